@@ -1,0 +1,3 @@
+export type { InputIssue, Problem, ProblemCode, ProblemOf } from './problem';
+export { must, ok, refuse, type Result } from './result';
+export { issuesFromZod } from './from-zod';

@@ -1,0 +1,103 @@
+import { si, valueIn, type Quantity } from './quantity';
+import { unitOf, type Dimension, type UnitOf } from './units';
+
+export type UnitSystem = 'US' | 'SI';
+
+type Preferred = { readonly [D in Dimension]: Readonly<Record<UnitSystem, UnitOf<D>>> };
+
+/** The unit each system shows a dimension in. Small lengths step down, see `preferredUnit`. */
+const PREFERRED: Preferred = {
+  length: { US: 'in', SI: 'mm' },
+  angle: { US: '°', SI: '°' },
+  force: { US: 'lbf', SI: 'N' },
+  torque: { US: 'lbf·ft', SI: 'N·m' },
+  'gauge pressure': { US: 'psig', SI: 'bar g' },
+  'absolute pressure': { US: 'psia', SI: 'bar a' },
+  'pressure difference': { US: 'psi', SI: 'bar' },
+  stress: { US: 'psi', SI: 'MPa' },
+  area: { US: 'in²', SI: 'mm²' },
+  volume: { US: 'gal', SI: 'L' },
+  flow: { US: 'mL/min', SI: 'mL/min' },
+  temperature: { US: '°F', SI: '°C' },
+  mass: { US: 'lb', SI: 'kg' },
+  time: { US: 'min', SI: 'min' },
+  speed: { US: 'ft/min', SI: 'm/min' },
+  'rotational speed': { US: 'rev/min', SI: 'rev/min' },
+  energy: { US: 'kJ', SI: 'kJ' },
+  stiffness: { US: 'lbf/in', SI: 'N/mm' },
+  ratio: { US: '%', SI: '%' },
+};
+
+const THOU_BELOW_METRES = 0.05 * 0.0254;
+const MINUTES_FROM_SECONDS = 120;
+
+/** The unit in which this system shows this quantity. */
+export function preferredUnit(q: Quantity, system: UnitSystem): string {
+  const size = Math.abs(si(q));
+  if (q.dimension === 'length' && system === 'US' && size > 0 && size < THOU_BELOW_METRES) return 'thou';
+  if (q.dimension === 'time' && size < MINUTES_FROM_SECONDS) return 's';
+  if (q.dimension === 'time' && size >= 86400) return 'd';
+  return PREFERRED[q.dimension][system];
+}
+
+/** A number at sensible digits: at most `decimals`, trailing zeros dropped, never in exponents. */
+export function formatNumber(value: number, decimals: number): string {
+  const rounded = Number(value.toFixed(decimals));
+  const shown = rounded === 0 ? '0' : rounded.toFixed(decimals);
+  return shown.includes('.') ? shown.replace(/\.?0+$/, '') : shown;
+}
+
+const isInSystem = (q: Quantity, system: UnitSystem): boolean => {
+  if (q.unit === PREFERRED[q.dimension][system]) return true;
+  return (
+    q.dimension === 'length' && (system === 'US' ? ['in', 'thou', 'ft'] : ['mm', 'µm', 'm']).includes(q.unit)
+  );
+};
+
+/**
+ * Shows a quantity in a system, at sensible digits. What was typed is shown as typed when it is already of that
+ * system, so `1 1/8 in` stays `1 1/8 in`.
+ */
+export function format(q: Quantity, system: UnitSystem): string {
+  if (q.entered !== undefined && isInSystem(q, system)) return q.entered;
+  return shownIn(q, preferredUnit(q, system));
+}
+
+/** Shows a quantity in a named unit, at sensible digits. */
+export function formatAs<D extends Dimension>(q: Quantity<D>, unit: UnitOf<D>): string {
+  return shownIn(q, unit);
+}
+
+function shownIn(q: Quantity, unit: string): string {
+  const value = valueIn(q, unit);
+  return joined(formatNumber(value, decimalsFor(value, q.dimension, unit)), unit);
+}
+
+/** The number and its unit apart, for a large reading with a small unit beside it. */
+export function formatParts(q: Quantity, system: UnitSystem): { number: string; unit: string } {
+  const unit = preferredUnit(q, system);
+  const value = valueIn(q, unit);
+  return { number: formatNumber(value, decimalsFor(value, q.dimension, unit)), unit };
+}
+
+/** Every digit, for files and for parsing back: the exact round trip of the stored number. */
+export function formatExactly(q: Quantity): string {
+  return joined(String(q.value), q.unit);
+}
+
+function joined(number: string, unit: string): string {
+  return unit === ''
+    ? number
+    : unit === '%' || unit === '°'
+      ? `${number}${unit === '%' ? ' ' : ''}${unit}`
+      : `${number} ${unit}`;
+}
+
+/** At least three figures for numbers below one, no more decimals than the unit is worth for large ones. */
+function decimalsFor(value: number, dimension: Dimension, unit: string): number {
+  const worth = unitOf(dimension, unit)?.decimals ?? 3;
+  const size = Math.abs(value);
+  if (size === 0 || size >= 1) return worth;
+  const forThreeFigures = 2 - Math.floor(Math.log10(size));
+  return Math.min(8, Math.max(worth, forThreeFigures));
+}

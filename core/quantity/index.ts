@@ -1,0 +1,46 @@
+export { DIMENSIONS, isDimension, unitNames, unitOf, type Dimension, type UnitOf } from './units';
+export {
+  compare,
+  convert,
+  degrees,
+  fromSi,
+  inches,
+  millimetres,
+  minutes,
+  psig,
+  quantity,
+  seconds,
+  si,
+  thou,
+  valueIn,
+  type AbsolutePressure,
+  type Angle,
+  type Area,
+  type Energy,
+  type Flow,
+  type Force,
+  type GaugePressure,
+  type Length,
+  type Mass,
+  type PressureDifference,
+  type Quantity,
+  type Ratio,
+  type Speed,
+  type Stress,
+  type Temperature,
+  type Time,
+  type Torque,
+  type Volume,
+} from './quantity';
+export { parseQuantity, parseRange, type ParseOptions, type QuantityRange } from './parse';
+export { readNumber, type DecimalMark } from './read-number';
+export {
+  format,
+  formatAs,
+  formatExactly,
+  formatNumber,
+  formatParts,
+  preferredUnit,
+  type UnitSystem,
+} from './format';
+export { addProblem, quantityOf } from './schema';

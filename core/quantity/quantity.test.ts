@@ -1,0 +1,185 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { must } from '../problem';
+import {
+  DIMENSIONS,
+  format,
+  formatExactly,
+  fromSi,
+  parseQuantity,
+  parseRange,
+  quantity,
+  si,
+  unitNames,
+  valueIn,
+  quantityOf,
+  type Dimension,
+} from '.';
+
+describe('exact factors (handbook part 3, Quantities; international yard and pound, 1959)', () => {
+  it.each([
+    ['length', 1, 'in', 0.0254],
+    ['force', 1, 'lbf', 4.4482216152605],
+    ['torque', 1, 'lbf·ft', 1.3558179483314],
+    ['pressure difference', 1, 'psi', 6894.757293168],
+    ['pressure difference', 1, 'bar', 100_000],
+    ['volume', 1, 'gal', 3.785411784e-3],
+    ['volume', 1, 'ft³', 28.316846592e-3],
+    ['temperature', 32, '°F', 273.15],
+    ['temperature', 100, '°C', 373.15],
+  ] as const)('%s: %d %s = %d SI', (dimension, value, unit, expected) => {
+    expect(si({ dimension, value, unit })).toBeCloseTo(expected, 10);
+  });
+});
+
+describe('what people type', () => {
+  it.each([
+    ['3/4 in', 'length', 19.05e-3],
+    ['1 1/2"', 'length', 38.1e-3],
+    ['1-1/2 in', 'length', 38.1e-3],
+    ['1½ in', 'length', 38.1e-3],
+    ['0.003"', 'length', 7.62e-5],
+    ['.003 in', 'length', 7.62e-5],
+    ['12 thou', 'length', 3.048e-4],
+    ['3 mils', 'length', 7.62e-5],
+    ['minus 2 thou', 'length', -5.08e-5],
+    ['5\' 3 1/2"', 'length', 1.6129],
+    ['5 ft 3 in', 'length', 1.6002],
+    ['0,003 in', 'length', 7.62e-5],
+    ['0.15 mm', 'length', 1.5e-4],
+    ['25 lbf·ft', 'torque', 33.8954487],
+    ['25 ft-lb', 'torque', 33.8954487],
+    ['250 in-lb', 'torque', 28.2462],
+    ['34 N·m', 'torque', 34],
+    ['34 Nm', 'torque', 34],
+    ['60 psig', 'gauge pressure', 413685.4376],
+    ['60 psi', 'gauge pressure', 413685.4376],
+    ['41 bar g', 'gauge pressure', 4.1e6],
+    ['1,125 psig', 'gauge pressure', 7756601.9548],
+    ['14.7 psia', 'absolute pressure', 101352.932],
+    ['50 ksi', 'stress', 344737864.66],
+    ['48 %', 'ratio', 0.48],
+    ['0.16', 'ratio', 0.16],
+    ['254 °C', 'temperature', 527.15],
+  ] as const)('%s', (text, dimension: Dimension, expected) => {
+    expect(si(must(parseQuantity(text, dimension))) / expected).toBeCloseTo(1, 6);
+  });
+
+  it('reads a decimal comma where the locale writes one', () => {
+    expect(must(parseQuantity('1,125 in', 'length', { decimal: ',' })).value).toBe(1.125);
+    expect(must(parseQuantity('1,125 in', 'length')).value).toBe(1125);
+    expect(must(parseQuantity('1.125,5 mm', 'length', { decimal: ',' })).value).toBe(1125.5);
+  });
+
+  it.each([
+    ['3-15 psi', 3, 15],
+    ['0.2-1.0 bar', 0.2, 1],
+    ['3 to 15 psi', 3, 15],
+  ])('the range %s', (text, low, high) => {
+    const range = must(parseRange(text, 'gauge pressure'));
+    expect([range.low.value, range.high.value]).toEqual([low, high]);
+  });
+
+  it('keeps what was typed and shows it again, until the other system is wanted', () => {
+    const stem = must(parseQuantity('1 1/8 in', 'length'));
+    expect(format(stem, 'US')).toBe('1 1/8 in');
+    expect(format(stem, 'SI')).toBe('28.575 mm');
+  });
+});
+
+describe('a typo says what was understood and what was not', () => {
+  it.each([
+    ['', 'length', 'quantity.empty'],
+    ['abc', 'length', 'quantity.unreadable'],
+    ['12', 'length', 'quantity.unit-missing'],
+    ['12 tohu', 'length', 'quantity.unit-unknown'],
+    ['25 N·m', 'length', 'quantity.wrong-kind'],
+    ['14 psia', 'gauge pressure', 'quantity.wrong-kind'],
+    ['1 2 in', 'length', 'quantity.unreadable'],
+    ['1.2.3 in', 'length', 'quantity.unreadable'],
+    ['1e999 in', 'length', 'quantity.unreadable'],
+  ] as const)('%j as %s: %s', (text, dimension, code) => {
+    expect(parseQuantity(text, dimension).problem?.code).toBe(code);
+  });
+
+  it('suggests the nearest unit', () => {
+    expect(parseQuantity('12 tohu', 'length').problem).toMatchObject({
+      number: 12,
+      unit: 'tohu',
+      suggestions: ['thou'],
+    });
+  });
+});
+
+const anyUnit = fc
+  .constantFrom(...DIMENSIONS)
+  .chain((dimension) => fc.constantFrom(...unitNames(dimension)).map((unit) => ({ dimension, unit })));
+const anyNumber = fc
+  .double({ min: -1e6, max: 1e6, noNaN: true, noDefaultInfinity: true })
+  .filter((n) => n === 0 || Math.abs(n) > 1e-6);
+
+describe('parse ∘ format (property)', () => {
+  it('every digit comes back from the exact form', () => {
+    fc.assert(
+      fc.property(anyUnit, anyNumber, ({ dimension, unit }, value) => {
+        const q = { dimension, value, unit };
+        const back = must(parseQuantity(formatExactly(q), dimension));
+        expect(si(back)).toBeCloseTo(si(q), 12 - Math.ceil(Math.log10(Math.abs(si(q)) + 1)));
+      }),
+      { seed: 20261124 },
+    );
+  });
+
+  it('the shown form comes back within its last digit', () => {
+    fc.assert(
+      fc.property(
+        anyUnit,
+        anyNumber,
+        fc.constantFrom('US' as const, 'SI' as const),
+        ({ dimension, unit }, value, system) => {
+          const shown = format({ dimension, value, unit }, system);
+          const back = must(parseQuantity(shown, dimension));
+          expect(format({ ...back, entered: shown }, system)).toBe(shown);
+          expect(formatExactly(must(parseQuantity(formatExactly(back), dimension)))).toBe(
+            formatExactly(back),
+          );
+        },
+      ),
+      { seed: 20261124 },
+    );
+  });
+
+  it('conversion there and back changes nothing', () => {
+    fc.assert(
+      fc.property(anyNumber, (value) => {
+        const length = quantity('length', value, 'in');
+        expect(valueIn(fromSi('length', si(length), 'mm'), 'in')).toBeCloseTo(value, 6);
+      }),
+      { seed: 7 },
+    );
+  });
+});
+
+describe('stored form', () => {
+  const schema = quantityOf('length');
+  it('reads text, and {value, unit} with or without its dimension', () => {
+    expect(schema.parse('3 thou')).toEqual({
+      dimension: 'length',
+      value: 3,
+      unit: 'thou',
+      entered: '3 thou',
+    });
+    expect(schema.parse({ value: 3, unit: 'mm' })).toEqual({ dimension: 'length', value: 3, unit: 'mm' });
+    const stored = schema.parse('1 1/8 in');
+    expect(schema.parse(JSON.parse(JSON.stringify(stored)))).toEqual(stored);
+  });
+  it.each([
+    { value: 3, unit: 'psi' },
+    { dimension: 'torque', value: 3, unit: 'mm' },
+    { value: Infinity, unit: 'mm' },
+    3,
+    null,
+  ])('refuses %j', (raw) => {
+    expect(schema.safeParse(raw).success).toBe(false);
+  });
+});

@@ -1,0 +1,223 @@
+/**
+ * Units by dimension: SI value = number × factor + offset.
+ * Exact factors (international yard and pound agreement, 1959): 1 in = 25.4 mm, 1 lb = 0.45359237 kg,
+ * standard gravity 9.80665 m/s²; 1 US gal = 231 in³.
+ * Gauge, absolute and difference of pressure are different dimensions on purpose.
+ */
+interface Unit {
+  readonly factor: number;
+  readonly offset?: number;
+  /** Other ways people write it, lower case, without blanks. */
+  readonly also?: readonly string[];
+  /** Decimals that are still worth showing. */
+  readonly decimals: number;
+}
+
+const INCH = 0.0254;
+const LBF = 4.4482216152605;
+const PSI = 6894.757293168;
+const GALLON = 0.003785411784;
+const CUBIC_FOOT = 0.028316846592;
+
+/** The pressure units, with the suffixes that tell gauge from absolute from difference. */
+function pressures(mark: (unit: string) => string[]) {
+  const unit = (factor: number, name: string, decimals: number): Unit => ({
+    factor,
+    also: mark(name),
+    decimals,
+  });
+  return {
+    psi: unit(PSI, 'psi', 1),
+    bar: unit(1e5, 'bar', 2),
+    kPa: unit(1e3, 'kpa', 1),
+    MPa: unit(1e6, 'mpa', 3),
+    Pa: unit(1, 'pa', 0),
+  } satisfies Record<string, Unit>;
+}
+
+const gaugeMarks = (unit: string) => [unit, `${unit}g`, `${unit}(g)`, `${unit}gauge`];
+const absoluteMarks = (unit: string) => [`${unit}a`, `${unit}(a)`, `${unit}abs`, `${unit}absolute`];
+const gauge = pressures(gaugeMarks);
+const absolute = pressures(absoluteMarks);
+const difference = pressures((unit) => [unit, `${unit}d`, `${unit}(d)`]);
+
+export const UNITS = {
+  length: {
+    m: { factor: 1, also: ['metre', 'metres', 'meter', 'meters'], decimals: 4 },
+    mm: { factor: 1e-3, also: ['millimetre', 'millimetres', 'millimeter', 'millimeters'], decimals: 3 },
+    µm: { factor: 1e-6, also: ['um', 'μm', 'micron', 'microns', 'micrometre', 'micrometer'], decimals: 1 },
+    in: { factor: INCH, also: ['inch', 'inches', '"', '″', '”', "''"], decimals: 4 },
+    thou: { factor: INCH / 1000, also: ['mil', 'mils', 'thousandth', 'thousandths'], decimals: 2 },
+    ft: { factor: 12 * INCH, also: ['foot', 'feet', "'", '′', '’'], decimals: 3 },
+  },
+  angle: {
+    '°': { factor: Math.PI / 180, also: ['deg', 'degree', 'degrees'], decimals: 1 },
+    rad: { factor: 1, also: ['radian', 'radians'], decimals: 4 },
+    turn: { factor: 2 * Math.PI, also: ['turns', 'rev'], decimals: 3 },
+  },
+  force: {
+    N: { factor: 1, also: ['newton', 'newtons'], decimals: 0 },
+    kN: { factor: 1e3, also: [], decimals: 2 },
+    lbf: { factor: LBF, also: ['lb', 'lbs', 'pound', 'pounds'], decimals: 0 },
+  },
+  torque: {
+    'N·m': { factor: 1, also: ['nm', 'n.m', 'n*m', 'n-m', 'newtonmetre', 'newtonmeter'], decimals: 1 },
+    'lbf·ft': {
+      factor: LBF * 12 * INCH,
+      also: [
+        'lbf.ft',
+        'lbf*ft',
+        'lbfft',
+        'lb-ft',
+        'lbft',
+        'lb·ft',
+        'ft-lb',
+        'ftlb',
+        'ft·lb',
+        'ft-lbs',
+        'ftlbs',
+        'ft·lbf',
+        'ft-lbf',
+        'lbf-ft',
+        'footpounds',
+        'foot-pounds',
+        'footpound',
+        'foot-pound',
+      ],
+      decimals: 1,
+    },
+    'lbf·in': {
+      factor: LBF * INCH,
+      also: [
+        'lbf.in',
+        'lbf*in',
+        'lbfin',
+        'lb-in',
+        'lbin',
+        'lb·in',
+        'in-lb',
+        'inlb',
+        'in·lb',
+        'in-lbs',
+        'inlbs',
+        'in·lbf',
+        'in-lbf',
+        'lbf-in',
+        'inchpounds',
+        'inch-pounds',
+        'inch-pound',
+      ],
+      decimals: 0,
+    },
+  },
+  'gauge pressure': {
+    psig: gauge.psi,
+    'bar g': gauge.bar,
+    'kPa g': gauge.kPa,
+    'MPa g': gauge.MPa,
+    'Pa g': gauge.Pa,
+  },
+  'absolute pressure': {
+    psia: absolute.psi,
+    'bar a': absolute.bar,
+    'kPa a': absolute.kPa,
+    'MPa a': absolute.MPa,
+    'Pa a': absolute.Pa,
+  },
+  'pressure difference': {
+    psi: difference.psi,
+    bar: difference.bar,
+    kPa: difference.kPa,
+    MPa: difference.MPa,
+    Pa: difference.Pa,
+  },
+  stress: {
+    psi: { factor: PSI, also: [], decimals: 0 },
+    ksi: { factor: 1000 * PSI, also: [], decimals: 2 },
+    MPa: { factor: 1e6, also: ['mpa', 'n/mm²', 'n/mm2'], decimals: 1 },
+  },
+  area: {
+    'm²': { factor: 1, also: ['m2', 'sqm'], decimals: 6 },
+    'mm²': { factor: 1e-6, also: ['mm2', 'sqmm'], decimals: 1 },
+    'cm²': { factor: 1e-4, also: ['cm2', 'sqcm'], decimals: 2 },
+    'in²': { factor: INCH ** 2, also: ['in2', 'sqin', 'sq.in'], decimals: 4 },
+  },
+  volume: {
+    'm³': { factor: 1, also: ['m3'], decimals: 4 },
+    L: { factor: 1e-3, also: ['l', 'litre', 'litres', 'liter', 'liters', 'dm³', 'dm3'], decimals: 2 },
+    mL: { factor: 1e-6, also: ['ml', 'cc', 'cm³', 'cm3'], decimals: 2 },
+    'in³': { factor: INCH ** 3, also: ['in3', 'cuin', 'cu.in'], decimals: 2 },
+    'ft³': { factor: CUBIC_FOOT, also: ['ft3', 'cuft', 'cu.ft'], decimals: 3 },
+    gal: { factor: GALLON, also: ['usgal', 'gallon', 'gallons'], decimals: 2 },
+  },
+  flow: {
+    'm³/s': { factor: 1, also: ['m3/s'], decimals: 6 },
+    'm³/h': { factor: 1 / 3600, also: ['m3/h'], decimals: 3 },
+    'L/min': { factor: 1e-3 / 60, also: ['l/min', 'lpm'], decimals: 3 },
+    'mL/min': { factor: 1e-6 / 60, also: ['ml/min', 'cc/min', 'cm³/min', 'cm3/min'], decimals: 2 },
+    'mL/h': { factor: 1e-6 / 3600, also: ['ml/h', 'cc/h', 'cm³/h', 'cm3/h'], decimals: 1 },
+    'mm³/s': { factor: 1e-9, also: ['mm3/s'], decimals: 2 },
+    gpm: { factor: GALLON / 60, also: ['gal/min', 'usgpm'], decimals: 3 },
+    'ft³/h': { factor: CUBIC_FOOT / 3600, also: ['ft3/h', 'cfh', 'scfh'], decimals: 2 },
+    'ft³/min': { factor: CUBIC_FOOT / 60, also: ['ft3/min', 'cfm', 'scfm'], decimals: 3 },
+  },
+  temperature: {
+    K: { factor: 1, also: ['kelvin'], decimals: 1 },
+    '°C': { factor: 1, offset: 273.15, also: ['c', 'degc', 'celsius'], decimals: 0 },
+    '°F': { factor: 5 / 9, offset: 459.67 * (5 / 9), also: ['f', 'degf', 'fahrenheit'], decimals: 0 },
+  },
+  mass: {
+    kg: { factor: 1, also: ['kilo', 'kilos', 'kilogram', 'kilograms'], decimals: 2 },
+    g: { factor: 1e-3, also: ['gram', 'grams'], decimals: 1 },
+    lb: { factor: 0.45359237, also: ['lbs', 'pound', 'pounds', 'lbm'], decimals: 1 },
+  },
+  time: {
+    s: { factor: 1, also: ['sec', 'secs', 'second', 'seconds'], decimals: 0 },
+    min: { factor: 60, also: ['mins', 'minute', 'minutes'], decimals: 1 },
+    h: { factor: 3600, also: ['hr', 'hrs', 'hour', 'hours'], decimals: 2 },
+    d: { factor: 86400, also: ['day', 'days'], decimals: 1 },
+  },
+  speed: {
+    'm/s': { factor: 1, also: [], decimals: 3 },
+    'm/min': { factor: 1 / 60, also: [], decimals: 1 },
+    'ft/min': { factor: (12 * INCH) / 60, also: ['sfm', 'fpm'], decimals: 0 },
+  },
+  'rotational speed': {
+    'rev/min': { factor: (2 * Math.PI) / 60, also: ['rpm', 'r/min'], decimals: 0 },
+    'rad/s': { factor: 1, also: [], decimals: 2 },
+  },
+  energy: {
+    J: { factor: 1, also: ['joule', 'joules'], decimals: 0 },
+    kJ: { factor: 1e3, also: [], decimals: 1 },
+    MJ: { factor: 1e6, also: [], decimals: 2 },
+    'ft·lbf': { factor: LBF * 12 * INCH, also: ['ft-lbf'], decimals: 0 },
+  },
+  stiffness: {
+    'N/mm': { factor: 1e3, also: [], decimals: 1 },
+    'lbf/in': { factor: LBF / INCH, also: ['lb/in'], decimals: 1 },
+  },
+  ratio: {
+    '': { factor: 1, also: [], decimals: 4 },
+    '%': { factor: 0.01, also: ['percent', 'pct'], decimals: 1 },
+  },
+} as const satisfies Record<string, Record<string, Unit>>;
+
+export type Dimension = keyof typeof UNITS;
+export type UnitOf<D extends Dimension> = Extract<keyof (typeof UNITS)[D], string>;
+
+export const DIMENSIONS: readonly Dimension[] = Object.freeze(Object.keys(UNITS)).filter(isDimension);
+
+export function isDimension(text: string): text is Dimension {
+  return Object.hasOwn(UNITS, text);
+}
+
+/** The unit's definition; undefined when this dimension has no such unit. */
+export function unitOf(dimension: Dimension, unit: string): Unit | undefined {
+  const units: Record<string, Unit> = UNITS[dimension];
+  return Object.hasOwn(units, unit) ? units[unit] : undefined;
+}
+
+/** Names of the units of a dimension, canonical spelling, in table order. */
+export function unitNames(dimension: Dimension): string[] {
+  return Object.keys(UNITS[dimension]);
+}

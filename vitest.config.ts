@@ -1,0 +1,23 @@
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  test: {
+    projects: [
+      {
+        test: {
+          name: 'unit',
+          include: ['core/**/*.test.ts', 'contract/**/*.test.ts', 'cli/**/*.test.ts', 'web/**/*.test.ts', 'scripts/**/*.test.ts'],
+        },
+      },
+      {
+        test: {
+          name: 'server',
+          include: ['server/**/*.test.ts'],
+          fileParallelism: false,
+          testTimeout: 30_000,
+          hookTimeout: 60_000,
+        },
+      },
+    ],
+  },
+});
