@@ -46,8 +46,13 @@ export default tseslint.config(
     files: ['core/**/*.ts'],
     ignores: ['**/*.test.ts', '**/*.bench.ts'],
     rules: {
-      'no-restricted-globals': ['error', 'Date', 'fetch', 'process', 'window', 'document', 'setTimeout', 'performance', 'crypto'],
-      'no-restricted-properties': ['error', { object: 'Math', property: 'random' }],
+      'no-restricted-globals': ['error', 'fetch', 'process', 'window', 'document', 'setTimeout', 'performance', 'crypto'],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random' },
+        { object: 'Date', property: 'now' },
+      ],
+      'no-restricted-syntax': ['error', 'NewExpression[callee.name="Date"][arguments.length=0]'],
     },
   },
   {

@@ -1,6 +1,6 @@
 import { ok, refuse, type Result } from '../problem';
 import { readNumber } from '../quantity';
-import { standard, type Source } from './source';
+import { standard } from './source';
 
 export const B1_1 = standard('ASME B1.1', 'tensile stress area of unified threads');
 export const ISO_898_1 = standard('ISO 898-1', 'tensile stress area of metric threads');

@@ -1,0 +1,78 @@
+import { describe, expect, it } from 'vitest';
+import { bendReadings } from '../testing/bend';
+import { BenchJob, DIAL, INSPECTOR, TECHNICIAN } from '../testing/bench';
+import { certificate } from '.';
+
+function finished(): BenchJob {
+  const job = new BenchJob().workTo('inspect.runout');
+  job.send({
+    kind: 'take-runout',
+    body: { step: 'inspect.runout', readings: bendReadings(3.1), readBy: DIAL },
+  });
+  job
+    .workTo('inspect.seat')
+    .send({
+      kind: 'make-finding',
+      body: { step: 'inspect.seat', finding: { kind: 'seat damage', form: 'wire drawn', depth: '0.002 in' } },
+    });
+  job
+    .workTo('rebuild.bolt-up')
+    .send({
+      kind: 'tighten-bolt',
+      body: { step: 'rebuild.bolt-up', bolt: 6, torque: '30 lbf·ft', readBy: DIAL },
+    });
+  job
+    .workTo('test.seat')
+    .send({
+      kind: 'run-pressure-test',
+      body: { step: 'test.seat', pressure: '1630 psig', hold: '60 s', leakPerMinute: 40, readBy: DIAL },
+    });
+  return job.workTo('nothing');
+}
+
+describe('the certificate', () => {
+  const job = finished();
+  const paper = certificate(job.state, job.log, 'US');
+  if (!paper) throw new Error('no certificate');
+
+  it('says as found and as left', () => {
+    expect(paper.asFound.join('\n')).toMatch(/stem runout: TIR .*thou/);
+    expect(paper.asFound.join('\n')).toMatch(/seat damage, 0.002 in deep/);
+    expect(paper.asLeft.join('\n')).toMatch(/renewed: .*stem/);
+    expect(paper.asLeft.join('\n')).toMatch(/100 % of the circle/);
+  });
+
+  it('gives every call with its reason and whose rule it is', () => {
+    expect(paper.calls.find(({ part }) => part === 'stem')).toMatchObject({ verdict: 'renew' });
+    expect(paper.calls.every(({ reason, source }) => reason !== '' && source !== '')).toBe(true);
+  });
+
+  it('has a torque for every bolt and pass of both bolt-ups, and what was put right', () => {
+    expect(paper.torques).toHaveLength(2);
+    for (const table of paper.torques) {
+      expect(table.percents).toEqual([25, 50, 75, 100, 100]);
+      expect(table.rows.every(({ passes }) => passes.every((torque) => torque !== undefined))).toBe(true);
+    }
+    expect(paper.torques[0]?.putRight.join()).toMatch(/Bolt 6.*wrong bolt/);
+  });
+
+  it('shows the failed and the passed seat test with allowance and source (API 598)', () => {
+    const seat = paper.tests.filter(({ title }) => title === 'Seat test');
+    expect(seat.map((line) => line.passed)).toEqual([false, true]);
+    expect(seat[0]).toMatchObject({ leak: '40 drops/min', allowed: '6 drops/min' });
+    expect(seat[0]?.source).toContain('API 598');
+  });
+
+  it('names people, holds and instruments, and says that readings were simulated', () => {
+    expect(paper.people.map(({ name }) => name)).toEqual([TECHNICIAN.name, INSPECTOR.name]);
+    expect(paper.holds.every(({ by }) => by === INSPECTOR.name)).toBe(true);
+    expect(paper.instruments).toMatchObject([{ name: 'Dial 2', calibrationDue: '2027-05-01' }]);
+    expect(paper.simulated).toBe(true);
+    expect(paper.signed?.nextDue).toBe('2029-11-24');
+  });
+
+  it('turns to SI without losing what was entered', () => {
+    const metric = certificate(job.state, job.log, 'SI');
+    expect(metric?.asFound.join('\n')).toMatch(/seat damage, 0.0508 mm deep/);
+  });
+});

@@ -1,0 +1,8 @@
+export {
+  certificate,
+  type CallLine,
+  type Certificate,
+  type PlateLine,
+  type TestLine,
+  type TorqueTable,
+} from './certificate';

@@ -1,0 +1,30 @@
+import { z } from 'zod';
+import { instrumentId } from '../../job';
+import { ok } from '../../problem';
+import { quantityOf } from '../../quantity';
+import { defineCommand, readyStep, refOf, stampOf } from '../define-command';
+
+/** A test that was run to its end: the pressure held, for how long, and what leaked. */
+export const runPressureTest = defineCommand({
+  kind: 'run-pressure-test',
+  body: z.strictObject({
+    step: z.string().max(80),
+    pressure: quantityOf('gauge pressure'),
+    hold: quantityOf('time'),
+    leakPerMinute: z.number().min(0).max(100_000),
+    readBy: z.union([z.literal('hand'), instrumentId]),
+  }),
+  decide: ({ step: id, pressure, hold, leakPerMinute, readBy }, asked) => {
+    const step = readyStep(asked, id, 'pressure-test');
+    if (!step.ok) return step;
+    const by = stampOf(asked, readBy);
+    if (!by.ok) return by;
+    const { test, fluid } = step.value.task;
+    return ok([
+      {
+        kind: 'pressure-tested',
+        body: { step: refOf(step.value), test, fluid, pressure, hold, leakPerMinute, readBy: by.value },
+      },
+    ]);
+  },
+});

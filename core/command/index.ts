@@ -1,0 +1,10 @@
+export {
+  COMMANDS,
+  commandSchema,
+  isCommandKind,
+  type Command,
+  type CommandKind,
+  type RawCommand,
+} from './registry';
+export { decide, openJob, readCommand, record, type Stamp } from './decide';
+export { type Edge } from './define-command';

@@ -1,0 +1,73 @@
+import { z } from 'zod';
+import { addNote } from './commands/add-note';
+import { assignPerson } from './commands/assign-person';
+import { checkBluing } from './commands/check-bluing';
+import { doStep } from './commands/do-step';
+import { fitPacking } from './commands/fit-packing';
+import { identifyValve } from './commands/identify-valve';
+import { logLapping } from './commands/log-lapping';
+import { makeFinding } from './commands/make-finding';
+import { orderPart } from './commands/order-part';
+import { overruleCall } from './commands/overrule-call';
+import { receivePart } from './commands/receive-part';
+import { releaseHold } from './commands/release-hold';
+import { runPressureTest } from './commands/run-pressure-test';
+import { signCertificate } from './commands/sign-certificate';
+import { strikeEntry } from './commands/strike-entry';
+import { takeMeasurement } from './commands/take-measurement';
+import { takeRunout } from './commands/take-runout';
+import { tightenBolt } from './commands/tighten-bolt';
+
+/** Every command there is; opening a job is not one of them, for there is no job yet to ask. */
+export const COMMANDS = {
+  'identify-valve': identifyValve,
+  'do-step': doStep,
+  'take-measurement': takeMeasurement,
+  'take-runout': takeRunout,
+  'make-finding': makeFinding,
+  'overrule-call': overruleCall,
+  'order-part': orderPart,
+  'receive-part': receivePart,
+  'check-bluing': checkBluing,
+  'log-lapping': logLapping,
+  'fit-packing': fitPacking,
+  'tighten-bolt': tightenBolt,
+  'run-pressure-test': runPressureTest,
+  'release-hold': releaseHold,
+  'strike-entry': strikeEntry,
+  'add-note': addNote,
+  'assign-person': assignPerson,
+  'sign-certificate': signCertificate,
+} as const;
+
+export type CommandKind = keyof typeof COMMANDS;
+
+export const commandSchema = z.discriminatedUnion('kind', [
+  identifyValve.schema,
+  doStep.schema,
+  takeMeasurement.schema,
+  takeRunout.schema,
+  makeFinding.schema,
+  overruleCall.schema,
+  orderPart.schema,
+  receivePart.schema,
+  checkBluing.schema,
+  logLapping.schema,
+  fitPacking.schema,
+  tightenBolt.schema,
+  runPressureTest.schema,
+  releaseHold.schema,
+  strikeEntry.schema,
+  addNote.schema,
+  assignPerson.schema,
+  signCertificate.schema,
+]);
+
+/** A command as it was read: texts are quantities already. */
+export type Command = z.output<typeof commandSchema>;
+/** A command as it is sent: quantities may be the texts that were typed. */
+export type RawCommand = z.input<typeof commandSchema>;
+
+export function isCommandKind(kind: string): kind is CommandKind {
+  return Object.hasOwn(COMMANDS, kind);
+}

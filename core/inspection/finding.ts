@@ -1,0 +1,33 @@
+import { z } from 'zod';
+import { quantityOf } from '../quantity';
+import { PART_ROLES } from '../valve';
+
+/** What a person saw on a part. Measured verdicts (runout, bluing, tests) are readings, not findings. */
+export const findingSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('sound') }),
+  z.strictObject({
+    kind: z.literal('seat damage'),
+    form: z.enum(['wire drawn', 'pitted', 'dented', 'worn to one side']),
+    depth: quantityOf('length'),
+  }),
+  z.strictObject({ kind: z.literal('cracked') }),
+  z.strictObject({
+    kind: z.literal('joint face damage'),
+    form: z.enum(['steam cut', 'pit']),
+    depth: quantityOf('length'),
+  }),
+  z.strictObject({
+    kind: z.literal('stem mark'),
+    zone: z.enum(['packing zone', 'below the backseat', 'thread']),
+  }),
+  z.strictObject({ kind: z.literal('thread worn') }),
+  z.strictObject({ kind: z.literal('scored') }),
+  z.strictObject({ kind: z.literal('stuck') }),
+  z.strictObject({ kind: z.literal('corroded'), degree: z.enum(['light', 'deep']) }),
+  z.strictObject({ kind: z.literal('unsure'), what: z.string().trim().min(1).max(300) }),
+]);
+
+export type Finding = z.output<typeof findingSchema>;
+export type FindingKind = Finding['kind'];
+
+export const partRoleSchema = z.enum(PART_ROLES);

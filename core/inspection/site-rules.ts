@@ -1,0 +1,54 @@
+import { z } from 'zod';
+import { inches, quantityOf, thou } from '../quantity';
+import { API_598_EDITIONS } from '../standards';
+
+/** What a site has decided for itself. Each default is common practice; the site's name stands beside its rules. */
+export const siteRulesSchema = z.strictObject({
+  /** Whose rules these are, as paper shows it. */
+  name: z.string().min(1).max(80),
+  stemTirToOneInch: quantityOf('length'),
+  stemTirAboveOneInch: quantityOf('length'),
+  /** Out-of-round on the diameter. */
+  stemOutOfRound: quantityOf('length'),
+  straighteningAllowed: z.boolean(),
+  /** Seat damage up to here is ground in or lapped. */
+  grindInTo: quantityOf('length'),
+  /** Deeper, up to here, is refaced; deeper still goes to the lathe. */
+  refaceTo: quantityOf('length'),
+  /** Joint-face damage up to here is lapped on a block. */
+  lapJointFaceTo: quantityOf('length'),
+  widestBlueLine: quantityOf('length'),
+  bluingRoundsBeforeReface: z.int().min(1).max(10),
+  passes: z.enum(['quarters', 'thirds']),
+  /** A click this far under its setting does not count. */
+  lowTorquePercent: z.number().min(0).max(30),
+  nutFactor: z.number().min(0.05).max(0.5),
+  yieldPercent: z.number().min(10).max(70),
+  api598Edition: z.enum(API_598_EDITIONS),
+  /** Stagger of the ring joints, degrees. */
+  jointStagger: z.union([z.literal(90), z.literal(120), z.literal(180)]),
+  nextDueMonths: z.int().min(1).max(120),
+});
+
+export type SiteRules = z.output<typeof siteRulesSchema>;
+
+/** Defaults of common practice, for a site that has said nothing. */
+export const USUAL_RULES: SiteRules = {
+  name: 'Common practice',
+  stemTirToOneInch: thou(3),
+  stemTirAboveOneInch: thou(5),
+  stemOutOfRound: thou(2),
+  straighteningAllowed: false,
+  grindInTo: inches(0.002),
+  refaceTo: inches(0.01),
+  lapJointFaceTo: inches(0.005),
+  widestBlueLine: inches(1 / 16),
+  bluingRoundsBeforeReface: 3,
+  passes: 'quarters',
+  lowTorquePercent: 5,
+  nutFactor: 0.16,
+  yieldPercent: 50,
+  api598Edition: 'stricter',
+  jointStagger: 90,
+  nextDueMonths: 36,
+};

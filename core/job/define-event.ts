@@ -1,0 +1,42 @@
+import { z } from 'zod';
+import { commandId } from './ids';
+import { personStamp } from './people';
+
+/** What every entry of the log carries, stamped at the edge. */
+const envelope = z.strictObject({
+  seq: z.int().positive(),
+  format: z.int().positive(),
+  commandId,
+  by: personStamp,
+  at: z.iso.datetime({ offset: true }),
+});
+
+export type Envelope = z.output<typeof envelope>;
+
+/** A named step from one stored format to the next, run on a copy before the body is parsed. */
+export interface Upgrade {
+  readonly name: string;
+  readonly up: (body: unknown) => unknown;
+}
+
+interface Definition<K extends string, B extends z.ZodObject> {
+  kind: K;
+  body: B;
+  /** One line for the log. */
+  describe: (body: z.output<B>) => string;
+  /** From format 1 on, in order; the current format is one more than there are upgrades. */
+  upgrades?: readonly Upgrade[];
+}
+
+/** One kind of event: its schema, its formats and its line in the log. */
+export function defineEvent<const K extends string, B extends z.ZodObject>(definition: Definition<K, B>) {
+  const { kind, body, describe, upgrades = [] } = definition;
+  return {
+    kind,
+    body,
+    describe,
+    upgrades,
+    format: upgrades.length + 1,
+    entry: envelope.extend({ kind: z.literal(kind), body }),
+  };
+}

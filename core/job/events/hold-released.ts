@@ -1,0 +1,9 @@
+import { z } from 'zod';
+import { defineEvent } from '../define-event';
+import { stepRef } from '../stage';
+
+export const holdReleased = defineEvent({
+  kind: 'hold-released',
+  body: z.strictObject({ step: stepRef }),
+  describe: ({ step }) => `Hold released: ${step.title}`,
+});

@@ -1,0 +1,17 @@
+import { z } from 'zod';
+import { siteRulesSchema } from '../../inspection';
+import { valveSchema } from '../../valve';
+import { defineEvent } from '../define-event';
+
+export const jobOpened = defineEvent({
+  kind: 'job-opened',
+  body: z.strictObject({
+    valve: valveSchema,
+    site: siteRulesSchema,
+    /** In its line, to be isolated; or bare on the bench with a decontamination certificate. */
+    came: z.enum(['in line', 'bare']),
+    reported: z.string().max(400),
+    due: z.iso.date().exactOptional(),
+  }),
+  describe: ({ valve, reported }) => `Received ${valve.tag}${reported ? `: ${reported}` : ''}`,
+});

@@ -1,0 +1,8 @@
+import { z } from 'zod';
+import { defineEvent } from '../define-event';
+
+export const noteAdded = defineEvent({
+  kind: 'note-added',
+  body: z.strictObject({ text: z.string().trim().min(1).max(1000) }),
+  describe: ({ text }) => text,
+});

@@ -1,0 +1,9 @@
+import { z } from 'zod';
+import { partRoleSchema } from '../../inspection';
+import { defineEvent } from '../define-event';
+
+export const partOrdered = defineEvent({
+  kind: 'part-ordered',
+  body: z.strictObject({ part: partRoleSchema, expected: z.iso.date() }),
+  describe: ({ part, expected }) => `Ordered ${part}, expected ${expected}`,
+});

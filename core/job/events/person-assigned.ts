@@ -1,0 +1,9 @@
+import { z } from 'zod';
+import { defineEvent } from '../define-event';
+import { personStamp } from '../people';
+
+export const personAssigned = defineEvent({
+  kind: 'person-assigned',
+  body: z.strictObject({ person: personStamp }),
+  describe: ({ person }) => `With ${person.name}`,
+});

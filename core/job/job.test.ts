@@ -1,0 +1,156 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import frozen from './samples/format-1.json';
+import { must } from '../problem';
+import { bendReadings } from '../testing/bend';
+import { BenchJob, DIAL, INSPECTOR, LEAD, TECHNICIAN } from '../testing/bench';
+import { describeEntry, EVENTS, fold, readEntry, readLog, standingEntries } from '.';
+
+/** A job with something of everything: bent stem, lapped seat, wrong bolt, failed test, a struck entry. */
+function eventful(): BenchJob {
+  const job = new BenchJob().workTo('inspect.runout');
+  job.send({
+    kind: 'take-runout',
+    body: { step: 'inspect.runout', readings: bendReadings(3), readBy: DIAL },
+  });
+  job.send({ kind: 'add-note', body: { text: 'stem was wound out dry' } });
+  job.send({ kind: 'assign-person', body: { person: LEAD } });
+  job.send(
+    { kind: 'overrule-call', body: { part: 'stem', verdict: 'renew', reason: 'agreed with the customer' } },
+    LEAD,
+  );
+  job.workTo('inspect.blue').blue('inspect.blue', 200);
+  job.workTo('rebuild.bolt-up').send({
+    kind: 'tighten-bolt',
+    body: { step: 'rebuild.bolt-up', bolt: 2, torque: '30 lbf·ft', readBy: DIAL },
+  });
+  job.workTo('test.seat').send({
+    kind: 'run-pressure-test',
+    body: { step: 'test.seat', pressure: '1630 psig', hold: '60 s', leakPerMinute: 30, readBy: DIAL },
+  });
+  job.send({ kind: 'identify-valve', body: { details: { serial: 'A 1' } } });
+  job.send({ kind: 'strike-entry', body: { entry: job.log.length, reason: 'wrong serial' } });
+  return job.workTo('nothing');
+}
+
+const full = eventful();
+
+describe('folding', () => {
+  it('every kind of event is in the sample', () => {
+    expect(new Set(full.log.map(({ kind }) => kind))).toEqual(new Set(Object.keys(EVENTS)));
+  });
+
+  it('in pieces equals from scratch (property)', () => {
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 0, max: full.log.length }), { maxLength: 6 }), (cuts) => {
+        const places = [0, ...cuts.sort((a, b) => a - b), full.log.length];
+        const pieces = places.slice(1).map((end, i) => full.log.slice(places[i], end));
+        const state = pieces.reduce((so, piece) => must(fold(piece, so)), must(fold([])));
+        expect(state).toEqual(full.state);
+      }),
+      { seed: 1 },
+    );
+  });
+
+  it('refuses a gap and a repeat', () => {
+    const [first, second, third] = full.log;
+    if (!first || !second || !third) throw new Error('the log is too short');
+    expect(fold([first, third]).problem).toEqual({ code: 'event.out-of-order', expected: 2, found: 3 });
+    expect(fold([first, first]).problem).toMatchObject({ code: 'event.out-of-order' });
+  });
+
+  it('never changes what it was given: states are frozen', () => {
+    expect(Object.isFrozen(full.state)).toBe(true);
+    expect(Object.isFrozen(full.state.records['step-done'])).toBe(true);
+    expect(() => Object.assign(full.state, { version: 1 })).toThrow();
+  });
+
+  it('a struck entry stays in the log and its consequences go', () => {
+    const job = new BenchJob().workTo('inspect.runout');
+    const before = job.plan().steps.map(({ id, status }) => `${id} ${status}`);
+    job.send({
+      kind: 'take-runout',
+      body: { step: 'inspect.runout', readings: bendReadings(9), readBy: DIAL },
+    });
+    expect(job.plan().calls.get('stem')?.verdict).toBe('renew');
+    const wrong = job.state.version;
+    expect(
+      job.try(
+        { kind: 'strike-entry', body: { entry: wrong, reason: 'dial was loose' } },
+        { ...TECHNICIAN, id: INSPECTOR.id },
+      ),
+    ).toMatchObject({ code: 'entry.fixed' });
+    job.send({ kind: 'strike-entry', body: { entry: wrong, reason: 'dial was loose' } });
+    expect(job.plan().steps.map(({ id, status }) => `${id} ${status}`)).toEqual(before);
+    expect(job.log.some(({ seq }) => seq === wrong)).toBe(true);
+    expect(job.state.struck[wrong]).toBe(wrong + 1);
+    expect(standingEntries(job.state).some(({ seq }) => seq === wrong)).toBe(false);
+  });
+
+  it('striking work that a hold was released on asks for the hold again', () => {
+    const job = new BenchJob().workTo('rebuild.clean');
+    const blue = job.log.find(({ kind }) => kind === 'bluing-checked');
+    job.send({ kind: 'strike-entry', body: { entry: blue?.seq ?? 0, reason: 'marked on the wrong ring' } });
+    expect(job.step('hold.contact')?.status).toBe('waiting');
+    expect(job.step('inspect.blue')?.status).toBe('ready');
+  });
+});
+
+describe('two people at one bench (property)', () => {
+  const commands = [
+    { kind: 'add-note', body: { text: 'a' } },
+    {
+      kind: 'make-finding',
+      body: { step: 'inspect.seat', finding: { kind: 'seat damage', form: 'pitted', depth: '2 thou' } },
+    },
+    { kind: 'make-finding', body: { step: 'inspect.disc', finding: { kind: 'sound' } } },
+    { kind: 'take-runout', body: { step: 'inspect.runout', readings: bendReadings(4), readBy: DIAL } },
+    { kind: 'make-finding', body: { step: 'inspect.bushing', finding: { kind: 'thread worn' } } },
+    { kind: 'do-step', body: { step: 'rebuild.gasket' } },
+    { kind: 'overrule-call', body: { part: 'stem', verdict: 'fit', reason: 'short service' } },
+  ] as const;
+  it('whatever the interleaving, what was accepted folds the same however it is batched, and always applies', () => {
+    fc.assert(
+      fc.property(
+        fc.shuffledSubarray([...commands, ...commands], { minLength: 1 }),
+        fc.integer({ min: 1, max: 9 }),
+        (order, size) => {
+          const job = new BenchJob().workTo('inspect.runout');
+          order.forEach((command, i) => job.try(command, i % 2 === 0 ? TECHNICIAN : LEAD));
+          let state = must(fold([]));
+          for (let i = 0; i < job.log.length; i += size)
+            state = must(fold(job.log.slice(i, i + size), state));
+          expect(state).toEqual(job.state);
+          expect(must(readLog(JSON.parse(JSON.stringify(job.log))))).toEqual(job.log);
+        },
+      ),
+      { seed: 2, numRuns: 20 },
+    );
+  }, 60_000);
+});
+
+describe('stored formats', () => {
+  it('a frozen log of format 1 still reads, kind by kind, and folds to the same job', () => {
+    const log = must(readLog(frozen));
+    expect(new Set(log.map(({ kind }) => kind))).toEqual(new Set(Object.keys(EVENTS)));
+    expect(must(fold(log)).records['certificate-signed']).toHaveLength(1);
+  });
+
+  it('formats are numbered by their upgrades', () => {
+    for (const event of Object.values(EVENTS)) expect(event.format).toBe(event.upgrades.length + 1);
+  });
+
+  it.each([
+    [{ seq: 1, kind: 'gone-fishing', format: 1, body: {} }, 'event.unknown-kind'],
+    [{ seq: 1, kind: 'step-done', format: 99, body: {} }, 'event.unknown-format'],
+    [{ seq: 1, kind: 'step-done', format: 1, body: { step: 7 } }, 'event.broken'],
+    [{ kind: 'step-done' }, 'event.broken'],
+    ['text', 'event.broken'],
+  ])('%j is an error, never skipped', (raw, code) => {
+    expect(readEntry(raw).problem?.code).toBe(code);
+  });
+
+  it('every entry has its line for the log', () => {
+    for (const entry of full.log) expect(describeEntry(entry).length).toBeGreaterThan(2);
+  });
+});

@@ -1,0 +1,83 @@
+import { z } from 'zod';
+import { bluingChecked } from './events/bluing-checked';
+import { boltTightened } from './events/bolt-tightened';
+import { callOverruled } from './events/call-overruled';
+import { certificateSigned } from './events/certificate-signed';
+import { entryStruck } from './events/entry-struck';
+import { findingMade } from './events/finding-made';
+import { holdReleased } from './events/hold-released';
+import { jobOpened } from './events/job-opened';
+import { lappingLogged } from './events/lapping-logged';
+import { measured } from './events/measured';
+import { noteAdded } from './events/note-added';
+import { packingFitted } from './events/packing-fitted';
+import { partArrived } from './events/part-arrived';
+import { partOrdered } from './events/part-ordered';
+import { personAssigned } from './events/person-assigned';
+import { pressureTested } from './events/pressure-tested';
+import { runoutTaken } from './events/runout-taken';
+import { stepDone } from './events/step-done';
+import { valveIdentified } from './events/valve-identified';
+
+/** Every kind of event there is. */
+export const EVENTS = {
+  'job-opened': jobOpened,
+  'valve-identified': valveIdentified,
+  'step-done': stepDone,
+  measured,
+  'runout-taken': runoutTaken,
+  'finding-made': findingMade,
+  'call-overruled': callOverruled,
+  'part-ordered': partOrdered,
+  'part-arrived': partArrived,
+  'bluing-checked': bluingChecked,
+  'lapping-logged': lappingLogged,
+  'packing-fitted': packingFitted,
+  'bolt-tightened': boltTightened,
+  'pressure-tested': pressureTested,
+  'hold-released': holdReleased,
+  'entry-struck': entryStruck,
+  'note-added': noteAdded,
+  'person-assigned': personAssigned,
+  'certificate-signed': certificateSigned,
+} as const;
+
+export type EventKind = keyof typeof EVENTS;
+export type BodyOf<K extends EventKind> = z.output<(typeof EVENTS)[K]['body']>;
+export type EntryOf<K extends EventKind> = z.output<(typeof EVENTS)[K]['entry']>;
+/** One entry of a job's log. */
+export type Entry = { [K in EventKind]: EntryOf<K> }[EventKind];
+/** What `decide` answers with: the fact, before the edge stamps who and when. */
+export type Fact = { [K in EventKind]: { kind: K; body: BodyOf<K> } }[EventKind];
+
+export const entrySchema = z.discriminatedUnion('kind', [
+  jobOpened.entry,
+  valveIdentified.entry,
+  stepDone.entry,
+  measured.entry,
+  runoutTaken.entry,
+  findingMade.entry,
+  callOverruled.entry,
+  partOrdered.entry,
+  partArrived.entry,
+  bluingChecked.entry,
+  lappingLogged.entry,
+  packingFitted.entry,
+  boltTightened.entry,
+  pressureTested.entry,
+  holdReleased.entry,
+  entryStruck.entry,
+  noteAdded.entry,
+  personAssigned.entry,
+  certificateSigned.entry,
+]);
+
+export function isEventKind(kind: string): kind is EventKind {
+  return Object.hasOwn(EVENTS, kind);
+}
+
+/** The entry in a line, for the log and for paper. */
+export function describeEntry(entry: Entry): string {
+  const describe: (body: never) => string = EVENTS[entry.kind].describe;
+  return describe(entry.body as never);
+}

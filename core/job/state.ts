@@ -1,0 +1,105 @@
+import { ok, refuse, type Result } from '../problem';
+import { withDetails, type Valve } from '../valve';
+import { EVENTS, type Entry, type EntryOf, type EventKind } from './registry';
+
+type Records = { readonly [K in EventKind]: readonly EntryOf<K>[] };
+
+/** A job: every fact that stands, by kind, in the order it happened. Struck facts are gone from it, not from the log. */
+export interface JobState {
+  /** Sequence number of the last entry folded in. */
+  readonly version: number;
+  readonly records: Records;
+  /** Entries struck, with the entry that struck them. */
+  readonly struck: Readonly<Record<number, number>>;
+}
+
+const NOTHING: Records = Object.freeze({
+  'job-opened': [],
+  'valve-identified': [],
+  'step-done': [],
+  measured: [],
+  'runout-taken': [],
+  'finding-made': [],
+  'call-overruled': [],
+  'part-ordered': [],
+  'part-arrived': [],
+  'bluing-checked': [],
+  'lapping-logged': [],
+  'packing-fitted': [],
+  'bolt-tightened': [],
+  'pressure-tested': [],
+  'hold-released': [],
+  'entry-struck': [],
+  'note-added': [],
+  'person-assigned': [],
+  'certificate-signed': [],
+});
+
+export const EMPTY_JOB: JobState = Object.freeze({ version: 0, records: NOTHING, struck: Object.freeze({}) });
+
+/**
+ * Folds one entry in. Each kind is kept as the fact it is; what follows from the facts (calls, plan, certificate)
+ * is computed from them and never stored, so striking a fact undoes all of its consequences.
+ */
+export function apply(state: JobState, entry: Entry): Result<JobState> {
+  if (entry.seq !== state.version + 1) {
+    return refuse({ code: 'event.out-of-order', expected: state.version + 1, found: entry.seq });
+  }
+  const kept: Records = {
+    ...state.records,
+    [entry.kind]: Object.freeze([...state.records[entry.kind], Object.freeze(entry)]),
+  };
+  const next: JobState =
+    entry.kind === 'entry-struck'
+      ? {
+          version: entry.seq,
+          records: without(kept, entry.body.entry),
+          struck: Object.freeze({ ...state.struck, [entry.body.entry]: entry.seq }),
+        }
+      : { version: entry.seq, records: Object.freeze(kept), struck: state.struck };
+  return ok(Object.freeze(next));
+}
+
+function without(records: Records, seq: number): Records {
+  const kinds = Object.entries(records).map(([kind, entries]) => [
+    kind,
+    entries.filter((entry) => entry.seq !== seq),
+  ]);
+  return Object.freeze({ ...records, ...Object.fromEntries(kinds) });
+}
+
+/** Folds a log, or the part of one that follows `from`. */
+export function fold(entries: readonly Entry[], from: JobState = EMPTY_JOB): Result<JobState> {
+  let state = from;
+  for (const entry of entries) {
+    const next = apply(state, entry);
+    if (!next.ok) return next;
+    state = next.value;
+  }
+  return ok(state);
+}
+
+/** What the job was opened with; undefined before it is open. */
+export function openingOf(state: JobState): EntryOf<'job-opened'> | undefined {
+  return state.records['job-opened'][0];
+}
+
+/** The valve with everything learnt since it was received. */
+export function valveOf(state: JobState): Valve | undefined {
+  const opening = openingOf(state);
+  if (!opening) return undefined;
+  return state.records['valve-identified'].reduce(
+    (valve, { body }) => withDetails(valve, body.details),
+    opening.body.valve,
+  );
+}
+
+/** All standing facts in order. */
+export function standingEntries(state: JobState): Entry[] {
+  return Object.values(state.records)
+    .flatMap((entries): readonly Entry[] => entries)
+    .sort((a, b) => a.seq - b.seq);
+}
+
+/** The format each kind is written in today. */
+export const formatOf = (kind: EventKind): number => EVENTS[kind].format;

@@ -1,0 +1,81 @@
+import { STAGES, type JobState, type Stage } from '../job';
+import { plan, stageOf, type Plan, type PlannedStep } from './plan';
+
+/** What stops a job, worst first in the type's order. */
+export type Blocked =
+  | { readonly kind: 'ask'; readonly text: string }
+  | { readonly kind: 'hold'; readonly text: string }
+  | { readonly kind: 'part'; readonly text: string; readonly expected?: string }
+  | { readonly kind: 'calibration'; readonly text: string };
+
+/** A job in a line: what lists, the floor and the travel scale show. */
+export interface JobSummary {
+  readonly state: 'open' | 'released' | 'condemned';
+  readonly stage: Stage;
+  /** Where the pointer stands on the travel scale, 0 to 10. */
+  readonly travel: number;
+  /** Where the holds are on the scale, and whether they are released. */
+  readonly holds: readonly { readonly at: number; readonly released: boolean }[];
+  readonly inHand: string;
+  readonly blocked?: Blocked;
+  readonly remainingMinutes: number;
+  readonly withPerson?: { readonly id: string; readonly name: string };
+}
+
+/** Summary of a job; undefined before it is open. */
+export function summarise(state: JobState, known?: Plan): JobSummary | undefined {
+  const current = known ?? planned(state);
+  if (!current) return undefined;
+  const signed = state.records['certificate-signed'].length > 0;
+  const stage = stageOf(current);
+  const person = state.records['person-assigned'].at(-1)?.body.person;
+  const blocked = signed ? undefined : blockedBy(current);
+  return {
+    state: signed ? (current.condemned ? 'condemned' : 'released') : 'open',
+    stage,
+    travel: signed ? STAGES.length : travelOf(current, stage),
+    holds: current.steps
+      .filter(({ task, kept }) => task.kind === 'hold' && !kept)
+      .map((step) => ({ at: placeOf(current, step), released: step.status === 'done' })),
+    inHand: signed ? 'Certificate signed' : (current.inHand?.title ?? 'Nothing ready'),
+    ...(blocked === undefined ? {} : { blocked }),
+    remainingMinutes: current.remainingMinutes,
+    ...(person === undefined ? {} : { withPerson: { id: person.id, name: person.name } }),
+  };
+}
+
+function planned(state: JobState): Plan | undefined {
+  const result = plan(state);
+  return result.ok ? result.value : undefined;
+}
+
+/** Position along the ten stages: the stage, and how much of its own steps is behind. */
+function travelOf(current: Plan, stage: Stage): number {
+  const own = current.steps.filter((step) => step.stage === stage);
+  const done = own.filter(({ status }) => status === 'done').length;
+  return STAGES.indexOf(stage) + (own.length === 0 ? 0 : Math.min(0.95, done / own.length));
+}
+
+function placeOf(current: Plan, step: PlannedStep): number {
+  const own = current.steps.filter(({ stage }) => stage === step.stage);
+  return STAGES.indexOf(step.stage) + (own.indexOf(step) + 0.5) / own.length;
+}
+
+function blockedBy(current: Plan): Blocked | undefined {
+  const step = current.inHand;
+  const asked = [...current.calls.values()].find(({ verdict }) => verdict === 'ask');
+  if (step?.task.kind === 'hold' && asked)
+    return { kind: 'ask', text: `Ask: ${asked.part}, ${asked.reason}` };
+  if (step?.task.kind === 'hold') return { kind: 'hold', text: step.title };
+  if (step?.task.kind === 'ask') return { kind: 'ask', text: step.title };
+  if (step?.task.kind === 'arrive') {
+    const wait = step.waits.find(({ kind }) => kind === 'part');
+    const expected = wait?.kind === 'part' ? wait.expected : undefined;
+    return {
+      kind: 'part',
+      text: `Waits: ${step.task.part}`,
+      ...(expected === undefined ? {} : { expected }),
+    };
+  }
+  return undefined;
+}

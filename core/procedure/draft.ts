@@ -1,0 +1,160 @@
+import type { Finding, SiteRules } from '../inspection';
+import type { EntryOf, InstrumentKind, JobState, PressureTest, StandingCall, Stage } from '../job';
+import type { Dimension, GaugePressure, Length, Time, Torque } from '../quantity';
+import type { Source } from '../standards';
+import type { Ask, DetailId, PartRole, Valve } from '../valve';
+import type { Step as WorkingStep, TighteningPass } from '../workings';
+
+/** What a person can say about a part at a glance, offered as choices. */
+export interface LookChoice {
+  readonly label: string;
+  readonly finding: Finding;
+  /** The depth is asked for before the finding is made. */
+  readonly asksDepth?: true;
+}
+
+export interface MeasureAsk {
+  readonly what: string;
+  readonly dimension: Dimension;
+  readonly example: string;
+  readonly instrument: InstrumentKind;
+  /** Only this reading finishes the step. */
+  readonly mustBe?: 'zero';
+}
+
+/** A figure with the working behind it, to be shown on demand. */
+export interface Shown {
+  readonly steps: readonly WorkingStep[];
+  readonly notes: readonly string[];
+  readonly source: Source;
+}
+
+/** What the bench shows for a step, and what finishes it. */
+export type Task =
+  | { readonly kind: 'do' }
+  | { readonly kind: 'ask'; readonly ask: Ask }
+  /** Figures are missing; the asks before this step bring them. */
+  | { readonly kind: 'wants'; readonly wants: readonly DetailId[] }
+  | { readonly kind: 'look'; readonly part: PartRole; readonly choices: readonly LookChoice[] }
+  | { readonly kind: 'measure'; readonly asks: readonly MeasureAsk[] }
+  | { readonly kind: 'runout'; readonly stations: number; readonly limit: Length; readonly source: Source }
+  | { readonly kind: 'bluing'; readonly diameter: Length; readonly widest: Length; readonly round: number }
+  | {
+      readonly kind: 'lapping';
+      readonly against: 'its own seat' | 'a block or lap';
+      readonly grits: readonly number[];
+    }
+  | {
+      readonly kind: 'packing';
+      readonly rings: number;
+      readonly section: Length;
+      readonly length: Length;
+      readonly stem: Length;
+      readonly bore: Length;
+      readonly stagger: number;
+      readonly shown: Shown;
+    }
+  | {
+      readonly kind: 'bolt-up';
+      readonly bolts: number;
+      readonly torque: Torque;
+      readonly passes: readonly TighteningPass[];
+      readonly lowPercent: number;
+      readonly shown: Shown;
+    }
+  | {
+      readonly kind: 'pressure-test';
+      readonly test: PressureTest;
+      readonly fluid: 'liquid' | 'gas';
+      readonly pressure: GaugePressure;
+      readonly hold: Time;
+      readonly allowedPerMinute: number;
+      readonly shown: Shown;
+    }
+  | { readonly kind: 'order'; readonly part: PartRole; readonly leadDays: number }
+  | { readonly kind: 'arrive'; readonly part: PartRole }
+  | { readonly kind: 'hold'; readonly witness: string }
+  | { readonly kind: 'sign'; readonly months: number };
+
+export type TaskOf<K extends Task['kind']> = Extract<Task, { kind: K }>;
+
+/** Why a step is on the plan. */
+export interface Because {
+  readonly kind: 'feature' | 'finding' | 'rule' | 'always';
+  readonly text: string;
+  /** The entry that put it there. */
+  readonly entry?: number;
+}
+
+/** A step as a fragment proposes it, before ordering. */
+export interface Draft {
+  readonly id: string;
+  readonly stage: Stage;
+  readonly title: string;
+  readonly why: string;
+  readonly caution?: string;
+  readonly tools: readonly string[];
+  readonly consumables: readonly string[];
+  readonly parts: readonly PartRole[];
+  readonly task: Task;
+  readonly minutes: number;
+  readonly because: Because;
+  /** Step ids and milestones that must be behind; those not on this plan are left out. */
+  readonly after: readonly string[];
+  /** Milestones this step belongs to: whoever waits for one waits for all of its steps. */
+  readonly provides: readonly string[];
+}
+
+/** One time that the valve is open: the first, and one more for each seat test over its allowance. */
+export interface Opening {
+  readonly number: number;
+  readonly last: boolean;
+  /** The failed test that made it necessary; absent on the first. */
+  readonly failed?: EntryOf<'pressure-tested'>;
+}
+
+/** What a fragment may look at. */
+export interface Context {
+  readonly valve: Valve;
+  readonly site: SiteRules;
+  readonly state: JobState;
+  readonly came: 'in line' | 'bare';
+  readonly calls: ReadonlyMap<PartRole, StandingCall>;
+  /** What was unknown when the valve came in, answered since or not. */
+  readonly asks: readonly Ask[];
+  readonly condemned: boolean;
+  readonly opening: Opening;
+  /** This opening's name for a step or milestone: `x` on the first, `x@2` on the second. */
+  readonly id: (base: string) => string;
+  /** Minutes for this size. */
+  readonly minutes: (small: number) => number;
+}
+
+/** A piece of procedure: proposes steps for the valves and findings it applies to, and none for the rest. */
+export interface Fragment {
+  readonly name: string;
+  /** Which openings it belongs to. */
+  readonly openings: 'first' | 'every' | 'last' | 'later';
+  readonly compose: (context: Context) => readonly Draft[];
+}
+
+type Sparse = Pick<Draft, 'id' | 'stage' | 'title' | 'why' | 'minutes' | 'because'> & Partial<Draft>;
+
+/** A draft with the usual blanks filled: no tools, no parts, simply to be done. */
+export function draft(given: Sparse): Draft {
+  return { tools: [], consumables: [], parts: [], task: { kind: 'do' }, after: [], provides: [], ...given };
+}
+
+export const always = (text: string): Because => ({ kind: 'always', text });
+export const feature = (text: string): Because => ({ kind: 'feature', text });
+export const rule = (text: string): Because => ({ kind: 'rule', text });
+export const finding = (text: string, entry: number | undefined): Because =>
+  entry === undefined ? { kind: 'finding', text } : { kind: 'finding', text, entry };
+
+/** The reason of a step that a call put there. */
+export function fromCall(call: StandingCall): Because {
+  return finding(
+    `${call.part}: ${call.verdict}${call.method ? `, ${call.method}` : ''}; ${call.reason}`,
+    call.because.at(-1),
+  );
+}

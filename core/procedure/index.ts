@@ -1,0 +1,15 @@
+export { CAUTIONS, DEFER } from './cautions';
+export {
+  draft,
+  type Because,
+  type Context,
+  type Draft,
+  type Fragment,
+  type LookChoice,
+  type MeasureAsk,
+  type Opening,
+  type Shown,
+  type Task,
+  type TaskOf,
+} from './draft';
+export { FRAGMENTS } from './fragments';

@@ -1,0 +1,86 @@
+import { describe, expect, it } from 'vitest';
+import { must } from '../problem';
+import { psig, quantity, seconds, thou, valueIn } from '../quantity';
+import { stemRunout } from '../workings';
+import {
+  chance,
+  conditionOf,
+  dialReading,
+  DIAL_RESOLUTION_THOU,
+  dropsPerMinute,
+  rigRun,
+  ventGauge,
+  wrenchClick,
+} from '.';
+
+const micrometres = (value: number) => quantity('length', value, 'µm');
+
+describe('the simulated dial', () => {
+  it('reads in its own divisions and the fit finds the bend that was put in', () => {
+    for (let seed = 1; seed <= 20; seed++) {
+      const condition = {
+        ...conditionOf('x'),
+        stemBow: thou(3.1),
+        stemBowDegrees: 140,
+        stemOvality: thou(0.1),
+      };
+      const dice = chance(seed);
+      const readings = Array.from({ length: 12 }, (_, i) => dialReading(condition, i * 30, dice));
+      expect(readings.every(({ value }) => Number.isInteger(value / DIAL_RESOLUTION_THOU))).toBe(true);
+      const { bow, bowAngle } = must(stemRunout.work({ readings })).result;
+      expect(bow.value).toBeGreaterThan(2.8);
+      expect(bow.value).toBeLessThan(3.4);
+      expect(Math.abs(bowAngle.value - 140)).toBeLessThan(6);
+    }
+  });
+});
+
+describe('the simulated wrench', () => {
+  it('scatters about its setting and now and then lets go early', () => {
+    const dice = chance(5);
+    const clicks = Array.from({ length: 2000 }, () =>
+      valueIn(wrenchClick(quantity('torque', 100, 'lbf·ft'), dice), 'lbf·ft'),
+    );
+    const low = clicks.filter((click) => click < 95).length;
+    const steady = clicks.filter((click) => click >= 95);
+    expect(low / clicks.length).toBeGreaterThan(0.015);
+    expect(low / clicks.length).toBeLessThan(0.05);
+    expect(steady.reduce((sum, click) => sum + click, 0) / steady.length).toBeCloseTo(100, 0);
+  });
+});
+
+describe('the simulated test rig', () => {
+  it('leaks with the cube of the gap (laminar slot flow) and in proportion to pressure', () => {
+    expect(
+      dropsPerMinute(micrometres(4), psig(1000)) / dropsPerMinute(micrometres(2), psig(1000)),
+    ).toBeCloseTo(8, 6);
+    expect(
+      dropsPerMinute(micrometres(2), psig(2000)) / dropsPerMinute(micrometres(2), psig(1000)),
+    ).toBeCloseTo(2, 6);
+  });
+  it('settles, holds for as long as was asked, and counts what the gap lets by', () => {
+    const samples = [
+      ...rigRun({ pressure: psig(1628), hold: seconds(60), gap: micrometres(2.4) }, chance(3)),
+    ];
+    const last = samples.at(-1);
+    expect(last).toMatchObject({ phase: 'done', held: 60 });
+    expect(Math.abs((last?.drops ?? 0) - dropsPerMinute(micrometres(2.4), psig(1628)))).toBeLessThan(2);
+    expect(
+      samples.filter(({ phase }) => phase === 'holding').every(({ pressure }) => pressure.value > 1600),
+    ).toBe(true);
+  });
+  it('a closed seat gives no drop', () => {
+    expect(
+      [...rigRun({ pressure: psig(1628), hold: seconds(60), gap: micrometres(0.2) }, chance(3))].at(-1)
+        ?.drops,
+    ).toBe(0);
+  });
+});
+
+describe('the simulated vent gauge', () => {
+  it('falls to zero, or hangs when a block valve passes', () => {
+    const sound = conditionOf('a');
+    expect(ventGauge(sound, 60, chance(1)).value).toBe(0);
+    expect(ventGauge({ ...sound, blockValvePasses: true }, 60, chance(1)).value).toBeGreaterThan(35);
+  });
+});

@@ -1,0 +1,165 @@
+import { z } from 'zod';
+import { quantityOf, type Dimension } from '../quantity';
+import { GROUP_NAMES, MATERIAL_GROUPS, NOMINAL_SIZES, PRESSURE_CLASSES, STUD_MATERIALS } from '../standards';
+import { HAZARD_IDS } from './medium';
+import { valveSchema, type Valve } from './valve';
+
+/**
+ * The figures of a valve that may be unknown when it comes in. Each can be learnt later, one at a time; an unknown
+ * one becomes an ask on the plan.
+ */
+export const detailsSchema = z.strictObject({
+  nps: valveSchema.shape.nps,
+  pressureClass: z.literal(PRESSURE_CLASSES).exactOptional(),
+  group: z.enum(MATERIAL_GROUPS).exactOptional(),
+  serial: valveSchema.shape.serial,
+  mediumName: z.string().trim().min(1).max(60).exactOptional(),
+  hazards: z.array(z.enum(HAZARD_IDS)).exactOptional(),
+  bolts: z.int().min(3).max(96).exactOptional(),
+  thread: z.string().trim().min(1).max(20).exactOptional(),
+  studMaterial: z.enum(STUD_MATERIALS).exactOptional(),
+  makersTorque: quantityOf('torque').exactOptional(),
+  stemDiameter: quantityOf('length').exactOptional(),
+  boxBore: quantityOf('length').exactOptional(),
+  boxDepth: quantityOf('length').exactOptional(),
+  glandEntry: quantityOf('length').exactOptional(),
+  seatDiameter: quantityOf('length').exactOptional(),
+});
+
+export type Details = z.output<typeof detailsSchema>;
+export type DetailId = keyof Details;
+
+export type DetailKind =
+  | { kind: 'choice'; choices: readonly { value: string | number; label: string }[] }
+  | { kind: 'quantity'; dimension: Dimension; example: string }
+  | { kind: 'whole number' }
+  | { kind: 'text'; example: string };
+
+/** What to ask, and why the plan needs it. */
+export interface Ask {
+  readonly id: DetailId;
+  readonly question: string;
+  readonly why: string;
+  readonly input: DetailKind;
+}
+
+const plain = <T extends string | number>(values: readonly T[], label: (value: T) => string = String) =>
+  values.map((value) => ({ value, label: label(value) }));
+
+const ASKS: readonly (Ask & { known: (valve: Valve) => boolean })[] = [
+  {
+    id: 'nps',
+    question: 'What is the nominal size?',
+    why: 'it sets hold times, leak allowance and hours',
+    input: {
+      kind: 'choice',
+      choices: plain(
+        NOMINAL_SIZES.map(([nps]) => nps),
+        (nps) => `NPS ${nps}`,
+      ),
+    },
+    known: (valve) => valve.nps !== undefined,
+  },
+  {
+    id: 'pressureClass',
+    question: 'What is the pressure class?',
+    why: 'it sets the test pressures',
+    input: { kind: 'choice', choices: plain(PRESSURE_CLASSES) },
+    known: (valve) => valve.pressureClass !== undefined,
+  },
+  {
+    id: 'group',
+    question: 'What is the body cast from?',
+    why: 'the rating depends on the material group',
+    input: { kind: 'choice', choices: plain(MATERIAL_GROUPS, (group) => `${group} · ${GROUP_NAMES[group]}`) },
+    known: (valve) => valve.group !== undefined,
+  },
+  {
+    id: 'mediumName',
+    question: 'What ran through it?',
+    why: 'the medium decides the protection',
+    input: { kind: 'text', example: 'Steam' },
+    known: (valve) => valve.medium !== undefined,
+  },
+  {
+    id: 'bolts',
+    question: 'How many bonnet studs?',
+    why: 'the tightening order depends on it',
+    input: { kind: 'whole number' },
+    known: (valve) => valve.features.joint.bolts !== undefined,
+  },
+  {
+    id: 'thread',
+    question: 'Which thread have the bonnet studs?',
+    why: 'the torque depends on it',
+    input: { kind: 'text', example: '3/4-10' },
+    known: (valve) => valve.features.joint.thread !== undefined,
+  },
+  {
+    id: 'seatDiameter',
+    question: 'What is the seat diameter?',
+    why: 'breaks in the blue line are measured on it',
+    input: { kind: 'quantity', dimension: 'length', example: '3 in' },
+    known: (valve) => valve.features.seat.diameter !== undefined,
+  },
+];
+
+/** Everything still unknown that the plan needs, in the order to ask it. */
+export function asksOf(valve: Valve): Ask[] {
+  return ASKS.filter(({ known }) => !known(valve));
+}
+
+/** The valve with what was learnt put in; figures already known are replaced. */
+export function withDetails(valve: Valve, details: Details): Valve {
+  const { features } = valve;
+  return {
+    ...valve,
+    ...picked({
+      nps: details.nps,
+      pressureClass: details.pressureClass,
+      group: details.group,
+      serial: details.serial,
+    }),
+    ...mediumWith(valve, details),
+    features: {
+      ...features,
+      joint: {
+        ...features.joint,
+        ...picked({
+          bolts: details.bolts,
+          thread: details.thread,
+          studMaterial: details.studMaterial,
+          makersTorque: details.makersTorque,
+        }),
+      },
+      seat: { ...features.seat, ...picked({ diameter: details.seatDiameter }) },
+      stem: { ...features.stem, ...picked({ diameter: details.stemDiameter }) },
+      packing: {
+        ...features.packing,
+        ...picked({ bore: details.boxBore, depth: details.boxDepth, glandEntry: details.glandEntry }),
+      },
+    },
+  };
+}
+
+function mediumWith(valve: Valve, { mediumName, hazards }: Details): Pick<Valve, 'medium'> {
+  const name = mediumName ?? valve.medium?.name;
+  if (name === undefined) return {};
+  return { medium: { ...valve.medium, name, hazards: hazards ?? valve.medium?.hazards ?? [] } };
+}
+
+type Known<T> = { [K in keyof T]?: Exclude<T[K], undefined> };
+
+/** Only what is known: absent stays absent, which `exactOptionalPropertyTypes` asks for. */
+function picked<T extends object>(values: T): Known<T> {
+  const known: Known<T> = {};
+  for (const key in values) {
+    const value = values[key];
+    if (isKnown(value)) known[key] = value;
+  }
+  return known;
+}
+
+function isKnown<T>(value: T): value is Exclude<T, undefined> {
+  return value !== undefined;
+}
