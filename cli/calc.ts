@@ -1,0 +1,68 @@
+import { describeSource } from '@dusk-wren/core/standards';
+import { findWorking, WORKINGS, type ResultValue } from '@dusk-wren/core/workings';
+import { refused, UsageError } from './usage';
+
+const LARGEST_INPUT = 1_000_000;
+
+/** `calc` lists the workings; `calc ID` works one from standard input. */
+export async function calc(args: readonly string[]): Promise<unknown> {
+  const [id, ...more] = args;
+  if (id === undefined) {
+    return WORKINGS.map((working) => ({
+      id: working.id,
+      title: working.title,
+      input: Object.fromEntries(
+        working.fields.map(({ name, label, kind, optional }) => [
+          optional ? `${name}?` : name,
+          `${label} (${kind})`,
+        ]),
+      ),
+      results: working.results,
+    }));
+  }
+  if (more.length > 0) throw new UsageError(`calc takes one working; “${more.join(' ')}” is too much.`);
+  const working = findWorking(id);
+  if (!working.ok) throw refused(working.problem);
+  const worked = working.value.run(parsed(await standardInput()));
+  if (!worked.ok) throw refused(worked.problem);
+  const { result, steps, notes, source } = worked.value;
+  return {
+    id,
+    result: Object.fromEntries(
+      Object.entries(result).map(([name, value]) => [name, value === undefined ? undefined : plainly(value)]),
+    ),
+    steps,
+    notes,
+    source: describeSource(source),
+  };
+}
+
+/** Quantities as {value, unit}; everything else as it is. */
+function plainly(value: ResultValue): unknown {
+  if (typeof value !== 'object') return value;
+  if (isList(value)) return value.map(plainly);
+  if ('dimension' in value && 'unit' in value && 'value' in value)
+    return { value: value.value, unit: value.unit };
+  return Object.fromEntries(Object.entries(value).map(([name, each]) => [name, plainly(each)]));
+}
+
+const isList = (value: ResultValue): value is readonly ResultValue[] => Array.isArray(value);
+
+async function standardInput(): Promise<string> {
+  let text = '';
+  for await (const chunk of process.stdin) {
+    text += String(chunk);
+    if (text.length > LARGEST_INPUT) throw new UsageError('Standard input is too large for a working.');
+  }
+  return text;
+}
+
+function parsed(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    throw new UsageError(
+      'Standard input is not a JSON object. Try: echo \'{"class": 600}\' | npm run -s dw -- calc test.pressures',
+    );
+  }
+}

@@ -1,0 +1,160 @@
+import {
+  commandId,
+  entrySchema,
+  INSTRUMENT_KINDS,
+  instrumentId,
+  jobId,
+  personId,
+  ROLES,
+  STAGES,
+  valveId,
+} from '@dusk-wren/core/job';
+import { valveSchema } from '@dusk-wren/core/valve';
+import { z } from 'zod';
+
+/** The HTTP API as the web and the server both see it: schemas of what is sent and what comes back. */
+
+export const personView = z.object({ id: personId, name: z.string(), role: z.enum(ROLES) });
+export type PersonView = z.output<typeof personView>;
+
+export const signInRequest = z.strictObject({ personId, pin: z.string().min(4).max(64) });
+
+/** Who is signed in; the token goes back with every write. */
+export const sessionView = z.object({ person: personView.nullable(), csrf: z.string() });
+export type SessionView = z.output<typeof sessionView>;
+
+export const peopleView = z.object({ people: z.array(personView) });
+
+export const jobSummaryView = z.object({
+  state: z.enum(['open', 'released', 'condemned']),
+  stage: z.enum(STAGES),
+  travel: z.number(),
+  holds: z.array(z.object({ at: z.number(), released: z.boolean() })),
+  inHand: z.string(),
+  blocked: z
+    .object({
+      kind: z.enum(['ask', 'hold', 'part', 'calibration']),
+      text: z.string(),
+      expected: z.string().exactOptional(),
+    })
+    .exactOptional(),
+  remainingMinutes: z.number(),
+  withPerson: z.object({ id: z.string(), name: z.string() }).exactOptional(),
+});
+
+export const jobLine = z.object({
+  id: jobId,
+  valveId,
+  tag: z.string(),
+  serial: z.string().nullable(),
+  customer: z.string(),
+  location: z.string(),
+  construction: z.string(),
+  size: z.string(),
+  due: z.string().nullable(),
+  readyBy: z.string().nullable(),
+  openedAt: z.string(),
+  summary: jobSummaryView,
+});
+export type JobLine = z.output<typeof jobLine>;
+
+export const jobListQuery = z.strictObject({
+  state: z.enum(['open', 'released', 'condemned', 'all']).default('open'),
+  person: personId.exactOptional(),
+  q: z.string().trim().max(60).exactOptional(),
+  cursor: z.string().max(120).exactOptional(),
+  limit: z.coerce.number().int().min(1).max(100).default(50),
+});
+export const jobListView = z.object({ jobs: z.array(jobLine), next: z.string().nullable() });
+
+export const instrumentView = z.object({
+  id: instrumentId,
+  name: z.string(),
+  kind: z.enum(INSTRUMENT_KINDS),
+  simulated: z.boolean(),
+  calibrationDue: z.string(),
+  inCalibration: z.boolean(),
+});
+export type InstrumentView = z.output<typeof instrumentView>;
+export const instrumentsView = z.object({ instruments: z.array(instrumentView) });
+
+export const jobView = z.object({
+  id: jobId,
+  valveId,
+  version: z.number(),
+  entries: z.array(entrySchema),
+});
+export type JobView = z.output<typeof jobView>;
+
+/** Opening a job: a valve on file by its id, or a new one as it was typed. */
+export const openJobRequest = z.strictObject({
+  commandId,
+  valve: z.union([z.strictObject({ id: valveId }), z.strictObject({ new: valveSchema })]),
+  came: z.enum(['in line', 'bare']),
+  reported: z.string().trim().max(400),
+  due: z.iso.date().exactOptional(),
+});
+export type OpenJobRequest = z.input<typeof openJobRequest>;
+export const openJobView = z.object({ id: jobId });
+
+export const commandRequest = z.strictObject({
+  baseVersion: z.int().min(0),
+  commandId,
+  /** Read by the core, which knows the kinds. */
+  command: z.looseObject({ kind: z.string() }),
+});
+
+/** The answer to a command that was taken: the entries it caused, wherever they now stand. */
+export const commandView = z.object({ version: z.number(), entries: z.array(entrySchema) });
+export type CommandView = z.output<typeof commandView>;
+/** The answer to a stale base: what was missed. */
+export const staleView = z.object({ version: z.number(), missed: z.array(entrySchema) });
+
+export const liveMessage = z.object({ version: z.number(), entries: z.array(entrySchema) });
+
+export const valveLine = z.object({ id: valveId, valve: valveSchema });
+export type ValveLine = z.output<typeof valveLine>;
+export const valveListView = z.object({ valves: z.array(valveLine), next: z.string().nullable() });
+export const valveListQuery = z.strictObject({
+  q: z.string().trim().max(60).exactOptional(),
+  cursor: z.string().max(120).exactOptional(),
+  limit: z.coerce.number().int().min(1).max(100).default(50),
+});
+
+/** What a simulated or real instrument streams, one message a reading. */
+export const readingMessage = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('dial'), degrees: z.number(), thou: z.number() }),
+  z.object({ kind: z.literal('click'), lbfFt: z.number() }),
+  z.object({ kind: z.literal('pressure'), psig: z.number() }),
+  z.object({
+    kind: z.literal('rig'),
+    seconds: z.number(),
+    psig: z.number(),
+    phase: z.enum(['rising', 'holding', 'done']),
+    held: z.number(),
+    drops: z.number(),
+    /** How many times faster than the clock this simulated run goes. */
+    rate: z.number(),
+  }),
+]);
+export type ReadingMessage = z.output<typeof readingMessage>;
+
+export const readingQuery = z.strictObject({
+  job: jobId,
+  step: z.string().min(1).max(80),
+});
+
+/** A whole job, for another system: see docs/formats.md. */
+export const jobExport = z.strictObject({
+  format: z.literal('dusk-wren job'),
+  version: z.literal(1),
+  exportedAt: z.iso.datetime({ offset: true }),
+  job: z.strictObject({ id: jobId, valveId }),
+  valve: valveSchema,
+  /** Raw entries; the core reads and upgrades them. */
+  entries: z
+    .array(z.looseObject({ seq: z.int().positive(), kind: z.string() }))
+    .min(1)
+    .max(20_000),
+});
+export type JobExport = z.output<typeof jobExport>;

@@ -1,0 +1,29 @@
+import type { Problem } from '@dusk-wren/core/problem';
+import { z } from 'zod';
+
+/** Refusals that only a server gives. */
+export type HostProblem =
+  | { code: 'request.invalid'; issues: { path: string; message: string }[] }
+  | { code: 'request.too-large'; limit: string }
+  | { code: 'request.not-json' }
+  | { code: 'request.too-many'; retryAfterSeconds: number }
+  | { code: 'not-found'; what: string }
+  | { code: 'sign-in.needed' }
+  | { code: 'sign-in.wrong' }
+  | { code: 'csrf.missing' }
+  | { code: 'job.stale'; version: number }
+  | { code: 'command.other-answer' }
+  | { code: 'import.exists'; tag: string }
+  | { code: 'valve.job-open'; tag: string }
+  | { code: 'server.failed'; requestId: string }
+  | { code: 'connection.lost' };
+
+export type AnyProblem = Problem | HostProblem;
+export type AnyProblemCode = AnyProblem['code'];
+
+/** The body of every answer that is not a success. `text` is the problem in words. */
+export const problemBody = z.object({
+  problem: z.looseObject({ code: z.string() }),
+  text: z.string(),
+});
+export type ProblemBody = z.output<typeof problemBody>;

@@ -1,0 +1,106 @@
+import type { InputIssue, Problem } from '@dusk-wren/core/problem';
+import type { AnyProblem, AnyProblemCode } from './http-problem';
+
+type Words = { [C in AnyProblemCode]: (problem: Extract<AnyProblem, { code: C }>) => string };
+
+const list = (words: readonly string[]): string =>
+  words.length <= 1 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} or ${words.at(-1) ?? ''}`;
+
+const perhaps = (suggestions: readonly string[]): string =>
+  suggestions.length > 0 ? ` Perhaps ${list(suggestions)}?` : '';
+
+/** Every problem in the words of the shop: what was wrong, where, and what to do about it. */
+export const WORDING: Words = {
+  'quantity.empty': () => 'Nothing was entered.',
+  'quantity.unreadable': ({ text, understood, leftover }) =>
+    understood === ''
+      ? `“${text}” does not begin with a number.`
+      : `Read “${understood}”, but not “${leftover}”.`,
+  'quantity.unit-missing': ({ number, suggestions }) =>
+    `Read ${number}, but in what? Type a unit, such as ${list(suggestions)}.`,
+  'quantity.unit-unknown': ({ number, unit, suggestions }) =>
+    `Read ${number}, but “${unit}” is no unit known here.${perhaps(suggestions)}`,
+  'quantity.wrong-kind': ({ text, wanted, found }) =>
+    `“${text}” is ${found.length > 0 ? `a ${list(found)}` : 'something else'}; a ${wanted} is wanted here.`,
+  'quantity.not-finite': ({ text }) => `“${text}” is not a number that can be reckoned with.`,
+  'working.unknown': ({ id, known }) => `There is no working “${id}”. There are: ${known.join(', ')}.`,
+  'input.invalid': ({ issues }) => issues.map(wordIssue).join(' '),
+  'input.out-of-range': ({ field, value, allowed, why }) =>
+    `${field}: ${value} is not possible; ${allowed}, because ${why}.`,
+  'input.conflict': ({ why }) => why,
+  'input.too-few': ({ field, count, least, why }) =>
+    `${field}: ${count} given, at least ${least} needed: ${why}.`,
+  'table.no-entry': ({ table, looked, has }) => `“${looked}” is not in ${table}, which has ${has}.`,
+  'construction.unknown': ({ id, known }) =>
+    `There is no construction “${id}”. There are: ${known.join(', ')}.`,
+  'features.invalid': ({ issues }) =>
+    `This valve's description does not hold together. ${issues.map(wordIssue).join(' ')}`,
+  'features.contradict': ({ why }) => why,
+  'plan.cycle': ({ fragments }) => `These steps wait for each other in a circle: ${fragments.join(', ')}.`,
+  'command.unknown': ({ kind }) => `Nothing here can do “${kind}”.`,
+  'command.invalid': ({ issues }) => issues.map(wordIssue).join(' '),
+  'job.not-open': () => 'There is no such job yet.',
+  'job.released': () => 'The certificate is signed: nothing is added to this job any more.',
+  'step.unknown': () => 'That step is not on the plan any more.',
+  'step.already-done': ({ step }) => `“${step}” is done already.`,
+  'step.waits': ({ step, waits }) => `“${step}” waits for: ${waits.join('; ')}.`,
+  'step.wants': ({ step, wants }) => `“${step}” wants ${wants}.`,
+  'reading.out-of-calibration': ({ instrument, due }) =>
+    `${instrument} was due for calibration on ${due}: its readings do not count.`,
+  'instrument.unknown': () => 'No such instrument is on file.',
+  'call.none': ({ part }) => `There is no call on the ${part} yet to overrule.`,
+  'entry.unknown': ({ seq }) => `Entry ${seq} does not stand in this log.`,
+  'entry.fixed': ({ seq, why }) => `Entry ${seq} cannot be struck: ${why}.`,
+  'hold.wrong-role': ({ role }) => `Only an inspector releases a hold; you are signed in as ${role}.`,
+  'hold.own-work': ({ person }) => `${person} did some of this work: another inspector must release it.`,
+  'hold.asks-open': ({ parts }) => `Still to be decided: ${parts.join(', ')}. The hold stays until then.`,
+  'role.not-allowed': ({ role, wanted }) =>
+    `A ${role} may not do this; it takes ${list(wanted.map((each) => `a ${each}`))}.`,
+  'part.not-ordered': ({ part }) => `The ${part} is not on order.`,
+  'joint.wrong-bolt': ({ bolt, wanted }) => `That was bolt ${bolt}; bolt ${wanted} is next.`,
+  'event.unknown-kind': ({ kind, seq }) => `Entry ${seq} is of a kind this version does not know: ${kind}.`,
+  'event.unknown-format': ({ kind, format, known }) =>
+    `An entry “${kind}” has format ${format}; this version knows up to ${known}.`,
+  'event.broken': ({ kind, seq, issues }) =>
+    `Entry ${seq} (${kind}) cannot be read. ${issues.map(wordIssue).join(' ')}`,
+  'event.out-of-order': ({ expected, found }) =>
+    `The log has a gap: entry ${expected} was expected, ${found} came.`,
+  'export.broken': ({ issues }) =>
+    `This is not a job export that can be read. ${issues.map(wordIssue).join(' ')}`,
+  'request.invalid': ({ issues }) =>
+    issues.map(({ path, message }) => (path === '' ? message : `${path}: ${message}`)).join('; '),
+  'request.too-large': ({ limit }) => `That is more than ${limit}; nothing was stored.`,
+  'request.not-json': () => 'That was not JSON; nothing was stored.',
+  'request.too-many': ({ retryAfterSeconds }) => `Too many tries. Wait ${retryAfterSeconds} s and try again.`,
+  'not-found': ({ what }) => `There is no such ${what}.`,
+  'sign-in.needed': () => 'Sign in first. What you entered is still here.',
+  'sign-in.wrong': () => 'That name and PIN do not go together.',
+  'csrf.missing': () => 'This page has lost its sign-in. Reload it; what was stored is safe.',
+  'job.stale': ({ version }) => `Somebody else was faster: the job stands at entry ${version}.`,
+  'command.other-answer': () => 'That command id was used for something else.',
+  'import.exists': ({ tag }) => `The job of ${tag} is here already; nothing was changed.`,
+  'valve.job-open': ({ tag }) => `${tag} has an open job already.`,
+  'server.failed': ({ requestId }) =>
+    `Something failed on the server; nothing was half stored. Say this number: ${requestId}.`,
+  'connection.lost': () =>
+    'No connection to the server. What is stored is safe; what you just entered is still on this page.',
+};
+
+/** The problem in words. */
+export function wordProblem(problem: AnyProblem): string {
+  const say: (problem: never) => string = WORDING[problem.code];
+  return say(problem as never);
+}
+
+function wordIssue({ path, problem }: InputIssue): string {
+  const words = problem.code === 'field' ? plainly(problem.message) : wordProblem(problem satisfies Problem);
+  return path === '' ? words : `${path.replace(/^body\./, '')}: ${words}`;
+}
+
+/** The schema library's sentence as ours. */
+function plainly(message: string): string {
+  return `${message.replace('Invalid input: expected', 'expected').replace('received undefined', 'nothing given')}.`.replace(
+    /\.\.$/,
+    '.',
+  );
+}

@@ -1,0 +1,89 @@
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { nodeModules } from './machine/modules.mjs';
+import { main, root, step } from './machine/say.mjs';
+import { run } from './machine/run.mjs';
+
+const SOURCES = [
+  'core',
+  'contract',
+  'server',
+  'web',
+  'scripts/build.mjs',
+  'package-lock.json',
+  'tsconfig.base.json',
+];
+const MARK = join(root, 'server/dist/.built-from');
+
+function* files(path) {
+  if (!statSync(path).isDirectory()) {
+    yield path;
+    return;
+  }
+  for (const name of readdirSync(path).sort())
+    if (name !== 'dist' && name !== 'node_modules' && !name.endsWith('.test.ts'))
+      yield* files(join(path, name));
+}
+
+function sourceHash() {
+  const hash = createHash('sha256');
+  for (const source of SOURCES)
+    for (const file of files(join(root, source)))
+      hash.update(file.slice(root.length)).update(readFileSync(file));
+  return hash.digest('hex');
+}
+
+/** Builds pages and server, when anything they are made of has changed. */
+export async function build() {
+  const hash = sourceHash();
+  if (
+    existsSync(MARK) &&
+    existsSync(join(root, 'web/dist/index.html')) &&
+    readFileSync(MARK, 'utf8') === hash
+  )
+    return;
+  await step('Building the pages', () =>
+    run('npx', ['vite', 'build', '--logLevel', 'warn'], {
+      cwd: join(root, 'web'),
+      quiet: true,
+      failure: 'The pages did not build',
+    }),
+  );
+  await step('Building the server', async () => {
+    const esbuild = await import('esbuild');
+    await esbuild.build({
+      entryPoints: [join(root, 'server/main.ts'), join(root, 'server/prepare.ts')],
+      outdir: join(root, 'server/dist'),
+      outExtension: { '.js': '.mjs' },
+      bundle: true,
+      platform: 'node',
+      target: 'node20',
+      format: 'esm',
+      sourcemap: true,
+      legalComments: 'none',
+      plugins: [workspacesInside],
+      logLevel: 'warning',
+    });
+  });
+  mkdirSync(join(root, 'server/dist'), { recursive: true });
+  writeFileSync(MARK, hash);
+}
+
+/** Our own workspaces go into the bundle, packages from npm stay outside. */
+const workspacesInside = {
+  name: 'workspaces-inside',
+  setup(builder) {
+    builder.onResolve({ filter: /^[^./]/ }, ({ path, kind }) =>
+      kind === 'entry-point' || path.startsWith('@dusk-wren/') ? undefined : { path, external: true },
+    );
+  },
+};
+
+if (import.meta.url === pathToFileURL(process.argv[1]).href) {
+  await main(async () => {
+    await nodeModules();
+    await build();
+  });
+}

@@ -1,0 +1,86 @@
+import { mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { build } from './build.mjs';
+import { dataHome, privateDatabase } from './machine/database.mjs';
+import { debianPackages } from './machine/debian.mjs';
+import { nodeModules } from './machine/modules.mjs';
+import { run } from './machine/run.mjs';
+import { main, Plain, root, step } from './machine/say.mjs';
+
+const SUITES = ['unit', 'server', 'e2e'];
+const results = join(root, '.data/results');
+
+/** The runner's own totals, from its JSON report. */
+function totals(suite) {
+  const report = JSON.parse(readFileSync(join(results, `${suite}.json`), 'utf8'));
+  return suite === 'e2e'
+    ? {
+        passed: report.stats.expected + report.stats.flaky,
+        failed: report.stats.unexpected,
+        skipped: report.stats.skipped,
+      }
+    : { passed: report.numPassedTests, failed: report.numFailedTests, skipped: report.numPendingTests };
+}
+
+async function suite(name, command, args, env) {
+  let failed = false;
+  await step(`Tests: ${name}`, () => run(command, args, { env }).catch(() => (failed = true)));
+  return { name, failed, ...totals(name) };
+}
+
+await main(async () => {
+  const wanted = process.argv.slice(2).filter((name) => SUITES.includes(name));
+  const suites = wanted.length > 0 ? wanted : SUITES;
+  await debianPackages(
+    ...(suites.includes('server') || suites.includes('e2e') ? ['mariadb-server'] : []),
+    ...(suites.includes('e2e') ? ['chromium'] : []),
+  );
+  await nodeModules();
+  if (suites.some((name) => name !== 'unit')) await build();
+  mkdirSync(results, { recursive: true });
+  const done = [];
+  const vitest = (name) => [
+    'vitest',
+    'run',
+    '--project',
+    name,
+    '--reporter=default',
+    '--reporter=json',
+    `--outputFile.json=${join(results, `${name}.json`)}`,
+  ];
+  if (suites.includes('unit')) done.push(await suite('unit', 'npx', vitest('unit')));
+  if (suites.some((name) => name !== 'unit')) {
+    const home = dataHome('test');
+    for (const name of ['mariadb', 'mariadb.half-made', 'secrets.json'])
+      rmSync(join(home, name), { recursive: true, force: true });
+    const database = await step('Starting a private database for the tests', () =>
+      privateDatabase({ name: 'test', databases: [], mayCreate: true }),
+    );
+    const stop = () => void database.stop().then(() => process.exit(1));
+    process.once('SIGINT', stop);
+    process.once('SIGTERM', stop);
+    const env = { TEST_DATABASE_URL: database.url('mysql'), NODE_ENV: 'test' };
+    try {
+      if (suites.includes('server')) done.push(await suite('server', 'npx', vitest('server'), env));
+      if (suites.includes('e2e'))
+        done.push(
+          await suite(
+            'e2e',
+            'npx',
+            ['playwright', 'test', '--config', join(root, 'e2e/playwright.config.ts')],
+            { ...env, PLAYWRIGHT_JSON_OUTPUT_NAME: join(results, 'e2e.json') },
+          ),
+        );
+    } finally {
+      await database.stop();
+    }
+  }
+  for (const { name, passed, failed: count, skipped } of done.map((each) => ({
+    ...each,
+    failed: totals(each.name).failed,
+  })))
+    process.stdout.write(`${name}: ${passed} passed, ${count} failed, ${skipped} skipped\n`);
+  const sum = (key) => done.reduce((total, each) => total + totals(each.name)[key], 0);
+  process.stdout.write(`\n${sum('passed')} passed, ${sum('failed')} failed, ${sum('skipped')} skipped\n`);
+  if (done.some(({ failed }) => failed)) throw new Plain('Some tests failed.');
+});

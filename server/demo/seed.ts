@@ -1,0 +1,58 @@
+import { commandId, instrumentId, personStamp, type InstrumentId } from '@dusk-wren/core/job';
+import { randomUUID } from 'node:crypto';
+import type { Sequelize } from 'sequelize';
+import { hashPin } from '../sign-in/pin';
+import { openJobOn } from '../store/jobs';
+import { InstrumentRow, PersonRow, SiteRow } from '../store/models';
+import { fileValve } from '../store/valves';
+import { Play } from './play';
+import { DEMO_PIN, INSTRUMENTS, PEOPLE, SHELF, SITES, STORIES } from './scenario';
+
+const DAY = 24 * 60 * 60 * 1000;
+const isoDay = (moment: number) => new Date(moment).toISOString().slice(0, 10);
+
+/** Fills an empty database with the Pinder Street scenario; answers false when somebody lives there already. */
+export async function seedDemo(sequelize: Sequelize, say: (line: string) => void): Promise<boolean> {
+  if ((await PersonRow.count()) > 0) return false;
+  const pinHash = await hashPin(DEMO_PIN);
+  const people = PEOPLE.map(({ name, role }) => personStamp.parse({ id: randomUUID(), name, role }));
+  const instruments: Record<string, InstrumentId> = {};
+  const now = Date.now();
+  for (const { name, kind, driver, dueInDays } of INSTRUMENTS) {
+    const id = instrumentId.parse(randomUUID());
+    instruments[name] = id;
+    await InstrumentRow.create({ id, name, kind, driver, calibrationDue: isoDay(now + dueInDays * DAY) });
+  }
+  for (const [customer, rules] of Object.entries(SITES))
+    await SiteRow.create({ customer, rules: JSON.stringify(rules) });
+  const [inspector, lead] = [
+    people.find(({ role }) => role === 'inspector'),
+    people.find(({ role }) => role === 'lead'),
+  ];
+  if (!inspector || !lead) throw new Error('the scenario has no inspector or no lead');
+  await sequelize.transaction(async (transaction) => {
+    for (const valve of SHELF) await fileValve(valve, transaction);
+  });
+  for (const story of STORIES) {
+    say(`${story.valve.tag}: ${story.valve.location}`);
+    const technician = people[story.technician];
+    if (!technician) throw new Error(`no technician ${story.technician}`);
+    const opened = now - story.openedDaysAgo * DAY - 5 * 60 * 60 * 1000;
+    const filed = await sequelize.transaction((transaction) =>
+      fileValve(story.valve, transaction, { simulated: story.condition }),
+    );
+    const due = story.dueInDays === undefined ? {} : { due: isoDay(now + story.dueInDays * DAY) };
+    const opening = {
+      commandId: commandId.parse(randomUUID()),
+      valve: { id: filed.id },
+      came: story.came,
+      reported: story.reported,
+      ...due,
+    };
+    const jobId = await openJobOn(sequelize, opening, technician, new Date(opened).toISOString());
+    await new Play(sequelize, jobId, story, { technician, inspector, lead, instruments }, opened).run();
+  }
+  // Last, so that an interrupted seeding is seen as empty and starts over on a fresh database.
+  await PersonRow.bulkCreate(people.map(({ id, name, role }) => ({ id, name, role, pinHash })));
+  return true;
+}

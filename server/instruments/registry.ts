@@ -1,0 +1,16 @@
+import { simulatedDial } from './simulated-dial';
+import { simulatedGauge } from './simulated-gauge';
+import { simulatedRig } from './simulated-rig';
+import { simulatedWrench } from './simulated-wrench';
+import type { Source } from './source';
+
+/** Every source of readings there is, by its driver's name. */
+const SOURCES: readonly Source[] = [simulatedDial, simulatedWrench, simulatedRig, simulatedGauge];
+
+export function sourceFor(driver: string): Source | undefined {
+  return SOURCES.find((source) => source.driver === driver);
+}
+
+export function isSimulated(driver: string): boolean {
+  return sourceFor(driver)?.simulated ?? false;
+}

@@ -1,0 +1,35 @@
+import { quantity, valueIn } from '@dusk-wren/core/quantity';
+import { chance, rigRun, seedFrom } from '@dusk-wren/core/simulation';
+import { pause } from './pace';
+import type { Source } from './source';
+
+const SAMPLE_SECONDS = 0.5;
+/** A hold of a minute in three seconds: nobody waits for a simulation. */
+const FASTER = 20;
+/** What a well-lapped closed seat, a gland and a joint leave open. */
+const SOUND_GAP = quantity('length', 0.3, 'µm');
+
+/** A test rig: pressure settles, the hold runs, drops are counted at the outlet. */
+export const simulatedRig: Source = {
+  driver: 'simulated rig',
+  kind: 'test rig',
+  simulated: true,
+  async *read({ state, step, condition, plan, rate }, stop) {
+    if (step.task.kind !== 'pressure-test') return;
+    const { pressure, hold, test } = step.task;
+    const gap = test === 'seat' ? (condition.trapped[plan.openings - 1] ?? SOUND_GAP) : SOUND_GAP;
+    const dice = chance(seedFrom(`${step.id} ${state.version}`));
+    for (const sample of rigRun({ pressure, hold, gap }, dice, SAMPLE_SECONDS)) {
+      if (!(await pause((SAMPLE_SECONDS * 1000) / (FASTER * rate), stop))) return;
+      yield {
+        kind: 'rig',
+        seconds: sample.seconds,
+        psig: valueIn(sample.pressure, 'psig'),
+        phase: sample.phase,
+        held: sample.held,
+        drops: sample.drops,
+        rate: FASTER * rate,
+      };
+    }
+  },
+};

@@ -1,0 +1,27 @@
+import type { ReadingMessage } from '@dusk-wren/contract';
+import type { InstrumentKind, JobState } from '@dusk-wren/core/job';
+import type { Plan, PlannedStep } from '@dusk-wren/core/plan';
+import type { Condition } from '@dusk-wren/core/simulation';
+
+/** What a source is told about the work it reads for. Real instruments need none of it. */
+export interface Work {
+  readonly state: JobState;
+  readonly plan: Plan;
+  readonly step: PlannedStep;
+  /** What is really the matter with the valve; simulated sources read it. */
+  readonly condition: Condition;
+  /** How much faster than the clock simulated sources run. */
+  readonly rate: number;
+}
+
+/**
+ * A source of readings: a simulated instrument or a driver for a real one. To add one, write a file with this shape
+ * and list it in `registry.ts`.
+ */
+export interface Source {
+  readonly driver: string;
+  readonly kind: InstrumentKind;
+  readonly simulated: boolean;
+  /** Readings until the caller stops listening. */
+  readonly read: (work: Work, stop: AbortSignal) => AsyncGenerator<ReadingMessage, void>;
+}

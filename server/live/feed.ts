@@ -1,0 +1,56 @@
+import type { JobId } from '@dusk-wren/core/job';
+import { JobRow } from '../store/models';
+
+type Listener = (version: number) => void;
+
+const POLL_MILLISECONDS = 400;
+
+/**
+ * Tells listeners when a job has grown. One small query by primary key answers for every open job of this process, so
+ * that what another server process committed is seen too; what this one commits is told at once.
+ */
+export class LiveFeed {
+  private readonly listeners = new Map<JobId, Set<Listener>>();
+  private timer: NodeJS.Timeout | undefined;
+
+  constructor(private readonly onFailure: (error: unknown) => void) {}
+
+  /** Listens until the returned function is called. */
+  listen(jobId: JobId, listener: Listener): () => void {
+    const here = this.listeners.get(jobId) ?? new Set();
+    here.add(listener);
+    this.listeners.set(jobId, here);
+    this.timer ??= setInterval(() => void this.poll(), POLL_MILLISECONDS);
+    return () => {
+      here.delete(listener);
+      if (here.size === 0) this.listeners.delete(jobId);
+      if (this.listeners.size === 0) this.stop();
+    };
+  }
+
+  /** This process has just committed. */
+  grown(jobId: JobId, version: number): void {
+    for (const listener of this.listeners.get(jobId) ?? []) listener(version);
+  }
+
+  stop(): void {
+    clearInterval(this.timer);
+    this.timer = undefined;
+  }
+
+  private async poll(): Promise<void> {
+    try {
+      const rows = await JobRow.findAll({
+        where: { id: [...this.listeners.keys()] },
+        attributes: ['id', 'version'],
+        raw: true,
+      });
+      for (const [jobId, here] of this.listeners) {
+        const row = rows.find(({ id }) => id === jobId);
+        if (row) for (const listener of here) listener(row.version);
+      }
+    } catch (error) {
+      this.onFailure(error);
+    }
+  }
+}

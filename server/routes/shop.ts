@@ -1,0 +1,56 @@
+import { readingQuery, valveListQuery } from '@dusk-wren/contract';
+import { fold, instrumentId } from '@dusk-wren/core/job';
+import { plan, stepOf } from '@dusk-wren/core/plan';
+import { must } from '@dusk-wren/core/problem';
+import { Router } from 'express';
+import type { Config } from '../config';
+import { sourceFor } from '../instruments/registry';
+import { eventStream } from '../live/event-stream';
+import { Refusal } from '../refusal';
+import { findInstrument, listInstruments } from '../store/instruments';
+import { loadLog } from '../store/job-log';
+import { findJob } from '../store/jobs';
+import { conditionFor, listCustomers, listValves } from '../store/valves';
+import { read } from './read';
+
+/** The shop's own things: valves on file, customers, instruments and what they read. */
+export function shopRoutes(config: Config, today: () => string): Router {
+  const router = Router();
+
+  router.get('/valves', async (request, response) => {
+    response.json(await listValves(read(valveListQuery, request.query)));
+  });
+
+  router.get('/customers', async (_request, response) => {
+    response.json({ customers: await listCustomers() });
+  });
+
+  router.get('/instruments', async (_request, response) => {
+    response.json({ instruments: await listInstruments(today()) });
+  });
+
+  router.get('/instruments/:id/readings', async (request, response) => {
+    const id = read(instrumentId, request.params.id);
+    const query = read(readingQuery, request.query);
+    const found = await findInstrument(id, today());
+    const source = found && sourceFor(found.driver);
+    if (!source) throw new Refusal({ code: 'instrument.unknown', id });
+    const row = await findJob(query.job);
+    const state = must(fold(await loadLog(row.id, 0)));
+    const current = must(plan(state));
+    const step = current && stepOf(current, query.step);
+    if (!current || !step) throw new Refusal({ code: 'step.unknown', step: query.step });
+    const work = {
+      state,
+      plan: current,
+      step,
+      condition: await conditionFor(row.valveId),
+      rate: config.SIMULATION_RATE,
+    };
+    const stream = eventStream(request, response);
+    for await (const message of source.read(work, stream.stop)) stream.send(message);
+    stream.send({ kind: 'end' });
+    stream.end();
+  });
+  return router;
+}

@@ -1,0 +1,150 @@
+import { decide, openJob, readCommand, record, type Command, type Edge } from '@dusk-wren/core/command';
+import {
+  EMPTY_JOB,
+  fold,
+  type BodyOf,
+  type CommandId,
+  type Entry,
+  type JobId,
+  type JobState,
+  type PersonStamp,
+  valveOf,
+} from '@dusk-wren/core/job';
+import { plan, readyBy, summarise } from '@dusk-wren/core/plan';
+import { must } from '@dusk-wren/core/problem';
+import { UniqueConstraintError, type Sequelize, type Transaction } from 'sequelize';
+import { Refusal } from '../refusal';
+import { stampsFor } from './instruments';
+import { appendLog, loadLog } from './job-log';
+import { JobRow, ReceiptRow } from './models';
+import { findPerson } from './people';
+
+export type Committed =
+  | { readonly kind: 'taken'; readonly version: number; readonly entries: readonly Entry[] }
+  | { readonly kind: 'stale'; readonly version: number; readonly missed: readonly Entry[] };
+
+interface Request {
+  readonly jobId: JobId;
+  readonly baseVersion: number;
+  readonly commandId: CommandId;
+  readonly command: unknown;
+  readonly person: PersonStamp;
+  readonly now: string;
+}
+
+/**
+ * Commits a command: in one transaction the job is locked, its log folded, the core asked, the entries appended, the
+ * receipt written and the summary renewed. The same command id twice gives the same answer, once.
+ */
+export async function commit(sequelize: Sequelize, request: Request): Promise<Committed> {
+  const read = readCommand(request.command);
+  if (!read.ok) throw new Refusal(read.problem);
+  const command = await withPersonLookedUp(read.value);
+  try {
+    return await sequelize.transaction((transaction) => inTransaction(request, command, transaction));
+  } catch (error) {
+    if (!(error instanceof UniqueConstraintError)) throw error;
+    return sequelize.transaction((transaction) => inTransaction(request, command, transaction));
+  }
+}
+
+async function inTransaction(
+  request: Request,
+  command: Command,
+  transaction: Transaction,
+): Promise<Committed> {
+  const { jobId, commandId, person, now } = request;
+  const job = await JobRow.findByPk(jobId, { transaction, lock: transaction.LOCK.UPDATE });
+  if (!job) throw new Refusal({ code: 'not-found', what: 'job' });
+  const receipt = await ReceiptRow.findByPk(commandId, { transaction });
+  if (receipt) return answerAgain(receipt, jobId, transaction);
+  if (request.baseVersion !== job.version) {
+    if (request.baseVersion > job.version) throw new Refusal({ code: 'job.stale', version: job.version });
+    return {
+      kind: 'stale',
+      version: job.version,
+      missed: await loadLog(jobId, request.baseVersion, transaction),
+    };
+  }
+  const state = must(fold(await loadLog(jobId, 0, transaction)));
+  const edge: Edge = { person, now, instrument: await stampsFor(command, now.slice(0, 10), transaction) };
+  const facts = decide(state, command, edge);
+  if (!facts.ok) throw new Refusal(facts.problem);
+  const recorded = must(record(state, facts.value, { commandId, by: person, at: now }));
+  await appendLog(jobId, recorded.entries, transaction);
+  await ReceiptRow.create(
+    { commandId, jobId, firstSeq: state.version + 1, lastSeq: recorded.state.version },
+    { transaction },
+  );
+  await job.update(columnsOf(recorded.state, now), { transaction });
+  return { kind: 'taken', version: recorded.state.version, entries: recorded.entries };
+}
+
+async function answerAgain(receipt: ReceiptRow, jobId: JobId, transaction: Transaction): Promise<Committed> {
+  if (receipt.jobId !== jobId) throw new Refusal({ code: 'command.other-answer' });
+  const entries = (await loadLog(jobId, receipt.firstSeq - 1, transaction)).filter(
+    ({ seq }) => seq <= receipt.lastSeq,
+  );
+  return { kind: 'taken', version: receipt.lastSeq, entries };
+}
+
+/** The stamp of whoever a job is given to comes from the database, never from the request. */
+async function withPersonLookedUp(command: Command): Promise<Command> {
+  if (command.kind !== 'assign-person') return command;
+  const person = await findPerson(command.body.person.id);
+  if (!person) throw new Refusal({ code: 'not-found', what: 'person' });
+  return { kind: 'assign-person', body: { person } };
+}
+
+/** Opens a job, once for its command id. */
+export async function commitOpening(
+  request: {
+    jobId: JobId;
+    valveId: string;
+    commandId: CommandId;
+    body: BodyOf<'job-opened'>;
+    person: PersonStamp;
+    now: string;
+  },
+  transaction: Transaction,
+): Promise<JobState> {
+  const { jobId, valveId, commandId, body, person, now } = request;
+  const recorded = must(
+    record(EMPTY_JOB, openJob(body, person), { commandId: commandId, by: person, at: now }),
+  );
+  await JobRow.create(
+    { id: jobId, valveId, openedAt: new Date(now), ...columnsOf(recorded.state, now), openValveId: valveId },
+    { transaction },
+  );
+  await appendLog(jobId, recorded.entries, transaction);
+  await ReceiptRow.create(
+    { commandId, jobId, firstSeq: 1, lastSeq: recorded.state.version },
+    { transaction },
+  );
+  return recorded.state;
+}
+
+const END_OF_TIME = '9999-12-31';
+
+/** What lists show and are ordered by, computed from the folded state. */
+export function columnsOf(state: JobState, now: string) {
+  const current = must(plan(state));
+  const valve = valveOf(state);
+  const summary = summarise(state, current);
+  if (!current || !valve || !summary) throw new Error('a job without an opening has no summary');
+  const due = state.records['job-opened'][0]?.body.due ?? null;
+  const open = summary.state === 'open';
+  return {
+    version: state.version,
+    state: summary.state,
+    personId: summary.withPerson?.id ?? null,
+    tag: valve.tag,
+    serial: valve.serial ?? null,
+    location: `${valve.customer}, ${valve.location}`,
+    due,
+    readyBy: open ? readyBy(current, now) : null,
+    dueKey: due ?? END_OF_TIME,
+    summary: JSON.stringify(summary),
+    ...(open ? {} : { openValveId: null }),
+  };
+}

@@ -1,0 +1,60 @@
+import { readLog, type Entry, type Fact } from '@dusk-wren/core/job';
+import { Op, type Transaction } from 'sequelize';
+import { EventRow } from './models';
+
+/** Entries of a job's log after `after`, oldest first. A log that cannot be read is a fault of this system and throws. */
+export async function loadLog(
+  jobId: string,
+  after: number,
+  transaction: Transaction | null = null,
+): Promise<Entry[]> {
+  const rows = await EventRow.findAll({
+    where: { jobId, seq: { [Op.gt]: after } },
+    order: [['seq', 'ASC']],
+    raw: true,
+    transaction,
+  });
+  const log = readLog(rows.map(toRaw));
+  if (!log.ok) throw new Error(`the log of job ${jobId} cannot be read: ${JSON.stringify(log.problem)}`);
+  return log.value;
+}
+
+function toRaw(row: EventRow): unknown {
+  return {
+    seq: row.seq,
+    kind: row.kind,
+    format: row.format,
+    commandId: row.commandId,
+    at: row.at,
+    by: JSON.parse(row.person),
+    body: JSON.parse(row.body),
+  };
+}
+
+/** Appends entries; unique (job, seq) is the last guard against two writers. */
+export async function appendLog(
+  jobId: string,
+  entries: readonly Entry[],
+  transaction: Transaction,
+): Promise<void> {
+  const receivedAt = new Date();
+  await EventRow.bulkCreate(
+    entries.map((entry) => ({
+      jobId,
+      seq: entry.seq,
+      commandId: entry.commandId,
+      kind: entry.kind,
+      format: entry.format,
+      body: JSON.stringify(entry.body),
+      person: JSON.stringify(entry.by),
+      instrumentId: instrumentOf(entry),
+      at: entry.at,
+      receivedAt,
+    })),
+    { transaction },
+  );
+}
+
+function instrumentOf({ body }: Fact): string | null {
+  return 'readBy' in body && body.readBy !== 'hand' ? body.readBy.id : null;
+}

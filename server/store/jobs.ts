@@ -1,0 +1,138 @@
+import { jobLine, type JobLine } from '@dusk-wren/contract';
+import { formatSize } from '@dusk-wren/core/standards';
+import { Op, UniqueConstraintError, type Sequelize } from 'sequelize';
+import {
+  jobId as jobIdSchema,
+  type CommandId,
+  type JobId,
+  type PersonStamp,
+  type ValveId,
+} from '@dusk-wren/core/job';
+import { CONSTRUCTIONS, valveSchema, type Valve } from '@dusk-wren/core/valve';
+import { randomUUID } from 'node:crypto';
+import { Refusal } from '../refusal';
+import { commitOpening } from './commit';
+import { JobRow, ReceiptRow, ValveRow } from './models';
+import { decodeCursor, encodeCursor, likePrefix } from './paging';
+import { fileValve, findValve, rulesOf } from './valves';
+
+interface ListQuery {
+  state: 'open' | 'released' | 'condemned' | 'all';
+  person?: string;
+  q?: string;
+  cursor?: string;
+  limit: number;
+}
+
+/** A page of jobs, soonest due first, by keyset on indexed columns. */
+export async function listJobs(query: ListQuery): Promise<{ jobs: JobLine[]; next: string | null }> {
+  const after = query.cursor === undefined ? undefined : decodeCursor(query.cursor);
+  const rows = await JobRow.findAll({
+    where: {
+      [Op.and]: [
+        query.state === 'all' ? {} : { state: query.state },
+        query.person === undefined ? {} : { personId: query.person },
+        query.q
+          ? {
+              [Op.or]: [
+                { tag: { [Op.like]: likePrefix(query.q) } },
+                { serial: { [Op.like]: likePrefix(query.q) } },
+              ],
+            }
+          : {},
+        after
+          ? {
+              [Op.or]: [{ dueKey: { [Op.gt]: after.key } }, { dueKey: after.key, id: { [Op.gt]: after.id } }],
+            }
+          : {},
+      ],
+    },
+    order: [
+      ['dueKey', 'ASC'],
+      ['id', 'ASC'],
+    ],
+    limit: query.limit + 1,
+  });
+  const page = rows.slice(0, query.limit);
+  const valves = await ValveRow.findAll({ where: { id: page.map(({ valveId }) => valveId) } });
+  const byId = new Map(valves.map((row) => [row.id, valveSchema.parse(JSON.parse(row.body))]));
+  const last = page.at(-1);
+  return {
+    jobs: page.map((row) => lineOf(row, byId.get(row.valveId))),
+    next: rows.length > query.limit && last ? encodeCursor(last.dueKey, last.id) : null,
+  };
+}
+
+function lineOf(row: JobRow, valve: Valve | undefined): JobLine {
+  return jobLine.parse({
+    id: row.id,
+    valveId: row.valveId,
+    tag: row.tag,
+    serial: row.serial,
+    customer: valve?.customer ?? '',
+    location: valve?.location ?? row.location,
+    construction: valve ? CONSTRUCTIONS[valve.construction].name : '',
+    size: [valve?.nps === undefined ? undefined : formatSize({ nps: valve.nps }), valve?.pressureClass]
+      .filter((each) => each !== undefined)
+      .join(' · '),
+    due: row.due,
+    readyBy: row.readyBy,
+    openedAt: row.openedAt.toISOString(),
+    summary: JSON.parse(row.summary),
+  });
+}
+
+export async function findJob(id: string): Promise<JobRow> {
+  const row = await JobRow.findByPk(id);
+  if (!row) throw new Refusal({ code: 'not-found', what: 'job' });
+  return row;
+}
+
+interface Opening {
+  commandId: CommandId;
+  valve: { id: ValveId } | { new: Valve };
+  came: 'in line' | 'bare';
+  reported: string;
+  due?: string;
+}
+
+/** Opens a job on a valve on file or a new one; the same command id opens it once. */
+export async function openJobOn(
+  sequelize: Sequelize,
+  opening: Opening,
+  person: PersonStamp,
+  now: string,
+): Promise<JobId> {
+  const jobId = jobIdSchema.parse(randomUUID());
+  try {
+    return await sequelize.transaction(async (transaction) => {
+      const receipt = await ReceiptRow.findByPk(opening.commandId, { transaction });
+      if (receipt) return jobIdSchema.parse(receipt.jobId);
+      const filed =
+        'id' in opening.valve
+          ? await findValve(opening.valve.id, transaction)
+          : await fileValve(opening.valve.new, transaction);
+      if (!filed) throw new Refusal({ code: 'not-found', what: 'valve' });
+      const body = {
+        valve: filed.valve,
+        site: await rulesOf(filed.valve.customer, transaction),
+        came: opening.came,
+        reported: opening.reported,
+        ...(opening.due === undefined ? {} : { due: opening.due }),
+      };
+      await commitOpening(
+        { jobId, valveId: filed.id, commandId: opening.commandId, body, person, now },
+        transaction,
+      );
+      return jobId;
+    });
+  } catch (error) {
+    if (!(error instanceof UniqueConstraintError)) throw error;
+    const receipt = await ReceiptRow.findByPk(opening.commandId);
+    if (receipt) return jobIdSchema.parse(receipt.jobId);
+    throw new Refusal({
+      code: 'valve.job-open',
+      tag: 'new' in opening.valve ? opening.valve.new.tag : 'This valve',
+    });
+  }
+}

@@ -1,0 +1,175 @@
+import {
+  DataTypes,
+  Model,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type Sequelize,
+} from 'sequelize';
+
+/** Tables as Sequelize sees them. JSON columns hold text; whoever reads one parses it with its own schema. */
+export class PersonRow extends Model<InferAttributes<PersonRow>, InferCreationAttributes<PersonRow>> {
+  declare id: string;
+  declare name: string;
+  declare role: string;
+  declare pinHash: string;
+}
+
+export class ValveRow extends Model<InferAttributes<ValveRow>, InferCreationAttributes<ValveRow>> {
+  declare id: string;
+  declare tag: string;
+  declare serial: string | null;
+  declare customer: string;
+  declare construction: string;
+  declare body: string;
+  /** The truth that simulated instruments read; null for a real valve. */
+  declare simulated: string | null;
+}
+
+export class SiteRow extends Model<InferAttributes<SiteRow>, InferCreationAttributes<SiteRow>> {
+  declare customer: string;
+  declare rules: string;
+}
+
+export class JobRow extends Model<InferAttributes<JobRow>, InferCreationAttributes<JobRow>> {
+  declare id: string;
+  declare valveId: string;
+  declare version: number;
+  declare state: string;
+  declare personId: string | null;
+  declare tag: string;
+  declare serial: string | null;
+  declare location: string;
+  declare due: string | null;
+  declare readyBy: string | null;
+  /** The due date, or the end of time: what lists are ordered by. */
+  declare dueKey: string;
+  declare openedAt: Date;
+  declare summary: string;
+  /** The job's id while it is open, so that a valve has one open job at most. */
+  declare openValveId: string | null;
+}
+
+export class EventRow extends Model<InferAttributes<EventRow>, InferCreationAttributes<EventRow>> {
+  declare id: CreationOptional<number>;
+  declare jobId: string;
+  declare seq: number;
+  declare commandId: string;
+  declare kind: string;
+  declare format: number;
+  declare body: string;
+  declare person: string;
+  declare instrumentId: string | null;
+  declare at: string;
+  declare receivedAt: Date;
+}
+
+export class ReceiptRow extends Model<InferAttributes<ReceiptRow>, InferCreationAttributes<ReceiptRow>> {
+  declare commandId: string;
+  declare jobId: string;
+  declare firstSeq: number;
+  declare lastSeq: number;
+}
+
+export class InstrumentRow extends Model<
+  InferAttributes<InstrumentRow>,
+  InferCreationAttributes<InstrumentRow>
+> {
+  declare id: string;
+  declare name: string;
+  declare kind: string;
+  /** Which source reads it. */
+  declare driver: string;
+  declare calibrationDue: string;
+}
+
+export class RateRow extends Model<InferAttributes<RateRow>, InferCreationAttributes<RateRow>> {
+  declare key: string;
+  declare hits: number;
+  declare resetsAt: Date;
+}
+
+const id = { type: DataTypes.UUID, allowNull: false, primaryKey: true } as const;
+const uuid = { type: DataTypes.UUID, allowNull: false } as const;
+const text = (length: number) => ({ type: DataTypes.STRING(length), allowNull: false }) as const;
+const maybe = (length: number) => ({ type: DataTypes.STRING(length), allowNull: true }) as const;
+const json = { type: DataTypes.TEXT('long'), allowNull: false } as const;
+const day = { type: DataTypes.DATEONLY, allowNull: true } as const;
+const moment = { type: DataTypes.DATE(3), allowNull: false } as const;
+const count = { type: DataTypes.INTEGER, allowNull: false } as const;
+
+export function defineModels(sequelize: Sequelize): void {
+  PersonRow.init(
+    { id, name: text(80), role: text(20), pinHash: text(200) },
+    { sequelize, tableName: 'people' },
+  );
+  ValveRow.init(
+    {
+      id,
+      tag: text(40),
+      serial: maybe(60),
+      customer: text(80),
+      construction: text(40),
+      body: json,
+      simulated: { type: DataTypes.TEXT, allowNull: true },
+    },
+    { sequelize, tableName: 'valves' },
+  );
+  SiteRow.init(
+    { customer: { ...text(80), primaryKey: true }, rules: json },
+    { sequelize, tableName: 'sites' },
+  );
+  JobRow.init(
+    {
+      id,
+      valveId: uuid,
+      version: count,
+      state: text(12),
+      personId: { type: DataTypes.UUID, allowNull: true },
+      tag: text(40),
+      serial: maybe(60),
+      location: text(220),
+      due: day,
+      readyBy: day,
+      dueKey: text(10),
+      openedAt: moment,
+      summary: json,
+      openValveId: { type: DataTypes.UUID, allowNull: true },
+    },
+    { sequelize, tableName: 'jobs' },
+  );
+  EventRow.init(
+    {
+      id: { type: DataTypes.BIGINT, primaryKey: true, autoIncrement: true },
+      jobId: uuid,
+      seq: count,
+      commandId: uuid,
+      kind: text(40),
+      format: count,
+      body: json,
+      person: json,
+      instrumentId: { type: DataTypes.UUID, allowNull: true },
+      at: text(40),
+      receivedAt: moment,
+    },
+    { sequelize, tableName: 'job_events' },
+  );
+  ReceiptRow.init(
+    { commandId: id, jobId: uuid, firstSeq: count, lastSeq: count },
+    { sequelize, tableName: 'command_receipts' },
+  );
+  InstrumentRow.init(
+    {
+      id,
+      name: text(80),
+      kind: text(40),
+      driver: text(40),
+      calibrationDue: { type: DataTypes.DATEONLY, allowNull: false },
+    },
+    { sequelize, tableName: 'instruments' },
+  );
+  RateRow.init(
+    { key: { ...text(120), primaryKey: true }, hits: count, resetsAt: moment },
+    { sequelize, tableName: 'rate_limits' },
+  );
+}

@@ -1,0 +1,32 @@
+import { z } from 'zod';
+import { Refusal } from '../refusal';
+
+const cursor = z.tuple([z.string().max(60), z.uuid()]);
+
+/** A place in a list: the value it is ordered by, and the id that settles ties. */
+export function encodeCursor(key: string, id: string): string {
+  return Buffer.from(JSON.stringify([key, id])).toString('base64url');
+}
+
+export function decodeCursor(text: string): { key: string; id: string } {
+  const read = cursor.safeParse(parsed(Buffer.from(text, 'base64url').toString('utf8')));
+  if (!read.success)
+    throw new Refusal({
+      code: 'request.invalid',
+      issues: [{ path: 'cursor', message: 'not a place in this list' }],
+    });
+  return { key: read.data[0], id: read.data[1] };
+}
+
+function parsed(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return undefined;
+  }
+}
+
+/** What was typed as the beginning of a word, with nothing in it meaning "anything". */
+export function likePrefix(text: string): string {
+  return `${text.replace(/[\\%_]/g, (mark) => `\\${mark}`)}%`;
+}

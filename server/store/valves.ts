@@ -1,0 +1,98 @@
+import { siteRulesSchema, USUAL_RULES, type SiteRules } from '@dusk-wren/core/inspection';
+import { valveId, type ValveId } from '@dusk-wren/core/job';
+import { conditionOf, conditionSchema, type Condition } from '@dusk-wren/core/simulation';
+import { valveSchema, type Valve } from '@dusk-wren/core/valve';
+import { randomUUID } from 'node:crypto';
+import { Op, type Transaction } from 'sequelize';
+import { decodeCursor, encodeCursor, likePrefix } from './paging';
+import { SiteRow, ValveRow } from './models';
+
+export interface FiledValve {
+  id: ValveId;
+  valve: Valve;
+}
+
+const filed = (row: ValveRow): FiledValve => ({
+  id: valveId.parse(row.id),
+  valve: valveSchema.parse(JSON.parse(row.body)),
+});
+
+export async function listValves(query: {
+  q?: string;
+  cursor?: string;
+  limit: number;
+}): Promise<{ valves: FiledValve[]; next: string | null }> {
+  const after = query.cursor === undefined ? undefined : decodeCursor(query.cursor);
+  const rows = await ValveRow.findAll({
+    where: {
+      [Op.and]: [
+        query.q
+          ? {
+              [Op.or]: [
+                { tag: { [Op.like]: likePrefix(query.q) } },
+                { serial: { [Op.like]: likePrefix(query.q) } },
+              ],
+            }
+          : {},
+        after
+          ? { [Op.or]: [{ tag: { [Op.gt]: after.key } }, { tag: after.key, id: { [Op.gt]: after.id } }] }
+          : {},
+      ],
+    },
+    order: [
+      ['tag', 'ASC'],
+      ['id', 'ASC'],
+    ],
+    limit: query.limit + 1,
+  });
+  const page = rows.slice(0, query.limit);
+  const last = page.at(-1);
+  return {
+    valves: page.map(filed),
+    next: rows.length > query.limit && last ? encodeCursor(last.tag, last.id) : null,
+  };
+}
+
+export async function findValve(
+  id: string,
+  transaction: Transaction | null = null,
+): Promise<FiledValve | undefined> {
+  const row = await ValveRow.findByPk(id, { transaction });
+  return row ? filed(row) : undefined;
+}
+
+export async function fileValve(
+  valve: Valve,
+  transaction: Transaction,
+  given?: { id?: string; simulated?: Condition },
+): Promise<FiledValve> {
+  const row = await ValveRow.create(
+    {
+      id: given?.id ?? randomUUID(),
+      tag: valve.tag,
+      serial: valve.serial ?? null,
+      customer: valve.customer,
+      construction: valve.construction,
+      body: JSON.stringify(valve),
+      simulated: given?.simulated ? JSON.stringify(given.simulated) : null,
+    },
+    { transaction },
+  );
+  return filed(row);
+}
+
+/** What the simulated instruments find on this valve. */
+export async function conditionFor(id: string): Promise<Condition> {
+  const row = await ValveRow.findByPk(id);
+  return row?.simulated ? conditionSchema.parse(JSON.parse(row.simulated)) : conditionOf(id);
+}
+
+/** The rules of a customer's site; common practice while it has none. */
+export async function rulesOf(customer: string, transaction: Transaction | null = null): Promise<SiteRules> {
+  const row = await SiteRow.findByPk(customer, { transaction });
+  return row ? siteRulesSchema.parse(JSON.parse(row.rules)) : USUAL_RULES;
+}
+
+export async function listCustomers(): Promise<string[]> {
+  return (await SiteRow.findAll({ order: [['customer', 'ASC']] })).map(({ customer }) => customer);
+}
