@@ -33,12 +33,13 @@ export const jobSummaryView = z.object({
   inHand: z.string(),
   blocked: z
     .object({
-      kind: z.enum(['ask', 'hold', 'part', 'calibration']),
+      kind: z.enum(['ask', 'hold', 'part', 'pressure']),
       text: z.string(),
       expected: z.string().exactOptional(),
     })
     .exactOptional(),
   remainingMinutes: z.number(),
+  awaited: z.object({ expected: z.string(), minutesAfter: z.number() }).exactOptional(),
   withPerson: z.object({ id: z.string(), name: z.string() }).exactOptional(),
 });
 

@@ -30,7 +30,7 @@ export function createApp(
 ): App {
   defineModels(sequelize);
   const app = express();
-  const feed = new LiveFeed((error) => logger.warn({ error }, 'live feed could not look'));
+  const feed = new LiveFeed((error) => logger.warn({ err: error }, 'live feed could not look'));
   app.disable('x-powered-by');
   app.set('trust proxy', config.TRUST_PROXY);
   app.set('query parser', 'simple');

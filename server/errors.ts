@@ -7,7 +7,7 @@ import { Refusal } from './refusal';
 /** Every error ends here: a problem with its words and status, or one number to say, and nothing of our insides. */
 export function answerError(error: unknown, request: Request, response: Response, next: NextFunction): void {
   if (response.headersSent) {
-    request.log.error({ error }, 'failed after the answer had begun');
+    request.log.error({ err: error }, 'failed after the answer had begun');
     next(error);
     return;
   }

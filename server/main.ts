@@ -21,7 +21,7 @@ try {
     running.close().then(
       () => process.exit(0),
       (error: unknown) => {
-        logger.error({ error }, 'did not close cleanly');
+        logger.error({ err: error }, 'did not close cleanly');
         process.exit(1);
       },
     );

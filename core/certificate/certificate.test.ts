@@ -9,24 +9,18 @@ function finished(): BenchJob {
     kind: 'take-runout',
     body: { step: 'inspect.runout', readings: bendReadings(3.1), readBy: DIAL },
   });
-  job
-    .workTo('inspect.seat')
-    .send({
-      kind: 'make-finding',
-      body: { step: 'inspect.seat', finding: { kind: 'seat damage', form: 'wire drawn', depth: '0.002 in' } },
-    });
-  job
-    .workTo('rebuild.bolt-up')
-    .send({
-      kind: 'tighten-bolt',
-      body: { step: 'rebuild.bolt-up', bolt: 6, torque: '30 lbf·ft', readBy: DIAL },
-    });
-  job
-    .workTo('test.seat')
-    .send({
-      kind: 'run-pressure-test',
-      body: { step: 'test.seat', pressure: '1630 psig', hold: '60 s', leakPerMinute: 40, readBy: DIAL },
-    });
+  job.workTo('inspect.seat').send({
+    kind: 'make-finding',
+    body: { step: 'inspect.seat', finding: { kind: 'seat damage', form: 'wire drawn', depth: '0.002 in' } },
+  });
+  job.workTo('rebuild.bolt-up').send({
+    kind: 'tighten-bolt',
+    body: { step: 'rebuild.bolt-up', bolt: 6, torque: '30 lbf·ft', readBy: DIAL },
+  });
+  job.workTo('test.seat').send({
+    kind: 'run-pressure-test',
+    body: { step: 'test.seat', pressure: '1630 psig', hold: '60 s', leakPerMinute: 40, readBy: DIAL },
+  });
   return job.workTo('nothing');
 }
 

@@ -169,7 +169,8 @@ function plateOf({ valve }: Plan, system: UnitSystem): PlateLine[] {
 function asFound(state: JobState, system: UnitSystem): string[] {
   const { records } = state;
   const runout = latestRunout(state);
-  const findings = records['finding-made'].map(
+  const sound = records['finding-made'].filter(({ body }) => body.finding.kind === 'sound').map(({ body }) => body.step.title.toLowerCase());
+  const findings = records['finding-made'].filter(({ body }) => body.finding.kind !== 'sound').map(
     (entry) =>
       describeEntry(entry) +
       ('depth' in entry.body.finding ? `, ${format(entry.body.finding.depth, system)} deep` : ''),
@@ -182,6 +183,7 @@ function asFound(state: JobState, system: UnitSystem): string[] {
         ]
       : []),
     ...findings,
+    ...(sound.length > 0 ? [`nothing found: ${sound.join('; ')}`] : []),
     ...contactLines(state, system, (step) => step === 'inspect.blue'),
     ...measured,
   ];

@@ -41,7 +41,7 @@ export function callsOf(state: JobState): Map<PartRole, StandingCall> {
 }
 
 function callOn(state: JobState, valve: Valve, part: PartRole, always: boolean): StandingCall | undefined {
-  const made = [...foundCalls(state, valve, part), ...(part === 'stem' ? runoutCalls(state, valve) : [])];
+  const made = [...(part === 'stem' ? runoutCalls(state, valve) : []), ...foundCalls(state, valve, part)];
   const worst = made.reduce<{ call: Call; seq: number } | undefined>(
     (kept, each) => (kept && SEVERITY[kept.call.verdict] >= SEVERITY[each.call.verdict] ? kept : each),
     undefined,

@@ -3,4 +3,4 @@ export { finishedBy, passed } from './done';
 export { ordered, type Placed } from './order';
 export { boltProgress, type BoltProgress, type ClickVerdict, type JudgedClick } from './bolt-progress';
 export { summarise, type Blocked, type JobSummary } from './summary';
-export { readyBy, SHOP_HOURS, workingDaysFrom } from './ready-by';
+export { awaitedBy, readyBy, SHOP_HOURS, workingDaysFrom, type Awaited } from './ready-by';

@@ -38,7 +38,7 @@ export interface Plan {
   readonly valve: Valve;
   readonly steps: readonly PlannedStep[];
   readonly calls: ReadonlyMap<PartRole, StandingCall>;
-  /** The step to do now: the first that is ready. */
+  /** The step to do now: the first that is ready, one that waits for a part only when nothing else is. */
   readonly inHand: PlannedStep | undefined;
   readonly remainingMinutes: number;
   readonly condemned: boolean;
@@ -68,7 +68,9 @@ export function plan(state: JobState): Result<Plan | undefined> {
     valve,
     steps,
     calls,
-    inHand: steps.find(({ status }) => status === 'ready'),
+    inHand:
+      steps.find(({ status, waits }) => status === 'ready' && waits.length === 0) ??
+      steps.find(({ status }) => status === 'ready'),
     remainingMinutes: open.reduce((total, step) => total + step.minutes, 0),
     condemned,
     openings: openings.length,

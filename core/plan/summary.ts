@@ -1,4 +1,6 @@
 import { STAGES, type JobState, type Stage } from '../job';
+import { format } from '../quantity';
+import { awaitedBy, type Awaited } from './ready-by';
 import { plan, stageOf, type Plan, type PlannedStep } from './plan';
 
 /** What stops a job, worst first in the type's order. */
@@ -6,7 +8,7 @@ export type Blocked =
   | { readonly kind: 'ask'; readonly text: string }
   | { readonly kind: 'hold'; readonly text: string }
   | { readonly kind: 'part'; readonly text: string; readonly expected?: string }
-  | { readonly kind: 'calibration'; readonly text: string };
+  | { readonly kind: 'pressure'; readonly text: string };
 
 /** A job in a line: what lists, the floor and the travel scale show. */
 export interface JobSummary {
@@ -19,6 +21,8 @@ export interface JobSummary {
   readonly inHand: string;
   readonly blocked?: Blocked;
   readonly remainingMinutes: number;
+  /** The last part on order, and the work that can only follow it. */
+  readonly awaited?: Awaited;
   readonly withPerson?: { readonly id: string; readonly name: string };
 }
 
@@ -29,7 +33,7 @@ export function summarise(state: JobState, known?: Plan): JobSummary | undefined
   const signed = state.records['certificate-signed'].length > 0;
   const stage = stageOf(current);
   const person = state.records['person-assigned'].at(-1)?.body.person;
-  const blocked = signed ? undefined : blockedBy(current);
+  const blocked = signed ? undefined : blockedBy(current, state);
   return {
     state: signed ? (current.condemned ? 'condemned' : 'released') : 'open',
     stage,
@@ -40,6 +44,7 @@ export function summarise(state: JobState, known?: Plan): JobSummary | undefined
     inHand: signed ? 'Certificate signed' : (current.inHand?.title ?? 'Nothing ready'),
     ...(blocked === undefined ? {} : { blocked }),
     remainingMinutes: current.remainingMinutes,
+    ...awaitedBy(current),
     ...(person === undefined ? {} : { withPerson: { id: person.id, name: person.name } }),
   };
 }
@@ -61,13 +66,17 @@ function placeOf(current: Plan, step: PlannedStep): number {
   return STAGES.indexOf(step.stage) + (own.indexOf(step) + 0.5) / own.length;
 }
 
-function blockedBy(current: Plan): Blocked | undefined {
+function blockedBy(current: Plan, state: JobState): Blocked | undefined {
   const step = current.inHand;
   const asked = [...current.calls.values()].find(({ verdict }) => verdict === 'ask');
   if (step?.task.kind === 'hold' && asked)
     return { kind: 'ask', text: `Ask: ${asked.part}, ${asked.reason}` };
   if (step?.task.kind === 'hold') return { kind: 'hold', text: step.title };
   if (step?.task.kind === 'ask') return { kind: 'ask', text: step.title };
+  if (step?.task.kind === 'measure' && step.task.asks.some(({ mustBe }) => mustBe === 'zero')) {
+    const shown = state.records.measured.findLast(({ body }) => body.step.id === step.id)?.body.value;
+    return shown && { kind: 'pressure', text: `Not at zero: ${format(shown, 'US')}` };
+  }
   if (step?.task.kind === 'arrive') {
     const wait = step.waits.find(({ kind }) => kind === 'part');
     const expected = wait?.kind === 'part' ? wait.expected : undefined;

@@ -42,7 +42,7 @@ export async function importJob(
   const state = fold(log.value);
   if (!state.ok) throw new Refusal(state.problem);
   if (state.value.records['job-opened'].length !== 1) throw new Refusal({ code: 'job.not-open' });
-  const columns = columnsOf(state.value, now);
+  const columns = columnsOf(state.value);
   const opened = state.value.records['job-opened'][0];
   return sequelize.transaction(async (transaction) => {
     if (await JobRow.findByPk(exported.job.id, { transaction }))

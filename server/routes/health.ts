@@ -9,13 +9,13 @@ export function healthRoutes(sequelize: Sequelize): Router {
   });
   router.get('/readyz', async (request, response) => {
     try {
-      await sequelize.query('SELECT 1');
+      await sequelize.authenticate({ logging: false });
       const pending = await pendingMigrations(sequelize);
       response
         .status(pending.length === 0 ? 200 : 503)
         .json({ database: 'reachable', pendingMigrations: pending });
     } catch (error) {
-      request.log.warn({ error }, 'database not reachable');
+      request.log.warn({ err: error }, 'database not reachable');
       response.status(503).json({ database: 'not reachable' });
     }
   });

@@ -21,7 +21,7 @@ export function jobRoutes(sequelize: Sequelize, feed: LiveFeed, config: Config, 
   const router = Router();
 
   router.get('/jobs', async (request, response) => {
-    response.json(await listJobs(read(jobListQuery, request.query)));
+    response.json(await listJobs(read(jobListQuery, request.query), now()));
   });
 
   router.post('/jobs', requireCsrf, async (request, response) => {
@@ -84,7 +84,7 @@ export function jobRoutes(sequelize: Sequelize, feed: LiveFeed, config: Config, 
           stream.send({ version: last, entries }, last);
         })
         .catch((error: unknown) => {
-          request.log.error({ error }, 'live feed failed');
+          request.log.error({ err: error }, 'live feed failed');
           stream.end();
         });
     };

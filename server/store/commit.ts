@@ -10,7 +10,7 @@ import {
   type PersonStamp,
   valveOf,
 } from '@dusk-wren/core/job';
-import { plan, readyBy, summarise } from '@dusk-wren/core/plan';
+import { plan, summarise } from '@dusk-wren/core/plan';
 import { must } from '@dusk-wren/core/problem';
 import { UniqueConstraintError, type Sequelize, type Transaction } from 'sequelize';
 import { Refusal } from '../refusal';
@@ -76,7 +76,7 @@ async function inTransaction(
     { commandId, jobId, firstSeq: state.version + 1, lastSeq: recorded.state.version },
     { transaction },
   );
-  await job.update(columnsOf(recorded.state, now), { transaction });
+  await job.update(columnsOf(recorded.state), { transaction });
   return { kind: 'taken', version: recorded.state.version, entries: recorded.entries };
 }
 
@@ -113,7 +113,7 @@ export async function commitOpening(
     record(EMPTY_JOB, openJob(body, person), { commandId: commandId, by: person, at: now }),
   );
   await JobRow.create(
-    { id: jobId, valveId, openedAt: new Date(now), ...columnsOf(recorded.state, now), openValveId: valveId },
+    { id: jobId, valveId, openedAt: new Date(now), ...columnsOf(recorded.state), openValveId: valveId },
     { transaction },
   );
   await appendLog(jobId, recorded.entries, transaction);
@@ -127,7 +127,7 @@ export async function commitOpening(
 const END_OF_TIME = '9999-12-31';
 
 /** What lists show and are ordered by, computed from the folded state. */
-export function columnsOf(state: JobState, now: string) {
+export function columnsOf(state: JobState) {
   const current = must(plan(state));
   const valve = valveOf(state);
   const summary = summarise(state, current);
@@ -142,7 +142,6 @@ export function columnsOf(state: JobState, now: string) {
     serial: valve.serial ?? null,
     location: `${valve.customer}, ${valve.location}`,
     due,
-    readyBy: open ? readyBy(current, now) : null,
     dueKey: due ?? END_OF_TIME,
     summary: JSON.stringify(summary),
     ...(open ? {} : { openValveId: null }),

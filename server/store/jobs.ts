@@ -1,4 +1,5 @@
-import { jobLine, type JobLine } from '@dusk-wren/contract';
+import { jobLine, jobSummaryView, type JobLine } from '@dusk-wren/contract';
+import { readyBy } from '@dusk-wren/core/plan';
 import { formatSize } from '@dusk-wren/core/standards';
 import { Op, UniqueConstraintError, type Sequelize } from 'sequelize';
 import {
@@ -25,7 +26,10 @@ interface ListQuery {
 }
 
 /** A page of jobs, soonest due first, by keyset on indexed columns. */
-export async function listJobs(query: ListQuery): Promise<{ jobs: JobLine[]; next: string | null }> {
+export async function listJobs(
+  query: ListQuery,
+  now: string,
+): Promise<{ jobs: JobLine[]; next: string | null }> {
   const after = query.cursor === undefined ? undefined : decodeCursor(query.cursor);
   const rows = await JobRow.findAll({
     where: {
@@ -58,12 +62,13 @@ export async function listJobs(query: ListQuery): Promise<{ jobs: JobLine[]; nex
   const byId = new Map(valves.map((row) => [row.id, valveSchema.parse(JSON.parse(row.body))]));
   const last = page.at(-1);
   return {
-    jobs: page.map((row) => lineOf(row, byId.get(row.valveId))),
+    jobs: page.map((row) => lineOf(row, byId.get(row.valveId), now)),
     next: rows.length > query.limit && last ? encodeCursor(last.dueKey, last.id) : null,
   };
 }
 
-function lineOf(row: JobRow, valve: Valve | undefined): JobLine {
+function lineOf(row: JobRow, valve: Valve | undefined, now: string): JobLine {
+  const summary = jobSummaryView.parse(JSON.parse(row.summary));
   return jobLine.parse({
     id: row.id,
     valveId: row.valveId,
@@ -76,9 +81,9 @@ function lineOf(row: JobRow, valve: Valve | undefined): JobLine {
       .filter((each) => each !== undefined)
       .join(' · '),
     due: row.due,
-    readyBy: row.readyBy,
+    readyBy: summary.state === 'open' ? readyBy(summary, now) : null,
     openedAt: row.openedAt.toISOString(),
-    summary: JSON.parse(row.summary),
+    summary,
   });
 }
 

@@ -41,7 +41,6 @@ export class JobRow extends Model<InferAttributes<JobRow>, InferCreationAttribut
   declare serial: string | null;
   declare location: string;
   declare due: string | null;
-  declare readyBy: string | null;
   /** The due date, or the end of time: what lists are ordered by. */
   declare dueKey: string;
   declare openedAt: Date;
@@ -89,51 +88,51 @@ export class RateRow extends Model<InferAttributes<RateRow>, InferCreationAttrib
   declare resetsAt: Date;
 }
 
-const id = { type: DataTypes.UUID, allowNull: false, primaryKey: true } as const;
-const uuid = { type: DataTypes.UUID, allowNull: false } as const;
+// Sequelize writes into attribute objects, so that each column gets its own.
+const id = () => ({ type: DataTypes.UUID, allowNull: false, primaryKey: true }) as const;
+const uuid = () => ({ type: DataTypes.UUID, allowNull: false }) as const;
 const text = (length: number) => ({ type: DataTypes.STRING(length), allowNull: false }) as const;
 const maybe = (length: number) => ({ type: DataTypes.STRING(length), allowNull: true }) as const;
-const json = { type: DataTypes.TEXT('long'), allowNull: false } as const;
-const day = { type: DataTypes.DATEONLY, allowNull: true } as const;
-const moment = { type: DataTypes.DATE(3), allowNull: false } as const;
-const count = { type: DataTypes.INTEGER, allowNull: false } as const;
+const json = () => ({ type: DataTypes.TEXT('long'), allowNull: false }) as const;
+const day = () => ({ type: DataTypes.DATEONLY, allowNull: true }) as const;
+const moment = () => ({ type: DataTypes.DATE(3), allowNull: false }) as const;
+const count = () => ({ type: DataTypes.INTEGER, allowNull: false }) as const;
 
 export function defineModels(sequelize: Sequelize): void {
   PersonRow.init(
-    { id, name: text(80), role: text(20), pinHash: text(200) },
+    { id: id(), name: text(80), role: text(20), pinHash: text(200) },
     { sequelize, tableName: 'people' },
   );
   ValveRow.init(
     {
-      id,
+      id: id(),
       tag: text(40),
       serial: maybe(60),
       customer: text(80),
       construction: text(40),
-      body: json,
+      body: json(),
       simulated: { type: DataTypes.TEXT, allowNull: true },
     },
     { sequelize, tableName: 'valves' },
   );
   SiteRow.init(
-    { customer: { ...text(80), primaryKey: true }, rules: json },
+    { customer: { ...text(80), primaryKey: true }, rules: json() },
     { sequelize, tableName: 'sites' },
   );
   JobRow.init(
     {
-      id,
-      valveId: uuid,
-      version: count,
+      id: id(),
+      valveId: uuid(),
+      version: count(),
       state: text(12),
       personId: { type: DataTypes.UUID, allowNull: true },
       tag: text(40),
       serial: maybe(60),
       location: text(220),
-      due: day,
-      readyBy: day,
+      due: day(),
       dueKey: text(10),
-      openedAt: moment,
-      summary: json,
+      openedAt: moment(),
+      summary: json(),
       openValveId: { type: DataTypes.UUID, allowNull: true },
     },
     { sequelize, tableName: 'jobs' },
@@ -141,26 +140,26 @@ export function defineModels(sequelize: Sequelize): void {
   EventRow.init(
     {
       id: { type: DataTypes.BIGINT, primaryKey: true, autoIncrement: true },
-      jobId: uuid,
-      seq: count,
-      commandId: uuid,
+      jobId: uuid(),
+      seq: count(),
+      commandId: uuid(),
       kind: text(40),
-      format: count,
-      body: json,
-      person: json,
+      format: count(),
+      body: json(),
+      person: json(),
       instrumentId: { type: DataTypes.UUID, allowNull: true },
       at: text(40),
-      receivedAt: moment,
+      receivedAt: moment(),
     },
     { sequelize, tableName: 'job_events' },
   );
   ReceiptRow.init(
-    { commandId: id, jobId: uuid, firstSeq: count, lastSeq: count },
+    { commandId: id(), jobId: uuid(), firstSeq: count(), lastSeq: count() },
     { sequelize, tableName: 'command_receipts' },
   );
   InstrumentRow.init(
     {
-      id,
+      id: id(),
       name: text(80),
       kind: text(40),
       driver: text(40),
@@ -169,7 +168,7 @@ export function defineModels(sequelize: Sequelize): void {
     { sequelize, tableName: 'instruments' },
   );
   RateRow.init(
-    { key: { ...text(120), primaryKey: true }, hits: count, resetsAt: moment },
+    { key: { ...text(120), primaryKey: true }, hits: count(), resetsAt: moment() },
     { sequelize, tableName: 'rate_limits' },
   );
 }

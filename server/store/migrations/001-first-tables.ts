@@ -43,7 +43,6 @@ export async function up(queries: QueryInterface): Promise<void> {
     serial: maybe(60),
     location: text(220),
     due: day,
-    ready_by: day,
     due_key: text(10),
     opened_at: moment,
     summary: json,

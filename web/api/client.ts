@@ -1,0 +1,88 @@
+import { problemBody, type AnyProblem } from '@dusk-wren/contract';
+import { wordProblem } from '@dusk-wren/contract/wording';
+import type { z } from 'zod';
+
+/** A refusal from the server, already in words. */
+export class ApiProblem extends Error {
+  constructor(
+    readonly code: string,
+    message: string,
+    readonly status: number,
+  ) {
+    super(message);
+  }
+}
+
+const LOST: AnyProblem = { code: 'connection.lost' };
+
+let csrf = '';
+/** The session's token, which goes with every write. */
+export function rememberCsrf(token: string): void {
+  csrf = token;
+}
+
+interface Call {
+  method?: 'GET' | 'POST' | 'DELETE';
+  body?: unknown;
+}
+
+/** The raw answer of a call; a lost connection is an `ApiProblem` like any other. */
+async function answer(path: string, { method = 'GET', body }: Call): Promise<Response> {
+  try {
+    return await fetch(`/api${path}`, {
+      method,
+      credentials: 'same-origin',
+      headers: {
+        ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+        ...(method === 'GET' ? {} : { 'x-csrf-token': csrf }),
+      },
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+    });
+  } catch {
+    throw new ApiProblem(LOST.code, wordProblem(LOST), 0);
+  }
+}
+
+async function refusal(response: Response): Promise<ApiProblem> {
+  const read = problemBody.safeParse(await response.json().catch(() => undefined));
+  return read.success
+    ? new ApiProblem(read.data.problem.code, read.data.text, response.status)
+    : new ApiProblem(LOST.code, wordProblem(LOST), response.status);
+}
+
+/** Calls the server and reads its answer with the contract's schema. */
+export async function call<S extends z.ZodType>(
+  path: string,
+  schema: S,
+  options: Call = {},
+): Promise<z.output<S>> {
+  const response = await answer(path, options);
+  if (!response.ok) throw await refusal(response);
+  return schema.parse(await response.json());
+}
+
+/** A write whose 409 carries an answer of its own. */
+export async function callOr409<A extends z.ZodType, B extends z.ZodType>(
+  path: string,
+  taken: A,
+  stale: B,
+  options: Call,
+): Promise<{ taken: z.output<A> } | { stale: z.output<B> }> {
+  const response = await answer(path, options);
+  if (response.ok) return { taken: taken.parse(await response.json()) };
+  if (response.status === 409) {
+    const read = stale.safeParse(
+      await response
+        .clone()
+        .json()
+        .catch(() => undefined),
+    );
+    if (read.success) return { stale: read.data };
+  }
+  throw await refusal(response);
+}
+
+export async function callForNothing(path: string, options: Call): Promise<void> {
+  const response = await answer(path, options);
+  if (!response.ok) throw await refusal(response);
+}

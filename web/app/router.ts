@@ -1,0 +1,61 @@
+import { createRouter, createWebHistory } from 'vue-router';
+import { useSession } from '../stores/session';
+
+declare module 'vue-router' {
+  interface RouteMeta {
+    /** Shown without the rail and without a person. */
+    bare?: true;
+    title: string;
+  }
+}
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    {
+      path: '/sign-in',
+      component: () => import('../pages/SignInPage.vue'),
+      meta: { bare: true, title: 'Sign in' },
+    },
+    { path: '/', component: () => import('../pages/FloorPage.vue'), meta: { title: 'The floor' } },
+    {
+      path: '/jobs/new',
+      component: () => import('../pages/NewJobPage.vue'),
+      meta: { title: 'Receive a valve' },
+    },
+    {
+      path: '/jobs/:id',
+      component: () => import('../pages/JobPage.vue'),
+      props: true,
+      meta: { title: 'Job' },
+    },
+    {
+      path: '/jobs/:id/certificate',
+      component: () => import('../pages/CertificatePage.vue'),
+      props: true,
+      meta: { title: 'Certificate' },
+    },
+    { path: '/workings', component: () => import('../pages/WorkingsPage.vue'), meta: { title: 'Workings' } },
+    {
+      path: '/workings/:id',
+      component: () => import('../pages/WorkingPage.vue'),
+      props: true,
+      meta: { title: 'Working' },
+    },
+    {
+      path: '/:rest(.*)*',
+      component: () => import('../pages/LostPage.vue'),
+      meta: { title: 'Nothing here' },
+    },
+  ],
+});
+
+router.beforeEach(async (to) => {
+  const session = useSession();
+  if (!session.known) await session.load().catch(() => undefined);
+  if (!session.person && to.meta.bare !== true) return { path: '/sign-in', query: { to: to.fullPath } };
+  return true;
+});
+router.afterEach((to) => {
+  document.title = `${to.meta.title} · Dusk Wren`;
+});

@@ -1,0 +1,103 @@
+<script setup lang="ts">
+import { describeEntry, type Entry } from '@dusk-wren/core/job';
+import { computed, ref } from 'vue';
+import { sayDay, sayTime } from '../app/dates';
+import BenchButton from '../parts/BenchButton.vue';
+import { useJob } from '../stores/job';
+
+/** The log, newest first: nothing is ever edited; a wrong entry is struck with a reason and stays to be read. */
+const job = useJob();
+const striking = ref<number>();
+const reason = ref('');
+const note = ref('');
+const entries = computed(() => [...job.entries].reverse());
+const isStruck = ({ seq }: Entry) => job.state?.struck[seq] !== undefined;
+const mayStrike = (entry: Entry) =>
+  job.summary?.state === 'open' &&
+  !isStruck(entry) &&
+  entry.kind !== 'job-opened' &&
+  entry.kind !== 'entry-struck';
+const simulated = (entry: Entry) =>
+  'readBy' in entry.body && entry.body.readBy !== 'hand' && entry.body.readBy.simulated;
+function strike(seq: number): void {
+  if (job.act({ kind: 'strike-entry', body: { entry: seq, reason: reason.value } })) {
+    striking.value = undefined;
+    reason.value = '';
+  }
+}
+function addNote(): void {
+  if (note.value.trim() && job.act({ kind: 'add-note', body: { text: note.value } })) note.value = '';
+}
+</script>
+
+<template>
+  <div class="history">
+    <form class="add" @submit.prevent="addNote">
+      <v-text-field v-model="note" label="Add a note" maxlength="1000" />
+      <BenchButton kind="submit" :disabled="!note.trim()">Keep</BenchButton>
+    </form>
+    <ol>
+      <li v-for="entry in entries" :key="entry.seq" :class="{ struck: isStruck(entry) }">
+        <span class="number muted">{{ entry.seq }}</span>
+        <span class="what"
+          >{{ describeEntry(entry) }} <small v-if="simulated(entry)" class="muted">simulated</small></span
+        >
+        <span class="label muted">{{ entry.by.name }}, {{ sayDay(entry.at) }} {{ sayTime(entry.at) }}</span>
+        <button
+          v-if="mayStrike(entry) && striking !== entry.seq"
+          type="button"
+          class="label"
+          @click="striking = entry.seq"
+        >
+          Strike
+        </button>
+        <form v-if="striking === entry.seq" class="add wide" @submit.prevent="strike(entry.seq)">
+          <v-text-field v-model="reason" label="Why it is wrong" autofocus />
+          <BenchButton kind="submit" :disabled="reason.trim().length < 3">Strike it</BenchButton>
+        </form>
+      </li>
+    </ol>
+  </div>
+</template>
+
+<style scoped>
+.history {
+  overflow: auto;
+  align-self: start;
+}
+.add {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 8px;
+  padding: 8px 0;
+}
+li {
+  display: grid;
+  grid-template-columns: 34px minmax(0, 1fr) auto;
+  gap: 0 8px;
+  padding: 6px 0;
+  border-bottom: 1px solid var(--line);
+}
+li > .label:not(button) {
+  grid-column: 2;
+  font-size: 15px;
+}
+li > button {
+  grid-column: 3;
+  grid-row: 1 / span 2;
+  min-height: 36px;
+  font-size: 15px;
+  color: var(--muted);
+  background: none;
+  border: 0;
+  text-decoration: underline dotted;
+  cursor: pointer;
+}
+.wide {
+  grid-column: 1 / -1;
+}
+.struck .what {
+  text-decoration: line-through;
+  color: var(--muted);
+}
+</style>

@@ -1,0 +1,25 @@
+<script setup lang="ts">
+import { useJob } from '../stores/job';
+
+/** What can be done with the job as a whole. */
+const job = useJob();
+</script>
+
+<template>
+  <span class="tools label">
+    <router-link :to="`/jobs/${job.id}/certificate`">Certificate</router-link>
+    <a :href="`/api/jobs/${job.id}/export.json`" download>Export</a>
+  </span>
+</template>
+
+<style scoped>
+.tools {
+  display: flex;
+  gap: 14px;
+  margin-left: auto;
+  align-items: center;
+}
+a {
+  color: var(--muted);
+}
+</style>

@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import { partsOf, type PartRole } from '@dusk-wren/core/valve';
+import { describeSource } from '@dusk-wren/core/standards';
+import { describeEntry } from '@dusk-wren/core/job';
+import { computed, ref } from 'vue';
+import BenchButton from '../parts/BenchButton.vue';
+import ContactRing from '../parts/ContactRing.vue';
+import { useJob } from '../stores/job';
+import OverruleForm from './OverruleForm.vue';
+
+/** The parts list with its calls; the one picked shows what was found, why, and lets a person overrule it. */
+const props = defineProps<{ picked?: PartRole | undefined }>();
+defineEmits<{ pick: [part: PartRole] }>();
+const job = useJob();
+const overruling = ref(false);
+const rows = computed(() => {
+  const { planned } = job;
+  return planned ? partsOf(planned.valve).map((part) => ({ part, call: planned.calls.get(part.role) })) : [];
+});
+const behind = computed(() => {
+  const call = props.picked && job.planned?.calls.get(props.picked);
+  return call ? job.entries.filter(({ seq }) => call.because.includes(seq)) : [];
+});
+</script>
+
+<template>
+  <ul class="parts">
+    <li v-for="{ part, call } in rows" :key="part.role">
+      <button
+        type="button"
+        class="part label"
+        :class="call?.verdict"
+        :aria-expanded="picked === part.role"
+        @click="($emit('pick', part.role), (overruling = false))"
+      >
+        <span class="number">{{ part.number }}</span><b>{{ part.name }}</b
+        ><ContactRing :verdict="call?.verdict ?? 'not yet'" /><span>{{
+          call ? call.verdict : part.policy === 'keep' ? 'keep' : 'not yet'
+        }}</span>
+      </button>
+      <div v-if="picked === part.role" class="about">
+        <template v-if="call">
+          <p>
+            {{ call.reason }}<template v-if="call.method">: {{ call.method }}</template>
+          </p>
+          <p class="muted label">{{ describeSource(call.source) }}</p>
+          <p v-if="call.overruled" class="label">
+            Was “{{ call.overruled.was }}”, overruled by {{ call.overruled.by }}.
+          </p>
+          <p v-for="entry in behind" :key="entry.seq" class="muted label">
+            {{ entry.seq }} · {{ entry.by.name }}: {{ describeEntry(entry) }}
+          </p>
+          <OverruleForm v-if="overruling" :call="call" @close="overruling = false" />
+          <BenchButton v-else-if="job.summary?.state === 'open'" @press="overruling = true"
+            >Overrule</BenchButton
+          >
+        </template>
+        <p v-else class="muted">
+          {{
+            part.policy === 'keep'
+              ? 'Used again unless somebody finds otherwise.'
+              : 'Not looked at yet; the plan comes to it in Inspect.'
+          }}
+        </p>
+      </div>
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+.parts {
+  overflow: auto;
+  align-self: start;
+}
+li {
+  border-bottom: 1px solid var(--line);
+}
+.part {
+  display: grid;
+  grid-template-columns: 28px 1fr auto 70px;
+  gap: 10px;
+  align-items: center;
+  width: 100%;
+  min-height: 42px;
+  font-size: 16px;
+  text-align: left;
+  color: var(--ink);
+  background: none;
+  border: 0;
+  cursor: pointer;
+}
+.part b {
+  font-weight: 600;
+}
+.part.fit :deep(.ring) {
+  color: var(--fit);
+}
+.part.rework :deep(.ring) {
+  color: var(--rework);
+}
+.part.renew :deep(.ring) {
+  color: var(--renew);
+}
+.part.ask :deep(.ring) {
+  color: var(--ask);
+}
+.part.condemn :deep(.ring) {
+  color: var(--condemn);
+}
+.about {
+  display: grid;
+  gap: 6px;
+  padding: 2px 0 12px 38px;
+  justify-items: start;
+}
+</style>

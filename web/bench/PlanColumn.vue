@@ -1,0 +1,113 @@
+<script setup lang="ts">
+import type { PlannedStep } from '@dusk-wren/core/plan';
+import { computed, nextTick, ref, watch } from 'vue';
+import { sayTime } from '../app/dates';
+import { useKeys } from '../keys/keys';
+import { useJob } from '../stores/job';
+import StepFold from './StepFold.vue';
+import StepInHand from './StepInHand.vue';
+
+/** The plan: what came before folds up above, the step in hand stands large, what follows waits below with its reasons. */
+const job = useJob();
+const allBefore = ref(false);
+const steps = computed(() => job.planned?.steps ?? []);
+const done = computed(() =>
+  steps.value
+    .filter(({ status }) => status === 'done')
+    .sort((a, b) => (a.finished?.seq ?? 0) - (b.finished?.seq ?? 0)),
+);
+const last = computed(() => done.value.at(-1));
+const open = computed(() =>
+  steps.value.filter((step) => step.status !== 'done' && step.id !== job.inHand?.id),
+);
+const signed = computed(() => job.summary && job.summary.state !== 'open');
+
+function choose(step: PlannedStep): void {
+  if (step.status === 'ready') job.chosen = step.id;
+}
+const otherReady = computed(() => steps.value.filter((step) => step.status === 'ready'));
+function nextReady(): void {
+  const at = otherReady.value.findIndex(({ id }) => id === job.inHand?.id);
+  const next = otherReady.value[(at + 1) % otherReady.value.length];
+  if (next) job.chosen = next.id;
+}
+watch(
+  () => job.inHand?.id,
+  async () => {
+    await nextTick();
+    document.getElementById('in-hand')?.scrollIntoView({ block: 'nearest' });
+  },
+);
+useKeys([
+  { key: 'n', label: 'Another step that is ready', run: nextReady, when: () => otherReady.value.length > 1 },
+]);
+</script>
+
+<template>
+  <section class="plan" aria-label="The plan">
+    <template v-if="last">
+      <StepFold v-for="step in allBefore ? done : [last]" :key="step.id" :step="step"
+        >done {{ step.finished ? sayTime(step.finished.at) : '' }},
+        {{ step.finished?.by.name.split(' ')[0] }}</StepFold
+      >
+      <button
+        v-if="done.length > 1"
+        type="button"
+        class="fold label"
+        :aria-expanded="allBefore"
+        @click="allBefore = !allBefore"
+      >
+        {{ allBefore ? 'Fold up what is done' : `${done.length - 1} steps before this` }}
+      </button>
+    </template>
+    <p v-if="signed" class="signed label">
+      The certificate is signed. <router-link :to="`/jobs/${job.id}/certificate`">Open it</router-link>
+    </p>
+    <StepInHand v-else-if="job.inHand" id="in-hand" :key="job.inHand.id" :step="job.inHand" />
+    <p v-if="job.said" class="problem said" role="alert">{{ job.said }}</p>
+    <StepFold
+      v-for="step in open"
+      :key="step.id"
+      :step="step"
+      :open="step.status === 'ready'"
+      @choose="choose(step)"
+    >
+      <template v-if="step.status === 'ready'">can be done now · </template>
+      <template v-else-if="step.waits.some(({ kind }) => kind === 'part')">waits for the part · </template>
+      <template v-if="step.because.kind === 'finding'">because {{ step.because.text }}</template>
+      <template v-else>{{ step.why }}</template>
+    </StepFold>
+  </section>
+</template>
+
+<style scoped>
+.plan {
+  display: grid;
+  gap: 7px;
+  align-content: start;
+}
+.fold {
+  justify-self: start;
+  font-size: 15px;
+  color: var(--muted);
+  background: none;
+  border: 0;
+  text-decoration: underline dotted;
+  text-underline-offset: 3px;
+  min-height: 28px;
+  cursor: pointer;
+}
+.said {
+  padding: 8px 14px;
+  border: 1px solid var(--condemn);
+  border-radius: var(--radius);
+}
+.signed {
+  padding: 18px;
+  font-size: 20px;
+  font-weight: 600;
+  border: 1px solid var(--fit);
+  border-left-width: 5px;
+  border-radius: var(--radius);
+}
+</style>

@@ -1,0 +1,100 @@
+<script setup lang="ts">
+import { mdiAlertOutline } from '@mdi/js';
+import type { PlannedStep } from '@dusk-wren/core/plan';
+import { DEFER } from '@dusk-wren/core/procedure';
+import { computed } from 'vue';
+import { sayMinutes } from '../app/dates';
+import AskTask from './tasks/AskTask.vue';
+import BluingTask from './tasks/BluingTask.vue';
+import BoltUpTask from './tasks/BoltUpTask.vue';
+import DoTask from './tasks/DoTask.vue';
+import HoldTask from './tasks/HoldTask.vue';
+import LappingTask from './tasks/LappingTask.vue';
+import LookTask from './tasks/LookTask.vue';
+import MeasureTask from './tasks/MeasureTask.vue';
+import PackingTask from './tasks/PackingTask.vue';
+import PartTask from './tasks/PartTask.vue';
+import PressureTestTask from './tasks/PressureTestTask.vue';
+import RunoutTask from './tasks/RunoutTask.vue';
+import SignTask from './tasks/SignTask.vue';
+
+/** The step in hand, large: what, why, caution, tools, and its task in place. */
+const props = defineProps<{ step: PlannedStep }>();
+const task = computed(() => props.step.task);
+const needs = computed(() => [...props.step.tools, ...props.step.consumables].join(', '));
+</script>
+
+<template>
+  <article class="in-hand">
+    <h2>{{ step.title }}</h2>
+    <p class="why">{{ step.why }}</p>
+    <p v-if="step.caution" class="caution">
+      <svg viewBox="0 0 24 24" width="22" height="22" role="img" aria-label="Caution">
+        <path :d="mdiAlertOutline" fill="currentColor" />
+      </svg>
+      <span
+        >{{ step.caution }} <small>{{ DEFER }}</small></span
+      >
+    </p>
+    <p class="label meta muted">
+      <span>{{ sayMinutes(step.minutes) }}</span><span v-if="needs">take {{ needs }}</span
+      ><span>here because: {{ step.because.text }}</span>
+    </p>
+    <DoTask v-if="task.kind === 'do'" :step="step" />
+    <AskTask v-else-if="task.kind === 'ask'" :step="step" :task="task" />
+    <LookTask v-else-if="task.kind === 'look'" :step="step" :task="task" />
+    <MeasureTask v-else-if="task.kind === 'measure'" :step="step" :task="task" />
+    <RunoutTask v-else-if="task.kind === 'runout'" :step="step" :task="task" />
+    <BluingTask v-else-if="task.kind === 'bluing'" :step="step" :task="task" />
+    <LappingTask v-else-if="task.kind === 'lapping'" :step="step" :task="task" />
+    <PackingTask v-else-if="task.kind === 'packing'" :step="step" :task="task" />
+    <BoltUpTask v-else-if="task.kind === 'bolt-up'" :step="step" :task="task" />
+    <PressureTestTask v-else-if="task.kind === 'pressure-test'" :step="step" :task="task" />
+    <PartTask v-else-if="task.kind === 'order' || task.kind === 'arrive'" :step="step" :task="task" />
+    <HoldTask v-else-if="task.kind === 'hold'" :step="step" :task="task" />
+    <SignTask v-else-if="task.kind === 'sign'" :step="step" :task="task" />
+    <p v-else class="problem">
+      Figures are missing: {{ task.wants.join(', ') }}. Answer the questions of the first stage.
+    </p>
+  </article>
+</template>
+
+<style scoped>
+.in-hand {
+  padding: 12px 18px 16px;
+  background: var(--lit);
+  border: 1px solid var(--line);
+  border-left: 5px solid var(--lamp);
+  border-radius: var(--radius);
+  display: grid;
+  gap: 9px;
+}
+h2 {
+  font-size: 25px;
+  font-weight: 700;
+}
+.why {
+  font-size: 17px;
+}
+.caution {
+  display: flex;
+  gap: 9px;
+  padding: 7px 10px;
+  color: var(--ink);
+  border: 1px solid var(--hazard);
+  border-radius: var(--radius);
+}
+.caution svg {
+  flex: none;
+  color: var(--lamp);
+}
+small {
+  color: var(--muted);
+  font-size: 14px;
+}
+.meta {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 18px;
+}
+</style>

@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import type { PlannedStep } from '@dusk-wren/core/plan';
+import type { TaskOf } from '@dusk-wren/core/procedure';
+import type { Quantity } from '@dusk-wren/core/quantity';
+import { computed, ref } from 'vue';
+import BenchButton from '../../parts/BenchButton.vue';
+import QuantityField from '../../parts/QuantityField.vue';
+import { useJob } from '../../stores/job';
+
+/** Something unknown about the valve, asked for. */
+const props = defineProps<{ step: PlannedStep; task: TaskOf<'ask'> }>();
+const job = useJob();
+const text = ref('');
+const choice = ref<string | number>();
+const quantity = ref<Quantity>();
+const input = computed(() => props.task.ask.input);
+const value = computed(() => {
+  switch (input.value.kind) {
+    case 'choice':
+      return choice.value;
+    case 'quantity':
+      return quantity.value;
+    case 'whole number':
+      return text.value.trim() === '' ? undefined : Number(text.value);
+    case 'text':
+      return text.value.trim() || undefined;
+  }
+});
+function answer(): void {
+  if (value.value !== undefined)
+    job.act({ kind: 'identify-valve', body: { details: { [props.task.ask.id]: value.value } } });
+}
+</script>
+
+<template>
+  <form class="ask" @submit.prevent="answer">
+    <v-select
+      v-if="input.kind === 'choice'"
+      v-model="choice"
+      :items="[...input.choices]"
+      item-title="label"
+      item-value="value"
+      label="Answer"
+    />
+    <QuantityField
+      v-else-if="input.kind === 'quantity'"
+      v-model="quantity"
+      label="Answer"
+      :dimension="input.dimension"
+      :example="input.example"
+    />
+    <v-text-field
+      v-else
+      v-model="text"
+      label="Answer"
+      :inputmode="input.kind === 'whole number' ? 'numeric' : 'text'"
+      :placeholder="input.kind === 'text' ? `such as ${input.example}` : ''"
+    />
+    <BenchButton lamp kind="submit" :disabled="value === undefined">Keep the answer</BenchButton>
+  </form>
+</template>
+
+<style scoped>
+.ask {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 12px;
+  align-items: start;
+}
+</style>

@@ -1,0 +1,122 @@
+<script setup lang="ts">
+import type { RawCommand } from '@dusk-wren/core/command';
+import { callOnFinding, type Finding } from '@dusk-wren/core/inspection';
+import { siteOf } from '@dusk-wren/core/job';
+import type { PlannedStep } from '@dusk-wren/core/plan';
+import type { LookChoice, TaskOf } from '@dusk-wren/core/procedure';
+import type { Quantity } from '@dusk-wren/core/quantity';
+import { computed, ref } from 'vue';
+import { useKeys } from '../../keys/keys';
+import BenchButton from '../../parts/BenchButton.vue';
+import QuantityField from '../../parts/QuantityField.vue';
+import { useJob } from '../../stores/job';
+import CallWords from '../CallWords.vue';
+
+/** A look at one part: what is seen is picked, a depth is typed, and the call stands beside it before it is made. */
+const props = defineProps<{ step: PlannedStep; task: TaskOf<'look'> }>();
+const job = useJob();
+const picked = ref<number>();
+const depth = ref<Quantity<'length'>>();
+const words = ref('');
+
+const choice = computed(() => (picked.value === undefined ? undefined : props.task.choices[picked.value]));
+const finding = computed(() => choice.value && found(choice.value));
+const call = computed(() => {
+  const { state, planned } = job;
+  if (!finding.value || !state || !planned) return undefined;
+  return callOnFinding({ valve: planned.valve, site: siteOf(state), part: props.task.part }, finding.value);
+});
+
+function found({ finding: seen, asksDepth }: LookChoice): Finding | undefined {
+  if (seen.kind === 'unsure') return { ...seen, what: words.value.trim() || seen.what };
+  if (!asksDepth) return seen;
+  return depth.value && 'depth' in seen ? { ...seen, depth: depth.value } : undefined;
+}
+
+function make(): void {
+  if (!finding.value) return;
+  const command: RawCommand = { kind: 'make-finding', body: { step: props.step.id, finding: finding.value } };
+  if (job.act(command)) picked.value = undefined;
+}
+useKeys([
+  ...props.task.choices
+    .slice(0, 9)
+    .map((each, i) => ({ key: String(i + 1), label: each.label, run: () => (picked.value = i) })),
+  { key: 'enter', label: 'Take the call', run: make, when: () => finding.value !== undefined },
+]);
+</script>
+
+<template>
+  <div class="look">
+    <div class="choices" role="radiogroup" :aria-label="`What is seen on the ${task.part}`">
+      <button
+        v-for="(each, i) in task.choices"
+        :key="i"
+        type="button"
+        role="radio"
+        class="choice label"
+        :aria-checked="picked === i"
+        @click="picked = i"
+      >
+        <kbd aria-hidden="true">{{ i + 1 }}</kbd>{{ each.label }}
+      </button>
+    </div>
+    <QuantityField
+      v-if="choice?.asksDepth"
+      :key="String(picked)"
+      v-model="depth"
+      label="How deep"
+      dimension="length"
+      example="2 thou"
+      autofocus
+      @enter="make"
+    />
+    <v-text-field
+      v-if="choice?.finding.kind === 'unsure'"
+      v-model="words"
+      label="What is there to decide?"
+      maxlength="300"
+    />
+    <CallWords v-if="call" :call="call" />
+    <BenchButton lamp hint="enter" :disabled="!finding" @press="make">Take the call</BenchButton>
+  </div>
+</template>
+
+<style scoped>
+.look {
+  display: grid;
+  gap: 12px;
+  justify-items: start;
+}
+.look > :deep(.v-input) {
+  width: min(360px, 100%);
+}
+.choices {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+.choice {
+  min-height: var(--touch);
+  padding: 0 14px;
+  display: inline-flex;
+  gap: 10px;
+  align-items: center;
+  font-size: 16px;
+  font-weight: 600;
+  color: var(--ink);
+  background: var(--card);
+  border: 1px solid var(--line);
+  border-radius: var(--radius);
+  cursor: pointer;
+}
+.choice[aria-checked='true'] {
+  border-color: var(--blue);
+  box-shadow: inset 0 0 0 2px var(--blue);
+}
+kbd {
+  font: inherit;
+  font-size: 14px;
+  color: var(--muted);
+}
+</style>

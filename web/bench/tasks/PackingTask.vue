@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import type { PlannedStep } from '@dusk-wren/core/plan';
+import type { TaskOf } from '@dusk-wren/core/procedure';
+import { quantity } from '@dusk-wren/core/quantity';
+import { computed, ref } from 'vue';
+import PackingRingDrawing from '../../drawings/PackingRingDrawing.vue';
+import { useKeys } from '../../keys/keys';
+import BenchButton from '../../parts/BenchButton.vue';
+import WorkingPaper from '../../parts/WorkingPaper.vue';
+import { useJob } from '../../stores/job';
+import { usePreferences } from '../../stores/preferences';
+
+/** Rings by count and cut length, drawn to scale; each joint clocked as its ring goes in. */
+const props = defineProps<{ step: PlannedStep; task: TaskOf<'packing'> }>();
+const job = useJob();
+const { show } = usePreferences();
+const fitted = ref(0);
+const joints = computed(() =>
+  Array.from({ length: props.task.rings }, (_, i) => (i * props.task.stagger) % 360),
+);
+const clock = (degrees: number) => `${degrees === 0 ? 12 : degrees / 30} o'clock`;
+const ringIn = () => (fitted.value = Math.min(props.task.rings, fitted.value + 1));
+const keep = () =>
+  job.act({
+    kind: 'fit-packing',
+    body: {
+      step: props.step.id,
+      joints: joints.value.slice(0, fitted.value).map((degrees) => quantity('angle', degrees, '°')),
+    },
+  });
+useKeys([
+  { key: ' ', label: 'Ring in', run: ringIn, when: () => fitted.value < props.task.rings },
+  { key: 'enter', label: 'Packing done', run: keep, when: () => fitted.value === props.task.rings },
+]);
+</script>
+
+<template>
+  <div class="packing">
+    <ul class="figures number">
+      <li>
+        <b>{{ task.rings }}</b> rings
+      </li>
+      <li>
+        section <b>{{ show(task.section) }}</b>
+      </li>
+      <li>
+        cut <b>{{ show(task.length) }}</b> each, 45° skive
+      </li>
+      <li>
+        joints staggered <b>{{ task.stagger }}°</b>
+      </li>
+    </ul>
+    <PackingRingDrawing :task="task" :fitted="fitted" />
+    <p class="label next" aria-live="polite">
+      <template v-if="fitted < task.rings"
+        >Ring {{ fitted + 1 }}: joint at {{ clock(joints[fitted] ?? 0) }}, pressed right home.</template
+      >
+      <template v-else>All {{ task.rings }} rings are in. Never one more.</template>
+    </p>
+    <div class="buttons">
+      <BenchButton v-if="fitted < task.rings" lamp hint=" " @press="ringIn"
+        >Ring {{ fitted + 1 }} in</BenchButton
+      >
+      <BenchButton v-else lamp hint="enter" @press="keep">Packing done</BenchButton>
+      <BenchButton v-if="fitted > 0" @press="fitted -= 1">Take one back</BenchButton>
+    </div>
+    <WorkingPaper :steps="task.shown.steps" :notes="task.shown.notes" :source="task.shown.source" />
+  </div>
+</template>
+
+<style scoped>
+.packing {
+  display: grid;
+  gap: 12px;
+}
+.figures {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 22px;
+  font-size: 18px;
+}
+.figures b {
+  color: var(--blue);
+  font-size: 22px;
+}
+.next {
+  font-size: 18px;
+  font-weight: 600;
+}
+.buttons {
+  display: flex;
+  gap: 10px;
+}
+</style>

@@ -1,0 +1,235 @@
+<script setup lang="ts">
+import type { PlannedStep } from '@dusk-wren/core/plan';
+import type { TaskOf } from '@dusk-wren/core/procedure';
+import { preferredUnit, psig, seconds, si, valueIn, type Quantity } from '@dusk-wren/core/quantity';
+import { computed, defineAsyncComponent, ref } from 'vue';
+import { useKeys } from '../../keys/keys';
+import BenchButton from '../../parts/BenchButton.vue';
+import ContactRing from '../../parts/ContactRing.vue';
+import QuantityField from '../../parts/QuantityField.vue';
+import WorkingPaper from '../../parts/WorkingPaper.vue';
+import { useJob } from '../../stores/job';
+import { usePreferences } from '../../stores/preferences';
+import InstrumentPick from '../InstrumentPick.vue';
+import { useReadings } from '../use-readings';
+
+/** A pressure test beside the live rig: what is asked, what is there, what leaks, and the verdict as it ends. */
+const props = defineProps<{ step: PlannedStep; task: TaskOf<'pressure-test'> }>();
+const PressureChart = defineAsyncComponent(() => import('../../charts/PressureChart.vue'));
+const job = useJob();
+const preferences = usePreferences();
+const { show, parts } = preferences;
+
+interface Sample {
+  seconds: number;
+  psig: number;
+  held: number;
+  drops: number;
+  phase: 'rising' | 'holding' | 'done';
+  rate: number;
+}
+const samples = ref<Sample[]>([]);
+const now = computed(() => samples.value.at(-1));
+const { instrument, choices, picked, running, start, stop } = useReadings(
+  'test rig',
+  () => props.step.id,
+  (reading) => {
+    if (reading.kind !== 'rig') return;
+    samples.value = [...samples.value, reading];
+    if (reading.phase === 'done') stop();
+  },
+);
+const hold = computed(() => si(props.task.hold));
+const unit = computed(() => preferredUnit(props.task.pressure, preferences.units));
+const points = computed(() =>
+  samples.value.map((sample) => [sample.seconds, valueIn(psig(sample.psig), unit.value)] as const),
+);
+const perMinute = computed(() =>
+  now.value && now.value.held > 0 ? (now.value.drops / now.value.held) * 60 : 0,
+);
+const over = computed(() => perMinute.value > props.task.allowedPerMinute);
+const counted = computed(() => (props.task.fluid === 'gas' ? 'bubbles' : 'drops'));
+
+const run = () => {
+  samples.value = [];
+  start();
+};
+function keep(): void {
+  if (now.value?.phase !== 'done' || !instrument.value) return;
+  send(psig(now.value.psig), seconds(now.value.held), perMinute.value, instrument.value.id);
+}
+const typed = ref<{ pressure?: Quantity<'gauge pressure'>; leak: string }>({ leak: '' });
+function keepTyped(): void {
+  const { pressure, leak } = typed.value;
+  if (pressure && leak.trim() !== '' && Number(leak) >= 0)
+    send(pressure, props.task.hold, Number(leak), 'hand');
+}
+function send(
+  pressure: Quantity<'gauge pressure'>,
+  held: Quantity<'time'>,
+  leakPerMinute: number,
+  readBy: string,
+): void {
+  const by = readBy === 'hand' || !instrument.value ? 'hand' : instrument.value.id;
+  job.act({
+    kind: 'run-pressure-test',
+    body: {
+      step: props.step.id,
+      pressure,
+      hold: held,
+      leakPerMinute: Math.round(leakPerMinute * 10) / 10,
+      readBy: by,
+    },
+  });
+}
+const before = computed(
+  () => job.state?.records['pressure-tested'].filter(({ body }) => body.step.id === props.step.id) ?? [],
+);
+useKeys([
+  { key: ' ', label: 'Pump up', run, when: () => !running.value },
+  { key: 'enter', label: 'Keep this test', run: keep, when: () => now.value?.phase === 'done' },
+]);
+</script>
+
+<template>
+  <div class="test">
+    <ul class="asked number">
+      <li>
+        <span>at</span><b>{{ show(task.pressure) }}</b>
+      </li>
+      <li>
+        <span>for</span><b>{{ show(task.hold) }}</b>
+      </li>
+      <li>
+        <span>at most</span
+        ><b>{{ task.allowedPerMinute === 0 ? 'none' : `${task.allowedPerMinute} ${counted}/min` }}</b>
+      </li>
+    </ul>
+    <InstrumentPick v-model="picked" :choices="choices" :instrument="instrument" />
+    <div class="rig">
+      <PressureChart :points="points" :wanted="valueIn(task.pressure, unit)" :unit="unit" :span="hold + 8" />
+      <div class="now" aria-live="off">
+        <p class="reading number">
+          {{ now ? parts(psig(now.psig)).number : '–' }} <small>{{ unit }}</small>
+        </p>
+        <p class="label">
+          {{
+            !now
+              ? 'Not pumped up'
+              : now.phase === 'rising'
+                ? 'Rising'
+                : now.phase === 'holding'
+                  ? `Holding, ${Math.round(hold - now.held)} s left`
+                  : 'Hold is over'
+          }}<template v-if="now && now.rate > 1 && running"
+            >, {{ now.rate }} times faster than the clock</template
+          >
+        </p>
+        <p class="leak number">
+          {{ now?.drops ?? 0 }} <small>{{ counted }} in {{ Math.round(now?.held ?? 0) }} s</small>
+        </p>
+        <p v-if="now?.phase === 'done'" class="verdict label" :class="over ? 'rework' : 'fit'" role="status">
+          <ContactRing :verdict="over ? 'rework' : 'fit'" :size="24" />{{
+            over ? `Over: ${Math.round(perMinute * 10) / 10} ${counted}/min` : 'Holds'
+          }}
+        </p>
+      </div>
+    </div>
+    <div class="buttons">
+      <BenchButton v-if="now?.phase === 'done'" lamp hint="enter" @press="keep">{{
+        over
+          ? task.test === 'seat'
+            ? 'Keep it: back to the seat'
+            : 'Keep it, put right and run again'
+          : 'Keep this test'
+      }}</BenchButton>
+      <BenchButton v-if="!running" :lamp="now?.phase !== 'done'" hint=" " @press="run">{{
+        samples.length > 0 ? 'Run again' : 'Pump up'
+      }}</BenchButton>
+      <BenchButton v-else @press="stop">Stop, pressure off</BenchButton>
+    </div>
+    <p v-for="entry in before" :key="entry.seq" class="problem">
+      Tried before: {{ show(entry.body.pressure) }}, {{ entry.body.leakPerMinute }} {{ counted }}/min.
+    </p>
+    <details>
+      <summary class="label muted">No rig: type what was read</summary>
+      <form class="hand" @submit.prevent="keepTyped">
+        <QuantityField
+          label="Pressure held"
+          dimension="gauge pressure"
+          example="1100 psig"
+          @update:model-value="
+            (value) =>
+              value ? (typed.pressure = value as Quantity<'gauge pressure'>) : delete typed.pressure
+          "
+        />
+        <v-text-field v-model="typed.leak" :label="`${counted} a minute`" inputmode="decimal" />
+        <BenchButton kind="submit">Keep what was read</BenchButton>
+      </form>
+    </details>
+    <WorkingPaper :steps="task.shown.steps" :notes="task.shown.notes" :source="task.shown.source" />
+  </div>
+</template>
+
+<style scoped>
+.test {
+  display: grid;
+  gap: 10px;
+}
+.asked {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 26px;
+}
+.asked span {
+  color: var(--muted);
+  margin-right: 7px;
+  font-weight: 400;
+}
+.asked b {
+  font-size: 22px;
+}
+.rig {
+  display: grid;
+  grid-template-columns: minmax(0, 1.4fr) minmax(170px, 1fr);
+  gap: 14px;
+  align-items: center;
+}
+.reading {
+  font-size: 46px;
+  line-height: 1;
+  color: var(--blue);
+}
+small {
+  font-size: 18px;
+}
+.leak {
+  font-size: 26px;
+}
+.verdict {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  font-size: 20px;
+  font-weight: 600;
+}
+.buttons,
+.hand {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: start;
+}
+.hand > :deep(.v-input) {
+  flex: 1 1 180px;
+}
+summary {
+  cursor: pointer;
+  min-height: 32px;
+}
+@media (max-width: 700px) {
+  .rig {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

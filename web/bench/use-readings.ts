@@ -1,0 +1,45 @@
+import { readingMessage, type ReadingMessage } from '@dusk-wren/contract';
+import type { InstrumentKind } from '@dusk-wren/core/job';
+import { computed, onBeforeUnmount, ref } from 'vue';
+import { useJob } from '../stores/job';
+
+/** Listens to an instrument of a kind for a step: the one in calibration unless another is picked. */
+export function useReadings(
+  kind: InstrumentKind,
+  step: () => string,
+  onReading: (reading: ReadingMessage) => void,
+) {
+  const job = useJob();
+  const picked = ref<string>();
+  const running = ref(false);
+  const choices = computed(() => job.instruments.filter((each) => each.kind === kind));
+  const instrument = computed(
+    () => choices.value.find(({ id }) => id === picked.value) ?? job.instrumentOf(kind),
+  );
+  let source: EventSource | undefined;
+
+  function stop(): void {
+    source?.close();
+    source = undefined;
+    running.value = false;
+  }
+
+  function start(): void {
+    stop();
+    if (!instrument.value || !job.id) return;
+    running.value = true;
+    source = new EventSource(
+      `/api/instruments/${instrument.value.id}/readings?job=${job.id}&step=${encodeURIComponent(step())}`,
+    );
+    source.onmessage = (event) => {
+      const data: unknown = JSON.parse(String(event.data));
+      const reading = readingMessage.safeParse(data);
+      if (reading.success) onReading(reading.data);
+      else stop();
+    };
+    source.onerror = stop;
+  }
+
+  onBeforeUnmount(stop);
+  return { choices, instrument, picked, running, start, stop };
+}

@@ -1,0 +1,282 @@
+<script setup lang="ts">
+import type { StandingCall } from '@dusk-wren/core/job';
+import { partsOf, type PartRole, type Valve } from '@dusk-wren/core/valve';
+import { computed } from 'vue';
+import { globeSection } from './globe-section';
+
+/** The valve in section, numbered to its parts list, hatched by call; a part can be picked by mouse, touch or key. */
+const props = defineProps<{
+  valve: Valve;
+  calls: ReadonlyMap<PartRole, StandingCall>;
+  inHand: readonly PartRole[];
+  picked?: PartRole | undefined;
+}>();
+defineEmits<{ pick: [part: PartRole] }>();
+
+const section = computed(() => globeSection(props.valve));
+const parts = computed(() => partsOf(props.valve));
+const verdict = (role: PartRole) => props.calls.get(role)?.verdict ?? 'not-yet';
+
+/** Balloons in two columns, in the order their leaders come off, so that no two cross. */
+const balloons = computed(() =>
+  (['left', 'right'] as const).flatMap((side) => {
+    const here = section.value.balloons
+      .filter((balloon) => balloon.side === side)
+      .sort((a, b) => a.at[1] - b.at[1]);
+    const pitch = Math.min(76, 480 / Math.max(1, here.length - 1));
+    let last = -Infinity;
+    return here.map((balloon) => {
+      const y = Math.max(last + Math.min(pitch, 46), balloon.at[1] - 6, 28);
+      last = y;
+      const part = parts.value.find(({ role }) => role === balloon.role);
+      return {
+        ...balloon,
+        x: side === 'left' ? -26 : 486,
+        y,
+        number: part?.number ?? 0,
+        name: part?.name ?? balloon.role,
+      };
+    });
+  }),
+);
+const fill = (role: PartRole, kind: string) =>
+  kind === 'outline' || kind === 'none'
+    ? 'none'
+    : kind === 'solid'
+      ? undefined
+      : `url(#${kind}-${verdict(role)})`;
+const HATCHES = ['not-yet', 'fit', 'rework', 'renew', 'ask', 'condemn'];
+</script>
+
+<template>
+  <svg
+    class="section"
+    :viewBox="`-48 0 ${section.width + 96} ${section.height}`"
+    role="group"
+    aria-label="Section of the valve"
+  >
+    <defs>
+      <template v-for="name in HATCHES" :key="name">
+        <pattern
+          :id="`hatch-${name}`"
+          width="8"
+          height="8"
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(45)"
+        >
+          <path d="M0 0V8" :class="name" class="hatch" />
+        </pattern>
+        <pattern
+          :id="`hatch-back-${name}`"
+          width="8"
+          height="8"
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(-45)"
+        >
+          <path d="M0 0V8" :class="name" class="hatch" />
+        </pattern>
+        <pattern
+          :id="`cross-${name}`"
+          width="6"
+          height="6"
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(45)"
+        >
+          <path d="M0 0V6M0 0H6" :class="name" class="hatch" />
+        </pattern>
+      </template>
+    </defs>
+    <path :d="section.flow" class="flow" />
+    <g
+      v-for="(shape, i) in section.shapes"
+      :key="i"
+      class="part"
+      :class="[
+        verdict(shape.role),
+        shape.fill,
+        { lit: inHand.includes(shape.role), picked: picked === shape.role },
+      ]"
+      @click="$emit('pick', shape.role)"
+    >
+      <path :d="shape.d" class="ground" />
+      <path :d="shape.d" :fill="fill(shape.role, shape.fill)" class="cut" />
+    </g>
+    <path :d="section.threads" class="thread" />
+    <path :d="section.centreLines" class="centre" />
+    <g
+      v-for="balloon in balloons"
+      :key="balloon.role"
+      class="balloon"
+      :class="[
+        verdict(balloon.role),
+        { lit: inHand.includes(balloon.role), picked: picked === balloon.role },
+      ]"
+      role="button"
+      tabindex="0"
+      :aria-label="`${balloon.number}, ${balloon.name}: ${verdict(balloon.role).replace('-', ' ')}`"
+      :aria-pressed="picked === balloon.role"
+      @click="$emit('pick', balloon.role)"
+      @keydown.enter.space.prevent="$emit('pick', balloon.role)"
+    >
+      <path :d="`M${balloon.x} ${balloon.y}L${balloon.at[0]} ${balloon.at[1]}`" class="leader" />
+      <circle :cx="balloon.at[0]" :cy="balloon.at[1]" r="2.6" class="dot" />
+      <circle :cx="balloon.x" :cy="balloon.y" r="22" class="touch" />
+      <circle :cx="balloon.x" :cy="balloon.y" r="14" class="disc" />
+      <text :x="balloon.x" :y="balloon.y + 5">{{ balloon.number }}</text>
+    </g>
+  </svg>
+</template>
+
+<style scoped>
+.section {
+  width: 100%;
+  height: 100%;
+  min-height: 0;
+}
+.part {
+  color: var(--ink);
+  cursor: pointer;
+}
+.ground {
+  fill: var(--card);
+}
+.cut {
+  stroke: var(--ink);
+  stroke-width: 1.4;
+  stroke-linejoin: round;
+}
+.solid .cut {
+  fill: color-mix(in srgb, var(--muted) 70%, var(--card));
+}
+.hatch {
+  stroke: var(--muted);
+  stroke-width: 1;
+  transition: stroke 0.2s;
+}
+.hatch.fit {
+  stroke: var(--fit);
+  stroke-width: 1.3;
+}
+.hatch.rework {
+  stroke: var(--rework);
+  stroke-width: 2;
+}
+.hatch.renew {
+  stroke: var(--renew);
+  stroke-width: 2.2;
+}
+.hatch.ask {
+  stroke: var(--ask);
+  stroke-width: 2;
+}
+.hatch.condemn {
+  stroke: var(--condemn);
+  stroke-width: 2.6;
+}
+.part.rework .cut {
+  stroke: var(--rework);
+  stroke-width: 2;
+}
+.part.renew .cut {
+  stroke: var(--renew);
+  stroke-width: 2;
+}
+.part.ask .cut {
+  stroke: var(--ask);
+  stroke-width: 2;
+}
+.part.condemn .cut {
+  stroke: var(--condemn);
+  stroke-width: 2.4;
+}
+.part.solid.renew .cut {
+  fill: var(--renew);
+}
+.part.picked .cut {
+  stroke: var(--blue);
+  stroke-width: 2.4;
+}
+.part.lit .cut {
+  stroke: var(--lamp);
+  stroke-width: 2.2;
+}
+.thread,
+.flow {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 0.9;
+  pointer-events: none;
+}
+.flow {
+  stroke: var(--blue);
+  stroke-width: 2.4;
+}
+.centre {
+  stroke: var(--muted);
+  stroke-width: 1;
+  stroke-dasharray: 14 4 2 4;
+  pointer-events: none;
+}
+.balloon {
+  cursor: pointer;
+}
+.leader {
+  stroke: var(--muted);
+  stroke-width: 1.1;
+  fill: none;
+}
+.dot {
+  fill: var(--muted);
+}
+.touch {
+  fill: transparent;
+}
+.disc {
+  fill: var(--ground);
+  stroke: var(--muted);
+  stroke-width: 1.5;
+}
+text {
+  font-family: var(--label);
+  font-weight: 600;
+  font-size: 15px;
+  text-anchor: middle;
+  fill: var(--ink);
+  pointer-events: none;
+}
+.balloon.fit .disc {
+  stroke: var(--fit);
+  stroke-width: 2;
+}
+.balloon.rework .disc {
+  stroke: var(--rework);
+  stroke-width: 2.4;
+}
+.balloon.renew .disc {
+  stroke: var(--renew);
+  stroke-width: 2.4;
+  stroke-dasharray: 4 3;
+}
+.balloon.ask .disc {
+  stroke: var(--ask);
+  stroke-width: 2.4;
+}
+.balloon.condemn .disc {
+  stroke: var(--condemn);
+  stroke-width: 3;
+}
+.balloon.picked .disc {
+  stroke: var(--blue);
+  stroke-width: 3;
+}
+.balloon.lit .disc {
+  fill: var(--lamp);
+  stroke: var(--lamp);
+}
+.balloon.lit text {
+  fill: var(--on-lamp);
+}
+.balloon.lit .leader {
+  stroke: var(--lamp);
+}
+</style>

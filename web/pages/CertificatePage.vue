@@ -1,0 +1,241 @@
+<script setup lang="ts">
+import { certificate } from '@dusk-wren/core/certificate';
+import { jobId } from '@dusk-wren/core/job';
+import { computed, onBeforeUnmount, watch } from 'vue';
+import { sayDay, sayTime } from '../app/dates';
+import ContactRing from '../parts/ContactRing.vue';
+import NamePlate from '../parts/NamePlate.vue';
+import { useJob } from '../stores/job';
+import { usePreferences } from '../stores/preferences';
+
+/** What the paper will say, as the job stands. */
+const props = defineProps<{ id: string }>();
+const job = useJob();
+const preferences = usePreferences();
+const { show } = preferences;
+watch(
+  () => props.id,
+  (id) => {
+    const read = jobId.safeParse(id);
+    if (read.success) void job.open(read.data);
+    else job.failed = 'There is no such job.';
+  },
+  { immediate: true },
+);
+onBeforeUnmount(job.close);
+const paper = computed(() => job.state && certificate(job.state, job.entries, preferences.units));
+const RING = (verdict: string) =>
+  (['fit', 'rework', 'renew', 'ask', 'condemn'] as const).find((each) => each === verdict) ?? 'not yet';
+</script>
+
+<template>
+  <p v-if="job.failed" class="page problem" role="alert">
+    {{ job.failed }} <router-link to="/">Back to the floor</router-link>
+  </p>
+  <div v-else-if="paper && job.planned" class="page certificate">
+    <NamePlate :valve="job.planned.valve" />
+    <header>
+      <div>
+        <h1>{{ paper.title }}</h1>
+        <p v-if="paper.signed" class="label fit">
+          <ContactRing verdict="fit" /> Signed by {{ paper.signed.by.name }}, {{ sayDay(paper.signed.at) }}
+          {{ sayTime(paper.signed.at) }}. Next due {{ sayDay(paper.signed.nextDue) }}.
+        </p>
+        <p v-else class="label ask"><ContactRing verdict="ask" /> Draft: not signed yet.</p>
+        <p v-if="paper.simulated" class="label muted">Some readings come from simulated instruments.</p>
+      </div>
+      <nav class="label no-print">
+        <router-link :to="`/jobs/${id}`">Back to the bench</router-link>
+        <a
+          class="pdf"
+          :href="`/api/jobs/${id}/certificate.pdf?units=${preferences.units}`"
+          target="_blank"
+          rel="noopener"
+          >Open the PDF</a
+        >
+      </nav>
+    </header>
+    <div class="found">
+      <section>
+        <h2>As found</h2>
+        <ul>
+          <li v-for="(line, i) in paper.asFound" :key="i">{{ line }}</li>
+        </ul>
+        <p v-if="paper.asFound.length === 0" class="muted">Nothing is found yet.</p>
+      </section>
+      <section>
+        <h2>As left</h2>
+        <ul>
+          <li v-for="(line, i) in paper.asLeft" :key="i">{{ line }}</li>
+        </ul>
+      </section>
+    </div>
+    <section>
+      <h2>Calls</h2>
+      <div class="scroll" tabindex="0" role="region" aria-label="Calls">
+        <table>
+          <thead>
+            <tr>
+              <th>Part</th>
+              <th>Call</th>
+              <th>Reason</th>
+              <th>Whose rule</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="call in paper.calls" :key="call.part">
+              <td>{{ call.part }}</td>
+              <td :class="call.verdict" class="label nowrap">
+                <ContactRing :verdict="RING(call.verdict)" /> {{ call.verdict
+                }}<template v-if="call.method">: {{ call.method }}</template>
+              </td>
+              <td>
+                {{ call.reason }}<template v-if="call.overruled">; {{ call.overruled }}</template>
+              </td>
+              <td class="muted">{{ call.source }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+    </section>
+    <section v-for="table in paper.torques" :key="table.title + table.rows.length">
+      <h2>{{ table.title }}: {{ show(table.target) }}</h2>
+      <div class="scroll" tabindex="0" role="region" :aria-label="table.title">
+        <table class="numbers">
+          <thead>
+            <tr>
+              <th>Bolt</th>
+              <th v-for="(percent, i) in table.percents" :key="i">
+                {{ i === table.percents.length - 1 ? 'circular' : `${percent} %` }}
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="row in table.rows" :key="row.bolt">
+              <td class="number">{{ row.bolt }}</td>
+              <td v-for="(torque, i) in row.passes" :key="i" class="number">
+                {{ torque ? show(torque) : '·' }}
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+      <p class="muted">{{ [table.source, ...table.putRight].join('. ') }}</p>
+    </section>
+    <section v-if="paper.packing">
+      <h2>Packing</h2>
+      <p>
+        {{ paper.packing.rings }} rings, section {{ show(paper.packing.section) }}, cut
+        {{ show(paper.packing.length) }}; joints at {{ paper.packing.joints }}.
+      </p>
+    </section>
+    <section v-if="paper.tests.length > 0">
+      <h2>Tests</h2>
+      <div class="scroll" tabindex="0" role="region" aria-label="Tests">
+        <table>
+          <thead>
+            <tr>
+              <th>Test</th>
+              <th>At</th>
+              <th>Held</th>
+              <th>Leak</th>
+              <th>Allowed</th>
+              <th>Result</th>
+              <th>Source</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="(test, i) in paper.tests" :key="i">
+              <td>{{ test.title }}</td>
+              <td class="number">{{ show(test.pressure) }}</td>
+              <td class="number">{{ show(test.hold) }}</td>
+              <td class="number">{{ test.leak }}</td>
+              <td class="number">{{ test.allowed }}</td>
+              <td :class="test.passed ? 'fit' : 'rework'" class="label nowrap">
+                <ContactRing :verdict="test.passed ? 'fit' : 'rework'" /> {{ test.passed ? 'passed' : 'over'
+                }}{{ test.simulated ? ', simulated' : '' }}
+              </td>
+              <td class="muted">{{ test.source }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+    </section>
+    <div class="found">
+      <section>
+        <h2>Instruments</h2>
+        <ul>
+          <li v-for="each in paper.instruments" :key="each.id">
+            {{ each.name }}, {{ each.kind }}{{ each.simulated ? ', simulated' : '' }}: calibration due
+            {{ sayDay(each.calibrationDue) }}{{ each.inCalibration ? '' : ', overdue: did not count' }}
+          </li>
+        </ul>
+      </section>
+      <section>
+        <h2>People and holds</h2>
+        <ul>
+          <li v-for="each in paper.people" :key="each.name">
+            {{ each.name }}, {{ each.role }}: {{ each.did }}
+          </li>
+          <li v-for="hold in paper.holds" :key="hold.title">
+            {{ hold.title }}: {{ hold.by ? `released by ${hold.by}` : 'not released' }}
+          </li>
+        </ul>
+      </section>
+    </div>
+    <section v-if="paper.corrections.length > 0">
+      <h2>Corrections to the log</h2>
+      <ul>
+        <li v-for="line in paper.corrections" :key="line">{{ line }}</li>
+      </ul>
+    </section>
+  </div>
+  <p v-else class="page muted">Opening the job…</p>
+</template>
+
+<style scoped>
+.certificate {
+  display: grid;
+  gap: 16px;
+}
+header {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  gap: 12px;
+}
+nav {
+  display: flex;
+  gap: 18px;
+  align-items: center;
+}
+.pdf {
+  display: inline-flex;
+  align-items: center;
+  min-height: var(--touch);
+  padding: 0 18px;
+  font-weight: 600;
+  font-size: 17px;
+  text-decoration: none;
+  color: var(--on-lamp);
+  background: var(--lamp);
+  border-radius: var(--radius);
+}
+.found {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(280px, 1fr));
+  gap: 16px 28px;
+}
+li {
+  padding: 2px 0;
+}
+.scroll {
+  overflow-x: auto;
+}
+.numbers {
+  width: auto;
+}
+.nowrap {
+  white-space: nowrap;
+}
+</style>

@@ -1,0 +1,214 @@
+<script setup lang="ts">
+import { instrumentsView, jobListView, type JobLine } from '@dusk-wren/contract';
+import { useQuery } from '@pinia/colada';
+import { refDebounced } from '@vueuse/core';
+import { computed, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { call } from '../api/client';
+import { isoDay, sayDay } from '../app/dates';
+import { useKeys } from '../keys/keys';
+import BenchButton from '../parts/BenchButton.vue';
+import FloorRow from './FloorRow.vue';
+import { useSession } from '../stores/session';
+
+/** All jobs as travel scales: where each stands, what stops it, who is on it, when it is due. */
+const session = useSession();
+const router = useRouter();
+const typed = ref('');
+const sought = refDebounced(typed, 200);
+const state = ref<'open' | 'released' | 'all'>('open');
+const mine = ref(false);
+const cursors = ref<string[]>([]);
+const search = ref<{ focus: () => void }>();
+
+const query = computed(() => {
+  const parts = new URLSearchParams({ state: state.value });
+  if (sought.value.trim()) parts.set('q', sought.value.trim());
+  if (mine.value && session.person) parts.set('person', session.person.id);
+  const cursor = cursors.value.at(-1);
+  if (cursor) parts.set('cursor', cursor);
+  return parts.toString();
+});
+const { data, error } = useQuery({
+  key: () => ['jobs', query.value],
+  query: () => call(`/jobs?${query.value}`, jobListView),
+  staleTime: 2000,
+});
+const { data: shop } = useQuery({
+  key: () => ['instruments'],
+  query: () => call('/instruments', instrumentsView),
+});
+
+const jobs = computed<JobLine[]>(() => data.value?.jobs ?? []);
+const today = isoDay(new Date());
+const blocked = computed(() => jobs.value.filter(({ summary }) => summary.blocked));
+const late = computed(() => jobs.value.filter((job) => isLate(job)));
+const isLate = ({ due, readyBy, summary }: JobLine) =>
+  summary.state === 'open' && due !== null && (due < today || (readyBy !== null && readyBy > due));
+const orders = computed(() => jobs.value.filter(({ summary }) => summary.blocked?.kind === 'part'));
+const holds = computed(() =>
+  jobs.value.filter(({ summary }) => summary.blocked?.kind === 'hold' || summary.blocked?.kind === 'ask'),
+);
+const tests = computed(() => jobs.value.filter(({ summary }) => summary.stage === 'test'));
+const lapsed = computed(() => (shop.value?.instruments ?? []).filter(({ inCalibration }) => !inCalibration));
+const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
+
+function filter(change: () => void): void {
+  change();
+  cursors.value = [];
+}
+const receive = () => void router.push('/jobs/new');
+useKeys([
+  { key: 'n', label: 'Receive a valve', run: receive },
+  { key: '/', label: 'Find', run: () => search.value?.focus() },
+]);
+</script>
+
+<template>
+  <div class="page floor">
+    <header>
+      <h1>The floor</h1>
+      <p class="label muted">
+        {{ count(jobs.length, 'job', 'jobs') }} · {{ blocked.length }} blocked · {{ late.length }} late
+      </p>
+      <v-text-field
+        ref="search"
+        class="find"
+        :model-value="typed"
+        label="Find a tag or serial"
+        autocomplete="off"
+        @update:model-value="(text: string) => filter(() => (typed = text))"
+      />
+      <BenchButton lamp hint="n" @press="receive">Receive a valve</BenchButton>
+    </header>
+    <div class="filters label" role="group" aria-label="Which jobs">
+      <button
+        v-for="[value, name] in [
+          ['open', 'On benches'],
+          ['released', 'Released'],
+          ['all', 'All'],
+        ] as const"
+        :key="value"
+        type="button"
+        :aria-pressed="state === value"
+        @click="filter(() => (state = value))"
+      >
+        {{ name }}
+      </button>
+      <button type="button" :aria-pressed="mine" @click="filter(() => (mine = !mine))">With me</button>
+    </div>
+    <p v-if="error" class="problem" role="alert">{{ error.message }}</p>
+    <ul v-if="jobs.length > 0" class="rows">
+      <li v-for="job in jobs" :key="job.id"><FloorRow :job="job" :late="isLate(job)" /></li>
+    </ul>
+    <p v-else-if="data" class="empty row-flat">
+      {{
+        typed
+          ? `No job's tag or serial begins with “${typed}”.`
+          : mine
+            ? 'Nothing is with you here. Take a job from the floor, or receive a valve.'
+            : 'No job here yet. Receive a valve to begin.'
+      }}
+    </p>
+    <div v-if="data?.next || cursors.length > 0" class="more">
+      <BenchButton v-if="cursors.length > 0" @press="cursors = cursors.slice(0, -1)">Earlier</BenchButton>
+      <BenchButton v-if="data?.next" @press="cursors = [...cursors, data.next ?? '']">Later</BenchButton>
+    </div>
+    <section v-if="state === 'open' && jobs.length > 0" class="notes" aria-label="What needs somebody">
+      <div class="row-flat">
+        <h3>Parts on the way</h3>
+        <p v-for="job in orders" :key="job.id">
+          {{ job.summary.blocked?.text.replace('Waits: ', '') }} for {{ job.tag
+          }}<template v-if="job.summary.blocked?.expected"
+            >, {{ sayDay(job.summary.blocked.expected) }}</template
+          >
+        </p>
+        <p v-if="orders.length === 0" class="muted">Nothing is waited for.</p>
+      </div>
+      <div class="row-flat">
+        <h3>Holds and asks</h3>
+        <p v-for="job in holds" :key="job.id">
+          {{ job.tag }}: {{ job.summary.blocked?.text.replace('Hold: ', '') }}
+        </p>
+        <p v-if="holds.length === 0" class="muted">No hold is waiting.</p>
+      </div>
+      <div class="row-flat">
+        <h3>At the rig</h3>
+        <p v-for="job in tests" :key="job.id">{{ job.tag }}: {{ job.summary.inHand.toLowerCase() }}</p>
+        <p v-if="tests.length === 0" class="muted">The rig is free.</p>
+      </div>
+      <div class="row-flat">
+        <h3>Instruments</h3>
+        <p v-for="each in lapsed" :key="each.id">
+          {{ each.name }} out of calibration since {{ sayDay(each.calibrationDue) }}: its readings do not
+          count
+        </p>
+        <p v-if="lapsed.length === 0" class="muted">All in calibration.</p>
+      </div>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+header {
+  display: grid;
+  grid-template-columns: auto 1fr minmax(200px, 290px) auto;
+  gap: 6px 18px;
+  align-items: center;
+  margin-bottom: 8px;
+}
+.filters {
+  display: flex;
+  gap: 4px 18px;
+  margin-bottom: 10px;
+}
+.filters button {
+  min-height: 36px;
+  font: inherit;
+  color: var(--muted);
+  background: none;
+  border: 0;
+  border-bottom: 3px solid transparent;
+  cursor: pointer;
+}
+.filters button[aria-pressed='true'] {
+  color: var(--ink);
+  font-weight: 600;
+  border-color: var(--lamp);
+}
+.rows {
+  display: grid;
+  gap: 6px;
+}
+.empty {
+  padding: 24px;
+}
+.more {
+  display: flex;
+  gap: 10px;
+  margin-top: 10px;
+}
+.notes {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(230px, 1fr));
+  gap: 10px;
+  margin-top: 14px;
+}
+.notes > div {
+  padding: 9px 14px 12px;
+  font-family: var(--label);
+}
+@media (max-width: 860px) {
+  header {
+    grid-template-columns: 1fr auto;
+  }
+  header p {
+    grid-column: 1 / -1;
+    grid-row: 2;
+  }
+  .find {
+    grid-column: 1 / -1;
+    grid-row: 3;
+  }
+}
+</style>

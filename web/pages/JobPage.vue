@@ -1,0 +1,193 @@
+<script setup lang="ts">
+import { jobId, type Stage } from '@dusk-wren/core/job';
+import type { PartRole } from '@dusk-wren/core/valve';
+import { computed, onBeforeUnmount, ref, watch } from 'vue';
+import { sayDay, sayMinutes } from '../app/dates';
+import HistoryPanel from '../bench/HistoryPanel.vue';
+import JobTools from '../bench/JobTools.vue';
+import PartsPanel from '../bench/PartsPanel.vue';
+import PlanColumn from '../bench/PlanColumn.vue';
+import SyncSign from '../bench/SyncSign.vue';
+import SectionDrawing from '../drawings/SectionDrawing.vue';
+import { useKeys } from '../keys/keys';
+import ContactRing from '../parts/ContactRing.vue';
+import NamePlate from '../parts/NamePlate.vue';
+import TravelScale from '../parts/TravelScale.vue';
+import { useJob } from '../stores/job';
+
+/** The bench: nameplate and travel above, the valve in section on the left, the step in hand on the right. */
+const props = defineProps<{ id: string }>();
+const job = useJob();
+const picked = ref<PartRole>();
+const view = ref<'section' | 'parts' | 'log'>('section');
+watch(
+  () => props.id,
+  (id) => {
+    const read = jobId.safeParse(id);
+    if (read.success) void job.open(read.data);
+    else job.failed = 'There is no such job.';
+  },
+  { immediate: true },
+);
+onBeforeUnmount(job.close);
+
+const opening = computed(() => job.state?.records['job-opened'][0]?.body);
+const left = computed(() => {
+  const { summary } = job;
+  if (!summary || summary.state !== 'open') return summary?.state;
+  return `${sayMinutes(summary.remainingMinutes)} left, ready ${job.ready ? sayDay(job.ready) : '?'}`;
+});
+const tally = computed(() => {
+  const calls = [...(job.planned?.calls.values() ?? [])];
+  return (['fit', 'rework', 'renew', 'ask', 'condemn'] as const)
+    .map((verdict) => ({ verdict, count: calls.filter((call) => call.verdict === verdict).length }))
+    .filter(({ verdict, count }) => count > 0 || verdict !== 'condemn');
+});
+function pick(part: PartRole): void {
+  picked.value = part;
+  view.value = 'parts';
+}
+function toStage(stage: Stage): void {
+  const first = job.planned?.steps.find((step) => step.stage === stage);
+  if (first) document.getElementById(`step-${first.id}`)?.scrollIntoView({ block: 'center' });
+}
+useKeys([
+  { key: 's', label: 'Section', run: () => (view.value = 'section') },
+  { key: 'p', label: 'Parts and calls', run: () => (view.value = 'parts') },
+  { key: 'h', label: 'History', run: () => (view.value = 'log') },
+]);
+</script>
+
+<template>
+  <p v-if="job.failed" class="page problem" role="alert">
+    {{ job.failed }} <router-link to="/">Back to the floor</router-link>
+  </p>
+  <div v-else-if="job.planned && job.summary" class="job">
+    <div class="top">
+      <NamePlate :valve="job.planned.valve" :due="opening?.due && sayDay(opening.due)" :left="left" />
+      <TravelScale
+        :travel="job.summary.travel"
+        :holds="job.summary.holds"
+        :stage="job.summary.stage"
+        labelled
+        @stage="toStage"
+      />
+      <SyncSign />
+    </div>
+    <h1 class="visually-hidden">Job {{ job.planned.valve.tag }}</h1>
+    <section class="left row-flat" aria-label="The valve">
+      <div class="tabs label" role="group" aria-label="Show">
+        <button
+          v-for="[name, label] in [
+            ['section', 'Section'],
+            ['parts', 'Parts and calls'],
+            ['log', 'History'],
+          ] as const"
+          :key="name"
+          type="button"
+          :aria-pressed="view === name"
+          @click="view = name"
+        >
+          {{ label }}
+        </button>
+        <JobTools />
+      </div>
+      <template v-if="view === 'section'">
+        <p class="label muted key">Number is the tray position. Lamp is in hand.</p>
+        <SectionDrawing
+          :valve="job.planned.valve"
+          :calls="job.planned.calls"
+          :in-hand="job.inHand?.parts ?? []"
+          :picked="picked"
+          @pick="pick"
+        />
+        <ul class="tally label">
+          <li v-for="each in tally" :key="each.verdict" :class="each.verdict">
+            <ContactRing :verdict="each.verdict" /> <span>{{ each.verdict }} {{ each.count }}</span>
+          </li>
+        </ul>
+      </template>
+      <PartsPanel v-else-if="view === 'parts'" :picked="picked" @pick="picked = $event" />
+      <HistoryPanel v-else />
+    </section>
+    <PlanColumn class="right" />
+  </div>
+  <p v-else class="page muted">Opening the job…</p>
+</template>
+
+<style scoped>
+.job {
+  display: grid;
+  grid-template-columns: minmax(340px, 41%) minmax(0, 1fr);
+  grid-template-rows: auto minmax(0, 1fr);
+  gap: 10px 12px;
+  padding: 12px 16px 12px;
+  height: 100vh;
+  box-sizing: border-box;
+}
+.top {
+  grid-column: 1 / -1;
+  display: grid;
+  gap: 5px;
+}
+.left {
+  display: grid;
+  grid-template-rows: auto auto minmax(0, 1fr) auto;
+  padding: 6px 14px 8px;
+  min-height: 0;
+  overflow: auto;
+}
+.tabs {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+}
+.tabs > button {
+  min-height: 36px;
+  font: inherit;
+  font-weight: 600;
+  color: var(--muted);
+  background: none;
+  border: 0;
+  border-bottom: 3px solid transparent;
+  cursor: pointer;
+}
+.tabs > button[aria-pressed='true'] {
+  color: var(--ink);
+  border-color: var(--lamp);
+}
+.tally {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+}
+.tally span {
+  color: var(--ink);
+}
+.right {
+  min-height: 0;
+  overflow: auto;
+}
+@media (max-width: 860px) {
+  .job {
+    display: flex;
+    flex-direction: column;
+    height: auto;
+    padding: 8px;
+  }
+  .top {
+    position: sticky;
+    top: 0;
+    z-index: 4;
+    background: var(--ground);
+    padding: 4px 0;
+  }
+  .right {
+    order: 1;
+    overflow: visible;
+  }
+  .left {
+    order: 2;
+  }
+}
+</style>

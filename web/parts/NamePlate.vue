@@ -1,0 +1,174 @@
+<script setup lang="ts">
+import { mdiAlert } from '@mdi/js';
+import { formatSize, GROUP_NAMES } from '@dusk-wren/core/standards';
+import { CONSTRUCTIONS, HAZARDS, type Valve } from '@dusk-wren/core/valve';
+import { computed } from 'vue';
+import { usePreferences } from '../stores/preferences';
+
+/** The valve's nameplate, drawn as one: it never scrolls away. Unknown is said, not left blank. */
+const props = defineProps<{ valve: Valve; due?: string | undefined; left?: string | undefined }>();
+const { show } = usePreferences();
+
+const size = computed(() =>
+  [
+    props.valve.nps === undefined ? 'size?' : formatSize({ nps: props.valve.nps }),
+    props.valve.pressureClass ?? 'class?',
+  ].join(' · '),
+);
+const medium = computed(() => {
+  const { medium: through } = props.valve;
+  return through
+    ? [through.name, through.pressure && show(through.pressure)].filter(Boolean).join(' ')
+    : 'not known: ask';
+});
+const hazards = computed(() => {
+  const { medium: through } = props.valve;
+  if (!through) return ['treat as hazardous'];
+  const words = through.hazards.map((hazard) => HAZARDS[hazard].label);
+  return words.length > 0 && through.temperature ? [show(through.temperature), ...words] : words;
+});
+</script>
+
+<template>
+  <header class="plate label" aria-label="Nameplate">
+    <i v-for="n in 4" :key="n" class="rivet" :class="`r${n}`" aria-hidden="true" />
+    <div class="cell">
+      <span class="tiny">Tag</span><b class="big">{{ valve.tag || 'tag?' }}</b
+      ><span>{{ valve.serial ? `Serial ${valve.serial}` : 'serial not known' }}</span>
+    </div>
+    <div class="cell">
+      <span class="tiny">Construction</span><b class="big">{{ CONSTRUCTIONS[valve.construction].name }}</b
+      ><span>{{ CONSTRUCTIONS[valve.construction].about }}</span>
+    </div>
+    <div class="cell">
+      <span class="tiny">Size and class</span><b class="big">{{ size }}</b
+      ><span>{{ valve.group ? GROUP_NAMES[valve.group] : 'body not known' }}</span>
+    </div>
+    <div class="cell">
+      <span class="tiny">Medium</span><b class="big">{{ medium }}</b>
+      <span v-if="hazards.length > 0" class="hazard"
+        ><svg viewBox="0 0 24 24" width="15" height="15" aria-hidden="true">
+          <path :d="mdiAlert" fill="currentColor" /></svg
+        >{{ hazards.join(', ') }}</span
+      >
+    </div>
+    <div class="cell">
+      <span class="tiny">Moved by</span><b class="big">Handwheel</b><span>stays where it is left</span>
+    </div>
+    <div class="cell">
+      <span class="tiny">For</span><b class="big">{{ valve.customer || 'customer?' }}</b>
+      <span>{{ [valve.location, due && `due ${due}`, left].filter(Boolean).join(', ') }}</span>
+    </div>
+  </header>
+</template>
+
+<style scoped>
+.plate {
+  position: relative;
+  display: grid;
+  grid-template-columns: auto auto auto auto auto minmax(0, 1fr);
+  color: var(--engraved);
+  background: linear-gradient(var(--plate-high), var(--plate-low));
+  border-radius: 7px;
+  padding: 9px 28px;
+  box-shadow: 0 2px 6px rgb(0 0 0 / 35%);
+  font-size: 15px;
+}
+.cell {
+  display: flex;
+  flex-direction: column;
+  gap: 1px;
+  padding: 1px 12px;
+  min-width: 0;
+  border-left: 1px solid #8f8a9b;
+  line-height: 1.25;
+}
+.cell:first-of-type {
+  border-left: 0;
+  padding-left: 4px;
+}
+.tiny {
+  font-size: 14px;
+  color: var(--engraved-label);
+}
+.big {
+  font-size: 20px;
+  font-weight: 700;
+  line-height: 1.15;
+}
+.cell > * {
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.hazard {
+  display: inline-flex;
+  align-items: center;
+  gap: 5px;
+  align-self: flex-start;
+  max-width: 100%;
+  padding: 1px 8px;
+  font-weight: 600;
+  color: var(--hazard-ink);
+  background: var(--hazard);
+  border-radius: 3px;
+}
+.rivet {
+  position: absolute;
+  width: 9px;
+  height: 9px;
+  border-radius: 50%;
+  background: radial-gradient(circle at 35% 30%, #f5f4f8, #827d8e);
+}
+.r1,
+.r2 {
+  top: 8px;
+}
+.r3,
+.r4 {
+  bottom: 8px;
+}
+.r1,
+.r3 {
+  left: 9px;
+}
+.r2,
+.r4 {
+  right: 9px;
+}
+@media (max-width: 1240px) {
+  .big {
+    font-size: 17px;
+  }
+  .cell {
+    padding: 1px 9px;
+  }
+}
+@media (max-width: 1000px) {
+  .plate {
+    grid-template-columns: repeat(3, minmax(0, 1fr));
+    row-gap: 6px;
+    padding: 8px 22px;
+  }
+  .cell:nth-of-type(3n + 1) {
+    border-left: 0;
+  }
+}
+@media (max-width: 700px) {
+  .plate {
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+    padding: 6px 20px;
+  }
+  .cell {
+    border-left: 0;
+    padding: 0 4px;
+  }
+  .cell:nth-of-type(2),
+  .cell:nth-of-type(5),
+  .tiny {
+    display: none;
+  }
+  .big {
+    font-size: 16px;
+  }
+}
+</style>

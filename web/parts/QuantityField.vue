@@ -1,0 +1,43 @@
+<script setup lang="ts">
+import { wordProblem } from '@dusk-wren/contract/wording';
+import { parseQuantity, type Dimension, type Quantity } from '@dusk-wren/core/quantity';
+import { computed, ref, watch } from 'vue';
+
+/** A quantity typed as it is spoken. What was typed stays; what was not understood is said below. */
+const props = defineProps<{
+  label: string;
+  dimension: Dimension;
+  example?: string | undefined;
+  modelValue?: Quantity | undefined;
+  optional?: boolean;
+  autofocus?: boolean;
+}>();
+const emit = defineEmits<{ 'update:modelValue': [value: Quantity | undefined]; enter: [] }>();
+
+const text = ref(props.modelValue?.entered ?? '');
+const parsed = computed(() => parseQuantity(text.value, props.dimension));
+const problem = computed(() => {
+  if (text.value.trim() === '' || parsed.value.ok) return '';
+  return wordProblem(parsed.value.problem);
+});
+watch(parsed, (result) => emit('update:modelValue', result.ok ? result.value : undefined));
+watch(
+  () => props.modelValue,
+  (value) => {
+    if (value?.entered !== undefined && value.entered !== text.value) text.value = value.entered;
+    if (value === undefined && parsed.value.ok) text.value = '';
+  },
+);
+</script>
+
+<template>
+  <v-text-field
+    v-model="text"
+    :label="optional ? `${label} (may be left out)` : label"
+    :placeholder="example ? `such as ${example}` : ''"
+    :error-messages="problem"
+    :autofocus="autofocus"
+    autocomplete="off"
+    @keydown.enter="$emit('enter')"
+  />
+</template>

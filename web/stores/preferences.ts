@@ -1,0 +1,28 @@
+import { format, formatParts, type Quantity, type UnitSystem } from '@dusk-wren/core/quantity';
+import { useLocalStorage } from '@vueuse/core';
+import { defineStore } from 'pinia';
+import { computed } from 'vue';
+import { useSession } from './session';
+
+type Look = 'dusk' | 'daylight';
+type Kept = Record<string, { units: UnitSystem; look: Look }>;
+const USUAL = { units: 'US' as UnitSystem, look: 'dusk' as Look };
+
+/** Units and theme, per person on this screen. */
+export const usePreferences = defineStore('preferences', () => {
+  const kept = useLocalStorage<Kept>('dusk-wren.preferences', {});
+  const session = useSession();
+  const who = computed(() => session.person?.id ?? 'nobody');
+  const mine = computed(() => kept.value[who.value] ?? USUAL);
+  const units = computed(() => mine.value.units);
+  const look = computed(() => mine.value.look);
+
+  function keep(change: Partial<typeof USUAL>): void {
+    kept.value = { ...kept.value, [who.value]: { ...mine.value, ...change } };
+  }
+  const switchUnits = () => keep({ units: units.value === 'US' ? 'SI' : 'US' });
+  const switchLook = () => keep({ look: look.value === 'dusk' ? 'daylight' : 'dusk' });
+  const show = (q: Quantity) => format(q, units.value);
+  const parts = (q: Quantity) => formatParts(q, units.value);
+  return { units, look, switchUnits, switchLook, show, parts };
+});
