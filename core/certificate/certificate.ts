@@ -169,12 +169,16 @@ function plateOf({ valve }: Plan, system: UnitSystem): PlateLine[] {
 function asFound(state: JobState, system: UnitSystem): string[] {
   const { records } = state;
   const runout = latestRunout(state);
-  const sound = records['finding-made'].filter(({ body }) => body.finding.kind === 'sound').map(({ body }) => body.step.title.toLowerCase());
-  const findings = records['finding-made'].filter(({ body }) => body.finding.kind !== 'sound').map(
-    (entry) =>
-      describeEntry(entry) +
-      ('depth' in entry.body.finding ? `, ${format(entry.body.finding.depth, system)} deep` : ''),
-  );
+  const sound = records['finding-made']
+    .filter(({ body }) => body.finding.kind === 'sound')
+    .map(({ body }) => body.step.title.toLowerCase());
+  const findings = records['finding-made']
+    .filter(({ body }) => body.finding.kind !== 'sound')
+    .map(
+      (entry) =>
+        describeEntry(entry) +
+        ('depth' in entry.body.finding ? `, ${format(entry.body.finding.depth, system)} deep` : ''),
+    );
   const measured = records.measured.map(({ body }) => `${body.what}: ${format(body.value, system)}`);
   return [
     ...(runout

@@ -93,11 +93,11 @@ function joined(number: string, unit: string): string {
       : `${number} ${unit}`;
 }
 
-/** At least three figures for numbers below one, no more decimals than the unit is worth for large ones. */
+/** The decimals a unit is worth; below one, up to one more, for three figures. */
 function decimalsFor(value: number, dimension: Dimension, unit: string): number {
   const worth = unitOf(dimension, unit)?.decimals ?? 3;
   const size = Math.abs(value);
   if (size === 0 || size >= 1) return worth;
   const forThreeFigures = 2 - Math.floor(Math.log10(size));
-  return Math.min(8, Math.max(worth, forThreeFigures));
+  return Math.min(worth + 1, Math.max(worth, forThreeFigures));
 }

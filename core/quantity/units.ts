@@ -47,7 +47,7 @@ export const UNITS = {
     mm: { factor: 1e-3, also: ['millimetre', 'millimetres', 'millimeter', 'millimeters'], decimals: 3 },
     µm: { factor: 1e-6, also: ['um', 'μm', 'micron', 'microns', 'micrometre', 'micrometer'], decimals: 1 },
     in: { factor: INCH, also: ['inch', 'inches', '"', '″', '”', "''"], decimals: 4 },
-    thou: { factor: INCH / 1000, also: ['mil', 'mils', 'thousandth', 'thousandths'], decimals: 2 },
+    thou: { factor: INCH / 1000, also: ['mil', 'mils', 'thousandth', 'thousandths'], decimals: 1 },
     ft: { factor: 12 * INCH, also: ['foot', 'feet', "'", '′', '’'], decimals: 3 },
   },
   angle: {

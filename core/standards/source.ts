@@ -33,7 +33,7 @@ const STANDINGS: Readonly<Record<Standing, string>> = {
 /** One line for a screen or a sheet of paper. */
 export function describeSource(source: Source): string {
   const name = source.clause === undefined ? source.name : `${source.name}, ${source.clause}`;
-  const standing = source.standing === 'common-practice' ? '' : ` (${STANDINGS[source.standing]})`;
+  const standing = source.name === COMMON_PRACTICE.name ? '' : ` (${STANDINGS[source.standing]})`;
   const memory =
     source.fromMemory === undefined
       ? ''

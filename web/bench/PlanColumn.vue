@@ -22,6 +22,8 @@ const open = computed(() =>
 );
 const signed = computed(() => job.summary && job.summary.state !== 'open');
 
+const doneWords = (step: PlannedStep) =>
+  step.finished ? `done ${sayTime(step.finished.at)}, ${step.finished.by.name.split(' ')[0] ?? ''}` : 'done';
 function choose(step: PlannedStep): void {
   if (step.status === 'ready') job.chosen = step.id;
 }
@@ -46,18 +48,31 @@ useKeys([
 <template>
   <section class="plan" aria-label="The plan">
     <template v-if="last">
-      <StepFold v-for="step in allBefore ? done : [last]" :key="step.id" :step="step"
-        >done {{ step.finished ? sayTime(step.finished.at) : '' }},
-        {{ step.finished?.by.name.split(' ')[0] }}</StepFold
+      <template v-if="allBefore"
+        ><StepFold v-for="step in done" :key="step.id" :step="step">{{ doneWords(step) }}</StepFold></template
       >
+      <StepFold v-else :step="last">
+        {{ doneWords(last)
+        }}<template #end>
+          <button
+            v-if="done.length > 1"
+            type="button"
+            class="unfold label"
+            aria-expanded="false"
+            @click="allBefore = true"
+          >
+            {{ done.length - 1 }} steps before this
+          </button>
+        </template>
+      </StepFold>
       <button
-        v-if="done.length > 1"
+        v-if="allBefore"
         type="button"
-        class="fold label"
-        :aria-expanded="allBefore"
-        @click="allBefore = !allBefore"
+        class="unfold label"
+        aria-expanded="true"
+        @click="allBefore = false"
       >
-        {{ allBefore ? 'Fold up what is done' : `${done.length - 1} steps before this` }}
+        Fold up what is done
       </button>
     </template>
     <p v-if="signed" class="signed label">
@@ -85,8 +100,9 @@ useKeys([
   display: grid;
   gap: 7px;
   align-content: start;
+  grid-template-columns: minmax(0, 1fr);
 }
-.fold {
+.unfold {
   justify-self: start;
   font-size: 15px;
   color: var(--muted);

@@ -28,7 +28,8 @@ const waits = computed(() => props.step.status === 'waiting' && job.planned !== 
   >
     <span :class="ring"><ContactRing :verdict="ring" /></span>
     <b>{{ step.title }}</b>
-    <span class="muted"><slot /></span>
+    <span class="muted words"><slot /></span>
+    <span v-if="$slots['end']" class="end"><slot name="end" /></span>
   </component>
 </template>
 
@@ -60,10 +61,14 @@ b {
   flex: none;
   max-width: 60%;
 }
-.muted {
+.words {
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
+}
+.end {
+  margin-left: auto;
+  flex: none;
 }
 @media (max-width: 700px) {
   .fold {
@@ -74,7 +79,7 @@ b {
   b {
     max-width: none;
   }
-  .fold > .muted {
+  .fold > .words {
     grid-column: 2;
     white-space: normal;
   }

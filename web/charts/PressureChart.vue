@@ -26,7 +26,7 @@ const option = computed(() => {
   const text = { color: muted, fontFamily: 'Barlow Semi Condensed', fontSize: 14 };
   return {
     animation: false,
-    grid: { left: 56, right: 14, top: 28, bottom: 28 },
+    grid: { left: 56, right: 14, top: 22, bottom: 28 },
     xAxis: {
       type: 'value',
       min: 0,
@@ -70,7 +70,7 @@ const option = computed(() => {
 
 <style scoped>
 .chart {
-  height: 200px;
+  height: 150px;
   width: 100%;
 }
 </style>

@@ -31,7 +31,7 @@ const balloons = computed(() =>
       const part = parts.value.find(({ role }) => role === balloon.role);
       return {
         ...balloon,
-        x: side === 'left' ? -26 : 486,
+        x: side === 'left' ? -4 : 464,
         y,
         number: part?.number ?? 0,
         name: part?.name ?? balloon.role,
@@ -51,7 +51,7 @@ const HATCHES = ['not-yet', 'fit', 'rework', 'renew', 'ask', 'condemn'];
 <template>
   <svg
     class="section"
-    :viewBox="`-48 0 ${section.width + 96} ${section.height}`"
+    :viewBox="`-24 18 ${section.width + 48} ${section.height - 18}`"
     role="group"
     aria-label="Section of the valve"
   >

@@ -112,7 +112,12 @@ async function open(): Promise<void> {
             <div class="fields">
               <v-text-field v-model="draft.tag" label="Tag" autocomplete="off" maxlength="40" />
               <v-text-field v-model="draft.serial" label="Serial" autocomplete="off" maxlength="60" />
-              <v-select v-model="draft.customer" label="Customer" :items="shop?.customers ?? []" />
+              <v-select
+                :model-value="draft.customer || null"
+                label="Customer"
+                :items="shop?.customers ?? []"
+                @update:model-value="(name: string | null) => (draft.customer = name ?? '')"
+              />
               <v-text-field
                 v-model="draft.location"
                 label="Where it sits"

@@ -30,7 +30,7 @@ const hazards = computed(() => {
 </script>
 
 <template>
-  <header class="plate label" aria-label="Nameplate">
+  <div class="plate label" role="group" aria-label="Nameplate">
     <i v-for="n in 4" :key="n" class="rivet" :class="`r${n}`" aria-hidden="true" />
     <div class="cell">
       <span class="tiny">Tag</span><b class="big">{{ valve.tag || 'tag?' }}</b
@@ -59,7 +59,7 @@ const hazards = computed(() => {
       <span class="tiny">For</span><b class="big">{{ valve.customer || 'customer?' }}</b>
       <span>{{ [valve.location, due && `due ${due}`, left].filter(Boolean).join(', ') }}</span>
     </div>
-  </header>
+  </div>
 </template>
 
 <style scoped>

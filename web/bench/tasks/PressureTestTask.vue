@@ -105,10 +105,10 @@ useKeys([
         ><b>{{ task.allowedPerMinute === 0 ? 'none' : `${task.allowedPerMinute} ${counted}/min` }}</b>
       </li>
     </ul>
-    <InstrumentPick v-model="picked" :choices="choices" :instrument="instrument" />
     <div class="rig">
       <PressureChart :points="points" :wanted="valueIn(task.pressure, unit)" :unit="unit" :span="hold + 8" />
       <div class="now" aria-live="off">
+        <InstrumentPick v-model="picked" :choices="choices" :instrument="instrument" />
         <p class="reading number">
           {{ now ? parts(psig(now.psig)).number : '–' }} <small>{{ unit }}</small>
         </p>

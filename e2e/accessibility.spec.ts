@@ -1,0 +1,64 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { FIRST, openJob, signIn } from './bench';
+
+async function nothingSerious(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
+  expect(
+    serious.map(
+      ({ id, nodes }) =>
+        `${id}: ${nodes
+          .map(({ target }) => target.join(' '))
+          .slice(0, 3)
+          .join(' | ')}`,
+    ),
+  ).toEqual([]);
+}
+
+for (const look of ['dusk', 'daylight']) {
+  test(`axe finds nothing serious on any page, ${look}`, async ({ page }) => {
+    await page.emulateMedia({ reducedMotion: 'reduce' });
+    await page.goto(`${FIRST}/sign-in`);
+    await expect(page.getByRole('button', { name: /Jory/ })).toBeVisible();
+    await nothingSerious(page);
+    await signIn(page, 'Jory Velde');
+    if (look === 'daylight') await page.getByRole('button', { name: 'Daylight' }).click();
+    await expect(page.locator(`html[data-theme="${look}"]`)).toBeAttached();
+    await expect(page.getByRole('link', { name: /HV-2230/ })).toBeVisible();
+    await nothingSerious(page);
+    for (const tag of ['HV-2230', 'HV-118', 'DH-415']) {
+      await page.goto(FIRST);
+      await openJob(page, tag);
+      await nothingSerious(page);
+    }
+    await page.getByRole('button', { name: 'Parts and calls' }).click();
+    await nothingSerious(page);
+    await page.getByRole('button', { name: 'History' }).click();
+    await nothingSerious(page);
+    await page.getByRole('link', { name: 'Certificate' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    await nothingSerious(page);
+    for (const path of [
+      '/jobs/new',
+      '/workings',
+      '/workings/bolting.torque?thread=5/8-11&nutFactor=0.16&material=B7',
+      '/workings/seat.contact',
+    ]) {
+      await page.goto(`${FIRST}${path}`);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      await nothingSerious(page);
+    }
+  });
+}
+
+test('the bench works at 390 wide: nothing runs off the side', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await signIn(page, 'Jory Velde');
+  for (const open of ['HV-2230', 'HV-118']) {
+    await page.goto(FIRST);
+    await openJob(page, open);
+    const wide = await page.evaluate(() => document.documentElement.scrollWidth);
+    expect(wide).toBeLessThanOrEqual(390);
+  }
+});

@@ -1,0 +1,89 @@
+import { expect, type Page } from '@playwright/test';
+
+export const FIRST = 'http://127.0.0.1:4791';
+export const SECOND = 'http://127.0.0.1:4792';
+
+/** Signs a person in; everybody in the demo has the same PIN. */
+export async function signIn(page: Page, name: string, server = FIRST): Promise<void> {
+  await page.goto(`${server}/sign-in`);
+  await page.getByRole('button', { name: new RegExp(name) }).click();
+  await page.getByLabel(/^PIN of/).fill('2468');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('heading', { name: 'The floor' })).toBeVisible();
+}
+
+/** Opens a job from the floor by its tag. */
+export async function openJob(page: Page, tag: string): Promise<void> {
+  await page.getByRole('link', { name: new RegExp(tag) }).click();
+  await expect(page.getByRole('group', { name: 'Nameplate' })).toContainText(tag);
+  await expect(page.locator('.in-hand, .signed').first()).toBeVisible();
+}
+
+export const inHand = (page: Page) => page.locator('#in-hand');
+export const title = (page: Page) => inHand(page).getByRole('heading', { level: 2 });
+
+/** Does the step in hand in its plainest way, and waits until another one is in hand. */
+export async function workPlainly(page: Page): Promise<void> {
+  const before = await title(page).innerText();
+  const step = inHand(page);
+  if ((await step.locator('.do').count()) > 0) await step.getByRole('button', { name: 'Done' }).click();
+  else if ((await step.locator('.look').count()) > 0) {
+    await step.getByRole('radio').first().click();
+    await step.getByRole('button', { name: 'Take the call' }).click();
+  } else if ((await step.locator('.lapping').count()) > 0) {
+    await step.getByRole('button', { name: 'Log this grit' }).click();
+    await step.getByRole('button', { name: /Round done/ }).click();
+  } else if ((await step.locator('.packing').count()) > 0) {
+    for (
+      let ring = 0;
+      ring < 20 && (await step.getByRole('button', { name: 'Packing done' }).count()) === 0;
+      ring++
+    )
+      await page.keyboard.press(' ');
+    await step.getByRole('button', { name: 'Packing done' }).click();
+  } else if ((await step.locator('.measure').count()) > 0) {
+    const values: Record<string, string> = {
+      'stem diameter': '1 1/8 in',
+      'box bore': '1 7/8 in',
+      'box depth': '3 in',
+      'gland entry': '5/16 in',
+      'pressure at the vent': '0 psig',
+    };
+    for (const [what, value] of Object.entries(values)) {
+      const field = step.getByLabel(what);
+      if ((await field.count()) === 0) continue;
+      await field.fill(value);
+      await field.press('Enter');
+    }
+  } else throw new Error(`“${before}” has to be done on purpose`);
+  await expect(title(page)).not.toHaveText(before);
+}
+
+/** Works plainly until a step with this title is in hand. */
+export async function workTo(page: Page, wanted: string | RegExp): Promise<void> {
+  for (let i = 0; i < 90; i++) {
+    const now = await title(page).innerText();
+    if (typeof wanted === 'string' ? now === wanted : wanted.test(now)) return;
+    await workPlainly(page);
+  }
+  throw new Error(`never came to ${String(wanted)}`);
+}
+
+/** Bolts up with the simulated wrench until the step is done. */
+export async function boltUp(page: Page): Promise<void> {
+  const heading = await title(page).innerText();
+  await page.keyboard.press('w');
+  await expect(title(page)).not.toHaveText(heading, { timeout: 60_000 });
+}
+
+/** Runs a pressure test on the simulated rig and keeps it. */
+export async function pressureTest(page: Page): Promise<string> {
+  const heading = await title(page).innerText();
+  await page.keyboard.press(' ');
+  const verdict = inHand(page).locator('.verdict');
+  await expect(verdict).toBeVisible({ timeout: 60_000 });
+  const words = await verdict.innerText();
+  await page.keyboard.press('Enter');
+  await expect(title(page)).not.toHaveText(heading);
+  return words;
+}

@@ -1,0 +1,137 @@
+import { expect, test } from '@playwright/test';
+import { boltUp, inHand, openJob, pressureTest, signIn, title, workPlainly, workTo } from './bench';
+
+/** The main job, to the PDF: a renewed stem, a lapped seat, a wrong bolt put right, a failed and then passed leak test. */
+test('a bolted globe valve from a bent stem to a signed certificate', async ({ page, browser }) => {
+  test.setTimeout(240_000);
+  await signIn(page, 'Ines Okoro');
+  await openJob(page, 'HV-2214');
+
+  await test.step('the dial finds the bend and the call orders a stem', async () => {
+    await expect(title(page)).toHaveText('Runout of the stem on V-blocks');
+    await page.keyboard.press(' ');
+    await expect(inHand(page).getByText('Renew the stem')).toBeVisible({ timeout: 30_000 });
+    await expect(inHand(page).getByText(/TIR 6(\.\d+)? thou, limit 5 thou$/)).toBeVisible();
+    await page.keyboard.press('Enter');
+    await expect(page.locator('#step-order\\.stem')).toContainText('Order stem');
+  });
+
+  await test.step('a two-thou mark on the seat asks for grinding in', async () => {
+    await workTo(page, 'Seating face of the seat');
+    await inHand(page)
+      .getByRole('radio', { name: /Wire drawn/ })
+      .click();
+    await inHand(page).getByLabel('How deep').fill('2 tohu');
+    await expect(inHand(page).getByText('Perhaps thou?')).toBeVisible();
+    await inHand(page).getByLabel('How deep').fill('2 thou');
+    await expect(inHand(page).getByText('Rework the seat: grind in')).toBeVisible();
+    await inHand(page).getByRole('button', { name: 'Take the call' }).click();
+    await expect(page.locator('#step-repair\\.lap\\#1')).toContainText('grind in');
+  });
+
+  await test.step('the stem is ordered; the seat is ground in meanwhile; a broken line asks for another round', async () => {
+    await workTo(page, 'Order stem');
+    await inHand(page)
+      .getByRole('button', { name: /ordered/ })
+      .click();
+    await workTo(page, /^Blue check, round 1$/);
+    await page.keyboard.press('a');
+    await inHand(page).getByRole('radio', { name: /Bare/ }).click();
+    const ring = inHand(page).getByRole('application');
+    await ring.focus();
+    for (let i = 0; i < 4; i++) await page.keyboard.press('Shift+ArrowRight');
+    await expect(inHand(page).getByText('Broken: a leak path')).toBeVisible();
+    await inHand(page).getByRole('button', { name: 'Keep this check' }).click();
+    await workTo(page, /^Blue check, round 2$/);
+    await page.keyboard.press('a');
+    await expect(inHand(page).getByText('Closed, narrow line')).toBeVisible();
+    await page.keyboard.press('Enter');
+  });
+
+  await test.step('the technician cannot release the hold, the inspector can', async () => {
+    await expect(title(page)).toHaveText('Hold: contact and calls');
+    await expect(inHand(page).getByText('It takes an inspector')).toBeVisible();
+    await releaseHold('HV-2214');
+    await expect(title(page)).not.toHaveText('Hold: contact and calls');
+  });
+
+  await test.step('the stem comes in and the rebuild goes on to the bolt-up', async () => {
+    await workTo(page, 'Stem in, checked against the old one');
+    await inHand(page).getByRole('button', { name: 'The stem is in' }).click();
+    await workTo(page, 'Bolt up the bonnet');
+  });
+
+  await test.step('a click on the wrong bolt is said at once and put right', async () => {
+    await inHand(page)
+      .getByRole('button', { name: /^Bolt 4,/ })
+      .click();
+    await inHand(page)
+      .getByLabel(/Click on bolt 4/)
+      .fill('25 ft-lb');
+    await inHand(page)
+      .getByLabel(/Click on bolt 4/)
+      .press('Enter');
+    await expect(inHand(page).getByRole('status')).toContainText(
+      'That was bolt 4. It does not count; go to bolt 1.',
+    );
+    await page.locator('h2').first().click();
+    await boltUp(page);
+  });
+
+  await test.step('packing, shell and backseat', async () => {
+    await workTo(page, 'Shell test');
+    expect(await pressureTest(page)).toContain('Holds');
+    expect(await pressureTest(page)).toContain('Holds');
+  });
+
+  await test.step('the seat leaks: back to the seat, a new gasket, and it holds', async () => {
+    await expect(title(page)).toHaveText('Seat test');
+    expect(await pressureTest(page)).toContain('Over');
+    await expect(title(page)).toHaveText('Vent the rig and prove zero again');
+    await workTo(page, /^Blue check, round 1$/);
+    await page.keyboard.press('a');
+    await page.keyboard.press('Enter');
+    await expect(title(page)).toHaveText('Hold: contact and calls');
+    await releaseHold('HV-2214');
+    await expect(title(page)).not.toHaveText('Hold: contact and calls');
+    await workTo(page, 'Bolt up the bonnet');
+    await boltUp(page);
+    await workTo(page, 'Shell test');
+    await pressureTest(page);
+    await pressureTest(page);
+    await expect(title(page)).toHaveText('Seat test');
+    expect(await pressureTest(page)).toContain('Holds');
+    await expect(title(page)).toHaveText('Hold: witness the seat test');
+    await releaseHold('HV-2214');
+    await expect(title(page)).not.toHaveText('Hold: witness the seat test');
+  });
+
+  await test.step('signed, and the paper says all of it', async () => {
+    await workPlainly(page);
+    await inHand(page).getByRole('button', { name: 'Sign' }).click();
+    await page.getByRole('link', { name: 'Open it' }).click();
+    await expect(page.getByRole('heading', { name: 'Overhaul certificate' })).toBeVisible();
+    await expect(page.getByText(/Signed by Ines Okoro/)).toBeVisible();
+    await expect(page.getByText(/wrong bolt, done again/)).toBeVisible();
+    await expect(page.getByRole('row', { name: /Seat test/ })).toHaveCount(2);
+    await expect(page.getByText('Some readings come from simulated instruments.')).toBeVisible();
+    const address = await page.getByRole('link', { name: 'Open the PDF' }).getAttribute('href');
+    const pdf = await page.request.get(`${new URL(page.url()).origin}${address ?? ''}`);
+    expect(pdf.headers()['content-type']).toBe('application/pdf');
+    const bytes = await pdf.body();
+    expect(bytes.subarray(0, 5).toString()).toBe('%PDF-');
+    expect(bytes.length).toBeGreaterThan(20_000);
+  });
+
+  async function releaseHold(tag: string): Promise<void> {
+    const context = await browser.newContext();
+    const inspector = await context.newPage();
+    await signIn(inspector, 'Noor Castellane');
+    await openJob(inspector, tag);
+    await inHand(inspector)
+      .getByRole('button', { name: /release the hold/ })
+      .click();
+    await expect(title(inspector)).not.toHaveText(/^Hold/);
+    await context.close();
+  }
+});

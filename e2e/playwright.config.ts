@@ -1,0 +1,32 @@
+import { defineConfig } from '@playwright/test';
+
+/** The journeys run against two real servers on one database, started by `start-servers.ts`. */
+export default defineConfig({
+  testDir: '.',
+  testMatch: '*.spec.ts',
+  globalSetup: './start-servers.ts',
+  fullyParallel: false,
+  workers: 1,
+  timeout: 120_000,
+  expect: { timeout: 10_000 },
+  reporter: [
+    ['list'],
+    ['json', { outputFile: process.env['PLAYWRIGHT_JSON_OUTPUT_NAME'] ?? '../.data/results/e2e.json' }],
+  ],
+  outputDir: '../test-results',
+  use: {
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+    trace: 'retain-on-failure',
+  },
+});
