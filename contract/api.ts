@@ -143,6 +143,8 @@ export type ReadingMessage = z.output<typeof readingMessage>;
 export const readingQuery = z.strictObject({
   job: jobId,
   step: z.string().min(1).max(80),
+  /** The pass that a torque wrench is set for. */
+  pass: z.coerce.number().int().min(0).max(9).exactOptional(),
 });
 
 /** A whole job, for another system: see docs/formats.md. */

@@ -27,6 +27,7 @@ export default defineConfig({
         '--disable-sync',
       ],
     },
+    actionTimeout: 10_000,
     trace: 'retain-on-failure',
   },
 });

@@ -30,7 +30,7 @@ test('sign-in, roles and the hold', async ({ page }) => {
     await page.getByRole('button', { name: /sign out/ }).click();
     await signIn(page, 'Petra Lundholm');
     await openJob(page, 'TW-12');
-    await page.getByRole('button', { name: /^5, gland: ask/ }).click();
+    await page.getByRole('button', { name: /^5, gland: ask/ }).press('Enter');
     await page.getByRole('button', { name: 'Overrule' }).click();
     await page.getByLabel(/^Why/).fill('heat tint, no score, measured round');
     await page.getByRole('button', { name: 'Overrule', exact: true }).click();
@@ -57,7 +57,7 @@ test('a new valve with an unread plate: the plate fills in as it is typed, what 
   await page.getByLabel('Tag', { exact: true }).fill('HV-901');
   await expect(plate).toContainText('HV-901');
   await expect(plate).toContainText('size? · class?');
-  await page.getByLabel('Customer').click();
+  await page.getByRole('combobox', { name: 'Customer' }).press('ArrowDown');
   await page.getByRole('option', { name: /Mossgate/ }).click();
   await page.getByLabel('Where it sits').fill('spare, store room');
   await page.getByLabel('What ran through it').fill('Steam');
@@ -73,7 +73,7 @@ test('a new valve with an unread plate: the plate fills in as it is typed, what 
   await page.locator('[id="step-receive.ask.bolts"]').click();
   await inHand(page).getByLabel('Answer').fill('8');
   await inHand(page).getByRole('button', { name: 'Keep the answer' }).click();
-  await expect(page.locator('[id="step-receive.ask.bolts"]')).toHaveCount(0);
+  await expect(page.locator('[id="step-receive.ask.bolts"]')).toContainText(/done .*, Tam/);
 
   await page.locator('main').press('?');
   await expect(page.getByRole('dialog', { name: 'Keys on this screen' })).toContainText('Step done');

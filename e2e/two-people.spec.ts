@@ -58,6 +58,7 @@ test('two people on one job, on two servers: what one does the other sees, and b
 
   await test.step('and all of it is there after a reload', async () => {
     await wen.reload();
+    await expect(title(wen)).toBeVisible();
     await wen.keyboard.press('h');
     await expect(wen.locator('.history li.struck')).toHaveCount(1);
   });

@@ -39,7 +39,7 @@ export function* rigRun(test: RigTest, dice: Chance, step = 0.5): Generator<RigS
   const rate = dropsPerMinute(test.gap, test.pressure) / 60;
   let held = 0;
   let drops = 0;
-  let due = dice.uniform();
+  let due = dice.uniform() / 2;
   for (let seconds = 0; ; seconds += step) {
     const reached = 1 - Math.exp((-seconds * 5) / RISE_SECONDS);
     const shown = psig(Math.max(0, Math.round(target * (reached + 0.0004 * dice.normal()))));

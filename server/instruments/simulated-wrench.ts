@@ -1,4 +1,3 @@
-import { boltProgress } from '@dusk-wren/core/plan';
 import { valueIn } from '@dusk-wren/core/quantity';
 import { chance, seedFrom, wrenchClick } from '@dusk-wren/core/simulation';
 import { pause } from './pace';
@@ -6,14 +5,13 @@ import type { Source } from './source';
 
 const MILLISECONDS_A_CLICK = 900;
 
-/** A click-type torque wrench in a steady hand, set to the pass that is in hand when it is picked up. */
+/** A click-type torque wrench in a steady hand, set by hand to a pass. */
 export const simulatedWrench: Source = {
   driver: 'simulated wrench',
   kind: 'torque wrench',
   simulated: true,
-  async *read({ state, step, rate }, stop) {
+  async *read({ state, step, rate, pass }, stop) {
     if (step.task.kind !== 'bolt-up') return;
-    const { pass } = boltProgress(state, step.id, step.task);
     const setting = step.task.passes[pass]?.torque;
     if (!setting) return;
     const dice = chance(seedFrom(`${step.id} ${state.version}`));

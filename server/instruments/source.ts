@@ -8,6 +8,8 @@ export interface Work {
   readonly state: JobState;
   readonly plan: Plan;
   readonly step: PlannedStep;
+  /** The pass that a torque wrench was set for by whoever holds it. */
+  readonly pass: number;
   /** What is really the matter with the valve; simulated sources read it. */
   readonly condition: Condition;
   /** How much faster than the clock simulated sources run. */

@@ -46,6 +46,7 @@ export function shopRoutes(config: Config, today: () => string): Router {
       step,
       condition: await conditionFor(row.valveId),
       rate: config.SIMULATION_RATE,
+      pass: query.pass ?? 0,
     };
     const stream = eventStream(request, response);
     for await (const message of source.read(work, stream.stop)) stream.send(message);

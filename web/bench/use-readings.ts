@@ -3,10 +3,10 @@ import type { InstrumentKind } from '@dusk-wren/core/job';
 import { computed, onBeforeUnmount, ref } from 'vue';
 import { useJob } from '../stores/job';
 
-/** Listens to an instrument of a kind for a step: the one in calibration unless another is picked. */
+/** Listens to an instrument of a kind for what is asked (the step, the pass): the one in calibration unless another is picked. */
 export function useReadings(
   kind: InstrumentKind,
-  step: () => string,
+  asked: () => string,
   onReading: (reading: ReadingMessage) => void,
 ) {
   const job = useJob();
@@ -29,7 +29,7 @@ export function useReadings(
     if (!instrument.value || !job.id) return;
     running.value = true;
     source = new EventSource(
-      `/api/instruments/${instrument.value.id}/readings?job=${job.id}&step=${encodeURIComponent(step())}`,
+      `/api/instruments/${instrument.value.id}/readings?${new URLSearchParams({ job: job.id, ...asked() }).toString()}`,
     );
     source.onmessage = (event) => {
       const data: unknown = JSON.parse(String(event.data));

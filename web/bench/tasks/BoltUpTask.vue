@@ -27,7 +27,7 @@ const last = computed(() => progress.value?.clicks.at(-1));
 
 const { instrument, choices, picked, running, start, stop } = useReadings(
   'torque wrench',
-  () => props.step.id,
+  () => ({ step: props.step.id, pass: String(progress.value?.pass ?? 0) }),
   (reading) => {
     if (reading.kind === 'click') land(quantity('torque', reading.lbfFt, 'lbf·ft'), 'wrench');
   },

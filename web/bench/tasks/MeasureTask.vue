@@ -20,7 +20,7 @@ const typed = reactive<Record<string, Quantity | undefined>>({});
 const live = ref<Quantity>();
 const { instrument, choices, picked, running, start, stop } = useReadings(
   'gauge',
-  () => props.step.id,
+  () => ({ step: props.step.id }),
   (reading) => {
     if (reading.kind === 'pressure') live.value = psig(reading.psig);
   },

@@ -32,7 +32,7 @@ const samples = ref<Sample[]>([]);
 const now = computed(() => samples.value.at(-1));
 const { instrument, choices, picked, running, start, stop } = useReadings(
   'test rig',
-  () => props.step.id,
+  () => ({ step: props.step.id }),
   (reading) => {
     if (reading.kind !== 'rig') return;
     samples.value = [...samples.value, reading];

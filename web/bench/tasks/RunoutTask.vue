@@ -33,7 +33,7 @@ const pitch = 360 / props.task.stations;
 
 const { instrument, choices, picked, running, start, stop } = useReadings(
   'dial indicator',
-  () => props.step.id,
+  () => ({ step: props.step.id }),
   (reading) => {
     if (reading.kind !== 'dial') return;
     live.value = { degrees: reading.degrees, thou: reading.thou };
