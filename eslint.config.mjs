@@ -4,7 +4,7 @@ import vue from 'eslint-plugin-vue';
 import vueParser from 'vue-eslint-parser';
 
 export default tseslint.config(
-  { ignores: ['**/dist/**', '**/node_modules/**', '.data/**', '**/test-results/**'] },
+  { ignores: ['**/dist/**', '**/node_modules/**', '.data/**', '**/test-results/**', 'vitest.config.ts'] },
   ...tseslint.configs.recommended,
   ...vue.configs['flat/recommended'],
   {
@@ -23,9 +23,12 @@ export default tseslint.config(
       '@typescript-eslint/no-non-null-assertion': 'error',
       '@typescript-eslint/no-floating-promises': 'error',
       '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
-      '@typescript-eslint/switch-exhaustiveness-check': ['error', { considerDefaultExhaustiveForUnions: true }],
+      '@typescript-eslint/switch-exhaustiveness-check': [
+        'error',
+        { considerDefaultExhaustiveForUnions: true },
+      ],
       '@typescript-eslint/consistent-type-imports': 'error',
-      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       'no-undef': 'off',
       'vue/html-self-closing': 'off',
       'vue/max-attributes-per-line': 'off',
@@ -46,7 +49,16 @@ export default tseslint.config(
     files: ['core/**/*.ts'],
     ignores: ['**/*.test.ts', '**/*.bench.ts'],
     rules: {
-      'no-restricted-globals': ['error', 'fetch', 'process', 'window', 'document', 'setTimeout', 'performance', 'crypto'],
+      'no-restricted-globals': [
+        'error',
+        'fetch',
+        'process',
+        'window',
+        'document',
+        'setTimeout',
+        'performance',
+        'crypto',
+      ],
       'no-restricted-properties': [
         'error',
         { object: 'Math', property: 'random' },
@@ -58,6 +70,8 @@ export default tseslint.config(
   {
     files: ['scripts/**/*.mjs', '*.mjs'],
     languageOptions: { globals: globals.node },
-    rules: { '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }] },
+    rules: {
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+    },
   },
 );

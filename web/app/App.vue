@@ -13,7 +13,7 @@ const route = useRoute();
 const bare = computed(() => route.meta['bare'] === true);
 watchEffect(() => {
   document.documentElement.dataset['theme'] = preferences.look;
-  theme.change(preferences.look);
+  void theme.change(preferences.look);
 });
 useKeys([
   { key: 'u', label: 'US or SI units', run: preferences.switchUnits },

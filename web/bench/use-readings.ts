@@ -6,7 +6,7 @@ import { useJob } from '../stores/job';
 /** Listens to an instrument of a kind for what is asked (the step, the pass): the one in calibration unless another is picked. */
 export function useReadings(
   kind: InstrumentKind,
-  asked: () => string,
+  asked: () => Record<string, string>,
   onReading: (reading: ReadingMessage) => void,
 ) {
   const job = useJob();

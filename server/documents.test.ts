@@ -1,0 +1,168 @@
+import { jobExport, jobView } from '@dusk-wren/contract';
+import { commandId, fold, personStamp } from '@dusk-wren/core/job';
+import { must } from '@dusk-wren/core/problem';
+import { randomUUID } from 'node:crypto';
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { seedDemo } from './demo/seed';
+import { commit } from './store/commit';
+import { JobRow, PersonRow, ValveRow } from './store/models';
+import { note, openShop, Screen, type Shop } from './testing/shop';
+
+let shop: Shop;
+let lea: Screen;
+let released: string;
+beforeAll(async () => {
+  shop = await openShop();
+  const people = await PersonRow.findAll({ raw: true });
+  await PersonRow.destroy({ where: {} });
+  await seedDemo(shop.sequelize, () => undefined);
+  await PersonRow.bulkCreate(people);
+  lea = await Screen.open(shop, 'lea');
+  const { body } = await lea.get('/api/jobs?state=released');
+  released = body.jobs[0].id;
+});
+afterAll(() => shop.close());
+
+describe('the demo, played through the commands', () => {
+  it('has jobs in every state: on the bench, blocked by part, hold and ask, at test, released', async () => {
+    const { body } = await lea.get('/api/jobs?state=all&limit=100');
+    const jobs: { tag: string; summary: { state: string; stage: string; blocked?: { kind: string } } }[] =
+      body.jobs;
+    expect(jobs).toHaveLength(10);
+    expect(await ValveRow.count()).toBeGreaterThanOrEqual(13);
+    expect(new Set(jobs.map(({ summary }) => summary.blocked?.kind))).toEqual(
+      new Set([undefined, 'hold', 'ask', 'part', 'pressure']),
+    );
+    expect(new Set(jobs.map(({ summary }) => summary.stage)).size).toBeGreaterThanOrEqual(7);
+    expect(jobs.filter(({ summary }) => summary.state === 'released')).toHaveLength(1);
+  });
+});
+
+describe('the certificate on paper', () => {
+  it('is a PDF with our fonts inside, in both unit systems', async () => {
+    for (const units of ['US', 'SI']) {
+      const answer = await lea.agent
+        .get(`/api/jobs/${released}/certificate.pdf?units=${units}`)
+        .buffer(true)
+        .parse(binary);
+      expect(answer.status).toBe(200);
+      expect(answer.headers['content-type']).toBe('application/pdf');
+      const text = answer.body.toString('latin1');
+      expect(text.startsWith('%PDF-')).toBe(true);
+      expect(text).toMatch(/AtkinsonHyperlegible/);
+      expect(text).toMatch(/BarlowSemiCondensed/);
+      expect(Number(/\/Count (\d+)/.exec(text)?.[1])).toBeGreaterThanOrEqual(2);
+    }
+  });
+});
+
+function binary(response: NodeJS.ReadableStream, done: (error: Error | null, body: Buffer) => void): void {
+  const chunks: Buffer[] = [];
+  response.on('data', (chunk: Buffer) => chunks.push(Buffer.from(chunk)));
+  response.on('end', () => done(null, Buffer.concat(chunks)));
+}
+
+describe('export and import', () => {
+  it('an exported job goes into an empty system and is the same job', async () => {
+    const exported = jobExport.parse((await lea.get(`/api/jobs/${released}/export.json`)).body);
+    const original = jobView.parse((await lea.get(`/api/jobs/${released}`)).body);
+    const empty = await openShop();
+    const there = await Screen.open(empty, 'lea');
+    const answer = await there.post('/api/jobs/import', exported);
+    expect(answer.status).toBe(201);
+    const copy = jobView.parse((await there.get(`/api/jobs/${released}`)).body);
+    expect(copy.entries).toEqual(original.entries);
+    expect(must(fold(copy.entries))).toEqual(must(fold(original.entries)));
+    expect((await there.get('/api/jobs?state=released')).body.jobs).toHaveLength(1);
+    const again = await there.post('/api/jobs/import', exported);
+    expect(again.status).toBe(409);
+    const technician = await Screen.open(empty, 'ada');
+    expect((await technician.post('/api/jobs/import', exported)).status).toBe(403);
+    await empty.close();
+  });
+
+  it('a broken export is refused whole', async () => {
+    const exported = jobExport.parse((await lea.get(`/api/jobs/${released}/export.json`)).body);
+    const before = await JobRow.count();
+    const gap = { ...exported, entries: exported.entries.filter(({ seq }) => seq !== 3) };
+    expect((await lea.post('/api/jobs/import', gap)).body.problem.code).toBe('event.out-of-order');
+    const alien = {
+      ...exported,
+      entries: [...exported.entries.slice(0, 2), { ...exported.entries[2], kind: 'abducted' }],
+    };
+    expect((await lea.post('/api/jobs/import', alien)).body.problem.code).toBe('event.unknown-kind');
+    expect(await JobRow.count()).toBe(before);
+  });
+});
+
+describe('live', () => {
+  it('sends what was missed, then what others do, and what another server process commits', async () => {
+    const job = await (await Screen.open(shop, 'ada')).openJob(shop);
+    const server = createServer(shop.app.express).listen(0);
+    const cookie = await signedInCookie(server.address());
+    const gone = new AbortController();
+    const stream = await fetch(`http://127.0.0.1:${portOf(server.address())}/api/jobs/${job}/live?after=1`, {
+      headers: { cookie },
+      signal: gone.signal,
+    });
+    expect(stream.headers.get('content-type')).toContain('text/event-stream');
+    const seen: number[] = [];
+    const reading = collect(stream, seen, 4).catch(() => undefined);
+    const ada = await Screen.open(shop, 'ada');
+    await ada.command(job, 2, note('one'));
+    await commit(shop.sequelize, {
+      jobId: jobView.shape.id.parse(job),
+      baseVersion: 3,
+      commandId: commandId.parse(randomUUID()),
+      command: note('two, past the feed'),
+      person: personStamp.parse({ id: shop.people.bo, name: 'bo', role: 'technician' }),
+      now: new Date().toISOString(),
+    });
+    await reading;
+    gone.abort();
+    server.close();
+    server.closeAllConnections();
+    expect(seen).toEqual([2, 3, 4]);
+  });
+
+  const portOf = (address: AddressInfo | string | null) =>
+    typeof address === 'object' && address !== null ? address.port : 0;
+
+  async function signedInCookie(address: AddressInfo | string | null): Promise<string> {
+    const base = `http://127.0.0.1:${portOf(address)}/api/session`;
+    const first = await fetch(base);
+    const cookie = (first.headers.get('set-cookie') ?? '').split(';')[0] ?? '';
+    const { csrf } = (await first.json()) as { csrf: string };
+    const signed = await fetch(base, {
+      method: 'POST',
+      headers: { cookie, 'x-csrf-token': csrf, 'content-type': 'application/json' },
+      body: JSON.stringify({ personId: shop.people.bo, pin: '4711' }),
+    });
+    return (signed.headers.get('set-cookie') ?? '').split(';')[0] ?? '';
+  }
+
+  async function collect(stream: Response, seen: number[], until: number): Promise<void> {
+    const reader = stream.body?.pipeThrough(new TextDecoderStream()).getReader();
+    let rest = '';
+    for (;;) {
+      const chunk = await reader?.read();
+      if (!chunk || chunk.done) return;
+      const blocks = (rest + chunk.value).split('\n\n');
+      rest = blocks.pop() ?? '';
+      for (const block of blocks) {
+        const data = block.split('\n').find((line) => line.startsWith('data: '));
+        if (data) for (const { seq } of JSON.parse(data.slice(6)).entries) seen.push(seq);
+      }
+      if ((seen.at(-1) ?? 0) >= until) return;
+    }
+  }
+});
+
+describe('health', () => {
+  it('the process is up, and ready with the database reachable and migrated', async () => {
+    expect((await lea.get('/healthz')).status).toBe(200);
+    expect((await lea.get('/readyz')).body).toEqual({ database: 'reachable', pendingMigrations: [] });
+  });
+});

@@ -1,0 +1,147 @@
+import { sessionView, type SessionView } from '@dusk-wren/contract';
+import { conditionOf } from '@dusk-wren/core/simulation';
+import { defaultValve } from '@dusk-wren/core/valve';
+import { createConnection } from 'mariadb';
+import { randomUUID } from 'node:crypto';
+import { pino } from 'pino';
+import type { Sequelize } from 'sequelize';
+import request, { type Agent, type Response } from 'supertest';
+import { createApp } from '../app';
+import { readConfig, type Config } from '../config';
+import { hashPin } from '../sign-in/pin';
+import { connect } from '../store/database';
+import { migrate } from '../store/migrate';
+import { InstrumentRow, PersonRow } from '../store/models';
+import { fileValve } from '../store/valves';
+
+export const PIN = '4711';
+const TODAY = Date.now();
+const day = (offset: number) => new Date(TODAY + offset * 86_400_000).toISOString().slice(0, 10);
+
+/** A shop with a database of its own: two technicians, an inspector, a lead, two dials, one valve on file. */
+export interface Shop {
+  readonly sequelize: Sequelize;
+  readonly config: Config;
+  readonly databaseUrl: string;
+  readonly people: Readonly<Record<'ada' | 'bo' | 'ivo' | 'lea', string>>;
+  readonly dial: string;
+  readonly lapsed: string;
+  readonly valve: string;
+  readonly app: ReturnType<typeof createApp>;
+  readonly close: () => Promise<void>;
+}
+
+export async function openShop(overrides: Partial<Record<string, string>> = {}): Promise<Shop> {
+  const admin = process.env['TEST_DATABASE_URL'];
+  if (admin === undefined)
+    throw new Error(
+      'TEST_DATABASE_URL is not set: run `npm test -- server`, which starts a database of its own',
+    );
+  const name = `dw_test_${randomUUID().replaceAll('-', '').slice(0, 12)}`;
+  const connection = await createConnection(admin);
+  await connection.query(`CREATE DATABASE ${name}`);
+  const databaseUrl = admin.replace(/\/[^/]*$/, `/${name}`);
+  const read = readConfig({
+    DATABASE_URL: databaseUrl,
+    SESSION_SECRET: 'a secret for tests alone, 32 or more',
+    NODE_ENV: 'test',
+    LOG_LEVEL: 'silent',
+    SIMULATION_RATE: '200',
+    SIGN_IN_TRIES: '1000',
+    ...overrides,
+  });
+  if ('wrong' in read) throw new Error(read.wrong.join('; '));
+  const sequelize = connect(databaseUrl);
+  const app = createApp(sequelize, read.config, pino({ level: 'silent' }));
+  await migrate(sequelize, () => undefined);
+  const pinHash = await hashPin(PIN);
+  const people = { ada: randomUUID(), bo: randomUUID(), ivo: randomUUID(), lea: randomUUID() };
+  const roles = { ada: 'technician', bo: 'technician', ivo: 'inspector', lea: 'lead' } as const;
+  await PersonRow.bulkCreate(
+    (['ada', 'bo', 'ivo', 'lea'] as const).map((key) => ({
+      id: people[key],
+      name: key,
+      role: roles[key],
+      pinHash,
+    })),
+  );
+  const [dial, lapsed] = [randomUUID(), randomUUID()];
+  await InstrumentRow.bulkCreate([
+    { id: dial, name: 'Dial 1', kind: 'dial indicator', driver: 'simulated dial', calibrationDue: day(30) },
+    { id: lapsed, name: 'Dial 2', kind: 'dial indicator', driver: 'simulated dial', calibrationDue: day(-3) },
+  ]);
+  const filed = await sequelize.transaction((transaction) =>
+    fileValve({ ...defaultValve(), tag: 'T-1' }, transaction, { simulated: conditionOf('T-1') }),
+  );
+  return {
+    sequelize,
+    config: read.config,
+    databaseUrl,
+    people,
+    dial,
+    lapsed,
+    valve: filed.id,
+    app,
+    close: async () => {
+      app.feed.stop();
+      await sequelize.close();
+      await connection.query(`DROP DATABASE ${name}`);
+      await connection.end();
+    },
+  };
+}
+
+/** A browser's stand-in: keeps its cookie and sends its token. */
+export class Screen {
+  private constructor(
+    readonly agent: Agent,
+    private token: string,
+  ) {}
+
+  static async open(shop: Shop, who?: keyof Shop['people']): Promise<Screen> {
+    const agent = request.agent(shop.app.express);
+    const screen = new Screen(agent, session(await agent.get('/api/session')).csrf);
+    if (who) {
+      const answer = await screen.post('/api/session', { personId: shop.people[who], pin: PIN });
+      screen.token = session(answer).csrf;
+    }
+    return screen;
+  }
+
+  get(path: string): Promise<Response> {
+    return Promise.resolve(this.agent.get(path));
+  }
+
+  post(path: string, body: unknown): Promise<Response> {
+    return Promise.resolve(
+      this.agent
+        .post(path)
+        .set('x-csrf-token', this.token)
+        .set('content-type', 'application/json')
+        .send(JSON.stringify(body)),
+    );
+  }
+
+  /** Opens a job on the shop's valve; answers its id. */
+  async openJob(shop: Shop, commandId = randomUUID()): Promise<string> {
+    const answer = await this.post('/api/jobs', {
+      commandId,
+      valve: { id: shop.valve },
+      came: 'bare',
+      reported: 'test',
+    });
+    if (answer.status !== 201) throw new Error(JSON.stringify(answer.body));
+    return String(answer.body.id);
+  }
+
+  command(job: string, baseVersion: number, command: object, commandId = randomUUID()): Promise<Response> {
+    return this.post(`/api/jobs/${job}/commands`, { baseVersion, commandId, command });
+  }
+}
+
+function session(answer: Response): SessionView {
+  return sessionView.parse(answer.body);
+}
+
+export const note = (text: string) => ({ kind: 'add-note', body: { text } });
+export const done = (step: string) => ({ kind: 'do-step', body: { step } });
