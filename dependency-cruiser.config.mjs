@@ -38,8 +38,18 @@ export default {
       from: { path: '^contract/', pathNot: '\\.test\\.ts$' },
       to: { path: '^(server|web|cli|e2e)/' },
     },
-    { name: 'server-never-web', severity: 'error', from: { path: '^server/' }, to: { path: '^(web|cli|e2e)/' } },
-    { name: 'web-never-server', severity: 'error', from: { path: '^web/' }, to: { path: '^(server|cli|e2e)/' } },
+    {
+      name: 'server-never-web',
+      severity: 'error',
+      from: { path: '^server/' },
+      to: { path: '^(web|cli|e2e)/' },
+    },
+    {
+      name: 'web-never-server',
+      severity: 'error',
+      from: { path: '^web/' },
+      to: { path: '^(server|cli|e2e)/' },
+    },
     {
       name: 'simulation-knows-physics-only',
       severity: 'error',
@@ -53,6 +63,10 @@ export default {
     exclude: { path: '(^|/)(dist|node_modules)/' },
     tsPreCompilationDeps: true,
     tsConfig: { fileName: 'tsconfig.base.json' },
-    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'types'], extensions: ['.ts', '.mjs', '.js', '.vue'] },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'types'],
+      extensions: ['.ts', '.mjs', '.js', '.vue'],
+    },
   },
 };

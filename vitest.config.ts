@@ -6,7 +6,13 @@ export default defineConfig({
       {
         test: {
           name: 'unit',
-          include: ['core/**/*.test.ts', 'contract/**/*.test.ts', 'cli/**/*.test.ts', 'web/**/*.test.ts', 'scripts/**/*.test.ts'],
+          include: [
+            'core/**/*.test.ts',
+            'contract/**/*.test.ts',
+            'cli/**/*.test.ts',
+            'web/**/*.test.ts',
+            'scripts/**/*.test.ts',
+          ],
         },
       },
       {

@@ -4,6 +4,7 @@ import { must } from '@dusk-wren/core/problem';
 import { randomUUID } from 'node:crypto';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import type request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { seedDemo } from './demo/seed';
 import { commit } from './store/commit';
@@ -58,9 +59,9 @@ describe('the certificate on paper', () => {
   });
 });
 
-function binary(response: NodeJS.ReadableStream, done: (error: Error | null, body: Buffer) => void): void {
+function binary(response: request.Response, done: (error: Error | null, body: Buffer) => void): void {
   const chunks: Buffer[] = [];
-  response.on('data', (chunk: Buffer) => chunks.push(Buffer.from(chunk)));
+  response.on('data', (chunk: Uint8Array) => chunks.push(Buffer.from(chunk)));
   response.on('end', () => done(null, Buffer.concat(chunks)));
 }
 
