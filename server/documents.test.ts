@@ -8,7 +8,7 @@ import type request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { seedDemo } from './demo/seed';
 import { commit } from './store/commit';
-import { JobRow, PersonRow, ValveRow } from './store/models';
+import { InstrumentRow, JobRow, PersonRow, ValveRow } from './store/models';
 import { note, openShop, Screen, type Shop } from './testing/shop';
 
 let shop: Shop;
@@ -18,6 +18,7 @@ beforeAll(async () => {
   shop = await openShop();
   const people = await PersonRow.findAll({ raw: true });
   await PersonRow.destroy({ where: {} });
+  await InstrumentRow.destroy({ where: {} });
   await seedDemo(shop.sequelize, () => undefined);
   await PersonRow.bulkCreate(people);
   lea = await Screen.open(shop, 'lea');

@@ -11,7 +11,7 @@ import { readConfig, type Config } from '../config';
 import { hashPin } from '../sign-in/pin';
 import { connect } from '../store/database';
 import { migrate } from '../store/migrate';
-import { InstrumentRow, PersonRow } from '../store/models';
+import { defineModels, InstrumentRow, PersonRow } from '../store/models';
 import { fileValve } from '../store/valves';
 
 export const PIN = '4711';
@@ -30,6 +30,9 @@ export interface Shop {
   readonly app: ReturnType<typeof createApp>;
   readonly close: () => Promise<void>;
 }
+
+/** Models belong to one database at a time: the shop opened last has them, and closing it gives them back. */
+const open: Sequelize[] = [];
 
 export async function openShop(overrides: Partial<Record<string, string>> = {}): Promise<Shop> {
   const admin = process.env['TEST_DATABASE_URL'];
@@ -52,6 +55,7 @@ export async function openShop(overrides: Partial<Record<string, string>> = {}):
   });
   if ('wrong' in read) throw new Error(read.wrong.join('; '));
   const sequelize = connect(databaseUrl);
+  open.push(sequelize);
   const app = createApp(sequelize, read.config, pino({ level: 'silent' }));
   await migrate(sequelize, () => undefined);
   const pinHash = await hashPin(PIN);
@@ -84,6 +88,9 @@ export async function openShop(overrides: Partial<Record<string, string>> = {}):
     app,
     close: async () => {
       app.feed.stop();
+      open.splice(open.indexOf(sequelize), 1);
+      const before = open.at(-1);
+      if (before) defineModels(before);
       await sequelize.close();
       await connection.query(`DROP DATABASE ${name}`);
       await connection.end();

@@ -1,0 +1,100 @@
+import { jobView, sessionView } from '@dusk-wren/contract';
+import { spawn, type ChildProcess } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
+import { once } from 'node:events';
+import { existsSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { note, openShop, PIN, Screen, type Shop } from './testing/shop';
+
+const BUILT = fileURLToPath(new URL('dist/main.mjs', import.meta.url));
+
+/** A server process of its own on the shop's database, and a signed-in browser's stand-in on it. */
+class ServerProcess {
+  private constructor(
+    private readonly child: ChildProcess,
+    private readonly url: string,
+    private readonly headers: Record<string, string>,
+  ) {}
+
+  static async start(shop: Shop): Promise<ServerProcess> {
+    if (!existsSync(BUILT)) throw new Error('the server is not built: run `npm test -- server`');
+    const child = spawn(process.execPath, [BUILT], {
+      env: {
+        ...process.env,
+        DATABASE_URL: shop.databaseUrl,
+        SESSION_SECRET: shop.config.SESSION_SECRET,
+        PORT: '0',
+      },
+      stdio: ['ignore', 'pipe', 'inherit'],
+    });
+    const url = await new Promise<string>((ready, failed) => {
+      child.stdout.on('data', (chunk: Buffer) => {
+        const line = /\{"ready":"(.+?)"\}/.exec(chunk.toString());
+        if (line) ready(line[1] ?? '');
+      });
+      child.once('exit', (code) => failed(new Error(`the server ended with ${code}`)));
+    });
+    const first = await fetch(`${url}/api/session`);
+    const anonymous = headersFrom(first, sessionView.parse(await first.json()).csrf);
+    const signed = await fetch(`${url}/api/session`, {
+      method: 'POST',
+      headers: anonymous,
+      body: JSON.stringify({ personId: shop.people.ada, pin: PIN }),
+    });
+    return new ServerProcess(child, url, headersFrom(signed, sessionView.parse(await signed.json()).csrf));
+  }
+
+  send(job: string, commandId: string, baseVersion: number, text: string): Promise<Response> {
+    return fetch(`${this.url}/api/jobs/${job}/commands`, {
+      method: 'POST',
+      headers: this.headers,
+      body: JSON.stringify({ baseVersion, commandId, command: note(text) }),
+    });
+  }
+
+  async kill(): Promise<void> {
+    this.child.kill('SIGKILL');
+    await once(this.child, 'exit');
+  }
+}
+
+function headersFrom(response: Response, csrf: string): Record<string, string> {
+  const cookie = (response.headers.get('set-cookie') ?? '').split(';')[0] ?? '';
+  return { cookie, 'x-csrf-token': csrf, 'content-type': 'application/json' };
+}
+
+let shop: Shop;
+let ada: Screen;
+beforeAll(async () => {
+  shop = await openShop();
+  ada = await Screen.open(shop, 'ada');
+});
+afterAll(() => shop.close());
+
+describe('kill −9 between request and answer', () => {
+  it('loses no acknowledged command and doubles none on retry', { timeout: 120_000 }, async () => {
+    const job = await ada.openJob(shop);
+    const version = async () => jobView.parse((await ada.get(`/api/jobs/${job}`)).body).version;
+    const millisecondsBeforeTheKill = [0, 2, 4, 6, 9, 12, 16, 25];
+    for (const [round, patience] of millisecondsBeforeTheKill.entries()) {
+      const base = await version();
+      const commandId = randomUUID();
+      const server = await ServerProcess.start(shop);
+      const acknowledged = server
+        .send(job, commandId, base, `round ${round}`)
+        .then((answer) => answer.status === 200)
+        .catch(() => false);
+      await new Promise((done) => setTimeout(done, patience));
+      await server.kill();
+      if (await acknowledged) expect(await version(), `after ${patience} ms`).toBe(base + 1);
+      const retried = await ada.command(job, base, note(`round ${round}`), commandId);
+      expect(retried.status, `after ${patience} ms`).toBe(200);
+      expect(await version(), `after ${patience} ms`).toBe(base + 1);
+    }
+    const notes = jobView
+      .parse((await ada.get(`/api/jobs/${job}`)).body)
+      .entries.filter(({ kind }) => kind === 'note-added');
+    expect(notes).toHaveLength(millisecondsBeforeTheKill.length);
+  });
+});
