@@ -14,38 +14,32 @@ export interface Placed {
  * earlier stage, then the fragment's own order. A circle of relations is refused with the names in it.
  */
 export function ordered(drafts: readonly { draft: Draft; opening: number }[]): Result<Placed[]> {
-  const placed = settled(drafts);
-  const rank = new Map(
-    placed.map((each, i) => [each.draft.id, [each.opening, STAGES.indexOf(each.draft.stage), i] as const]),
-  );
-  const waiting = new Map(placed.map((each) => [each.draft.id, new Set(each.after)]));
-  const open = new Map(placed.map((each) => [each.draft.id, each]));
+  const placed = settled(drafts).map((each, i) => ({
+    each,
+    rank: (each.opening * STAGES.length + STAGES.indexOf(each.draft.stage)) * drafts.length + i,
+    waitsFor: each.after.length,
+  }));
+  type Node = (typeof placed)[number];
+  const followers = new Map<string, Node[]>();
+  for (const node of placed)
+    for (const id of node.each.after) followers.set(id, [...(followers.get(id) ?? []), node]);
+  const free = placed.filter(({ waitsFor }) => waitsFor === 0);
   const result: Placed[] = [];
-  while (open.size > 0) {
-    let next: Placed | undefined;
-    for (const each of open.values()) {
-      if (
-        waiting.get(each.draft.id)?.size === 0 &&
-        (!next || before(rank.get(each.draft.id), rank.get(next.draft.id)))
-      )
-        next = each;
+  while (free.length > 0) {
+    const next = free.reduce((best, node) => (node.rank < best.rank ? node : best));
+    free.splice(free.indexOf(next), 1);
+    result.push(next.each);
+    for (const follower of followers.get(next.each.draft.id) ?? []) {
+      follower.waitsFor -= 1;
+      if (follower.waitsFor === 0) free.push(follower);
     }
-    if (!next) return refuse({ code: 'plan.cycle', fragments: [...open.keys()] });
-    result.push(next);
-    open.delete(next.draft.id);
-    for (const set of waiting.values()) set.delete(next.draft.id);
   }
-  return ok(result);
-}
-
-type Rank = readonly [number, number, number];
-
-function before(a: Rank | undefined, b: Rank | undefined): boolean {
-  for (let i = 0; i < 3; i++) {
-    const difference = (a?.[i] ?? 0) - (b?.[i] ?? 0);
-    if (difference !== 0) return difference < 0;
-  }
-  return false;
+  if (result.length === placed.length) return ok(result);
+  const done = new Set(result);
+  return refuse({
+    code: 'plan.cycle',
+    fragments: placed.filter(({ each }) => !done.has(each)).map(({ each }) => each.draft.id),
+  });
 }
 
 /** `after` may name a step or a milestone; a milestone stands for all steps that provide it, an absent one for none. */

@@ -46,8 +46,19 @@ export interface Plan {
   readonly openings: number;
 }
 
+/** A state never changes, so its plan is made once: deciding, summing up and showing share it. */
+const made = new WeakMap<JobState, Result<Plan | undefined>>();
+
 /** Ready steps first, in plan order. Refused only when fragments contradict each other. */
 export function plan(state: JobState): Result<Plan | undefined> {
+  const known = made.get(state);
+  if (known) return known;
+  const fresh = compose(state);
+  made.set(state, fresh);
+  return fresh;
+}
+
+function compose(state: JobState): Result<Plan | undefined> {
   const valve = valveOf(state);
   const opened = openingOf(state);
   if (!valve || !opened) return ok(undefined);
