@@ -15,6 +15,7 @@ import { must } from '@dusk-wren/core/problem';
 import { UniqueConstraintError, type Sequelize, type Transaction } from 'sequelize';
 import { Refusal } from '../refusal';
 import { stampsFor } from './instruments';
+import { keepState, knownState } from './folded';
 import { appendLog, loadLog } from './job-log';
 import { JobRow, ReceiptRow } from './models';
 import { findPerson } from './people';
@@ -40,11 +41,18 @@ export async function commit(sequelize: Sequelize, request: Request): Promise<Co
   const read = readCommand(request.command);
   if (!read.ok) throw new Refusal(read.problem);
   const command = await withPersonLookedUp(read.value);
+  const attempt = async (): Promise<Committed> => {
+    const { answer, state } = await sequelize.transaction((transaction) =>
+      inTransaction(request, command, transaction),
+    );
+    if (state) keepState(request.jobId, state);
+    return answer;
+  };
   try {
-    return await sequelize.transaction((transaction) => inTransaction(request, command, transaction));
+    return await attempt();
   } catch (error) {
     if (!(error instanceof UniqueConstraintError)) throw error;
-    return sequelize.transaction((transaction) => inTransaction(request, command, transaction));
+    return attempt();
   }
 }
 
@@ -52,32 +60,40 @@ async function inTransaction(
   request: Request,
   command: Command,
   transaction: Transaction,
-): Promise<Committed> {
+): Promise<{ answer: Committed; state?: JobState }> {
   const { jobId, commandId, person, now } = request;
-  const job = await JobRow.findByPk(jobId, { transaction, lock: transaction.LOCK.UPDATE });
+  // One connection answers in order: the receipt is read after the lock is held, without waiting for it here.
+  const [job, receipt] = await Promise.all([
+    JobRow.findByPk(jobId, { transaction, lock: transaction.LOCK.UPDATE }),
+    ReceiptRow.findByPk(commandId, { transaction }),
+  ]);
   if (!job) throw new Refusal({ code: 'not-found', what: 'job' });
-  const receipt = await ReceiptRow.findByPk(commandId, { transaction });
-  if (receipt) return answerAgain(receipt, jobId, transaction);
+  if (receipt) return { answer: await answerAgain(receipt, jobId, transaction) };
   if (request.baseVersion !== job.version) {
     if (request.baseVersion > job.version) throw new Refusal({ code: 'job.stale', version: job.version });
-    return {
-      kind: 'stale',
-      version: job.version,
-      missed: await loadLog(jobId, request.baseVersion, transaction),
-    };
+    const missed = await loadLog(jobId, request.baseVersion, transaction);
+    return { answer: { kind: 'stale', version: job.version, missed } };
   }
-  const state = must(fold(await loadLog(jobId, 0, transaction)));
+  const known = knownState(jobId, job.version);
+  const state =
+    known.version === job.version
+      ? known
+      : must(fold(await loadLog(jobId, known.version, transaction), known));
   const edge: Edge = { person, now, instrument: await stampsFor(command, now.slice(0, 10), transaction) };
   const facts = decide(state, command, edge);
   if (!facts.ok) throw new Refusal(facts.problem);
   const recorded = must(record(state, facts.value, { commandId, by: person, at: now }));
-  await appendLog(jobId, recorded.entries, transaction);
-  await ReceiptRow.create(
-    { commandId, jobId, firstSeq: state.version + 1, lastSeq: recorded.state.version },
-    { transaction },
-  );
-  await job.update(columnsOf(recorded.state), { transaction });
-  return { kind: 'taken', version: recorded.state.version, entries: recorded.entries };
+  const columns = columnsOf(recorded.state);
+  const receiptRow = { commandId, jobId, firstSeq: state.version + 1, lastSeq: recorded.state.version };
+  await Promise.all([
+    appendLog(jobId, recorded.entries, transaction),
+    ReceiptRow.create(receiptRow, { transaction }),
+    job.update(columns, { transaction }),
+  ]);
+  return {
+    answer: { kind: 'taken', version: recorded.state.version, entries: recorded.entries },
+    state: recorded.state,
+  };
 }
 
 async function answerAgain(receipt: ReceiptRow, jobId: JobId, transaction: Transaction): Promise<Committed> {
