@@ -79,8 +79,10 @@ b {
   b {
     max-width: none;
   }
-  .fold > .words {
+  .fold > .words,
+  .end {
     grid-column: 2;
+    margin-left: 0;
     white-space: normal;
   }
 }
