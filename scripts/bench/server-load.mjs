@@ -1,0 +1,102 @@
+import { randomUUID } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { privateDatabase } from '../machine/database.mjs';
+import { run, start } from '../machine/run.mjs';
+import { root } from '../machine/say.mjs';
+
+const DATABASE = 'dusk_wren_bench';
+const RESIDENT_LIMIT_MB = 250;
+const ROUNDS = 150;
+const WARM_UP = 30;
+const HEADROOM_MS = 20;
+
+const p95 = (times) => [...times].sort((a, b) => a - b)[Math.floor(times.length * 0.95)];
+
+/** Times of a piece of work, after a few that do not count: code and caches are warm in a running shop. */
+async function timed(rounds, work) {
+  const times = [];
+  for (let i = 0; i < WARM_UP; i++) await work(i);
+  for (let i = WARM_UP; i < WARM_UP + rounds; i++) {
+    const began = performance.now();
+    await work(i);
+    times.push(performance.now() - began);
+  }
+  return times;
+}
+
+/** Memory of the server with the demo, and a command's answer against a bare commit on the same database. */
+export async function serverLoad(report) {
+  const database = await privateDatabase({ name: 'bench', databases: [DATABASE], startOver: [DATABASE] });
+  try {
+    const env = {
+      DATABASE_URL: database.url(DATABASE),
+      SESSION_SECRET: database.secrets.session,
+      PORT: '4799',
+      LOG_LEVEL: 'error',
+      WEB_ROOT: join(root, 'web/dist'),
+    };
+    await run('node', [join(root, 'server/dist/prepare.mjs'), '--demo'], { env, quiet: true });
+    let ready;
+    const isReady = new Promise((done) => (ready = done));
+    const server = start('node', [join(root, 'server/dist/main.mjs')], {
+      env,
+      onLine: (line) => line.startsWith('{"ready"') && ready(),
+    });
+    try {
+      await Promise.race([isReady, server.ended]);
+      const bare = p95(await bareCommits(database.url(DATABASE)));
+      const answered = p95(await commands());
+      report('Command committed and answered, p95', answered, 2 * bare + HEADROOM_MS, 'ms');
+      const [, kilobytes] = /VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${server.child.pid}/status`, 'utf8'));
+      report('Server, resident', Number(kilobytes) / 1000, RESIDENT_LIMIT_MB, 'MB');
+    } finally {
+      await server.stop();
+    }
+  } finally {
+    await database.stop();
+  }
+}
+
+async function bareCommits(url) {
+  const { createConnection } = await import('mariadb');
+  const connection = await createConnection(url);
+  await connection.query('CREATE TABLE IF NOT EXISTS bench_bare (id INT PRIMARY KEY, body TEXT)');
+  const times = await timed(ROUNDS, async (i) => {
+    await connection.beginTransaction();
+    await connection.query('INSERT INTO bench_bare VALUES (?, ?)', [i, 'x'.repeat(200)]);
+    await connection.commit();
+  });
+  await connection.query('DROP TABLE bench_bare');
+  await connection.end();
+  return times;
+}
+
+async function commands() {
+  const base = 'http://127.0.0.1:4799/api';
+  let headers = { 'content-type': 'application/json' };
+  const call = async (path, init = {}) => {
+    const answer = await fetch(`${base}${path}`, { ...init, headers });
+    const cookie = answer.headers.get('set-cookie');
+    if (cookie) headers = { ...headers, cookie: cookie.split(';')[0] };
+    if (!answer.ok) throw new Error(`${path} was answered ${answer.status}: ${await answer.text()}`);
+    const body = await answer.json();
+    if (body.csrf) headers = { ...headers, 'x-csrf-token': body.csrf };
+    return body;
+  };
+  const post = (path, body) => call(path, { method: 'POST', body: JSON.stringify(body) });
+  await call('/session');
+  const { people } = await call('/people');
+  await post('/session', { personId: people[0].id, pin: '2468' });
+  const { jobs } = await call('/jobs?limit=1');
+  const { version } = await call(`/jobs/${jobs[0].id}`);
+  let baseVersion = version;
+  return timed(ROUNDS, async (i) => {
+    const answer = await post(`/jobs/${jobs[0].id}/commands`, {
+      baseVersion,
+      commandId: randomUUID(),
+      command: { kind: 'add-note', body: { text: `bench ${i}` } },
+    });
+    baseVersion = answer.version;
+  });
+}
