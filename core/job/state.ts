@@ -94,10 +94,10 @@ export function valveOf(state: JobState): Valve | undefined {
   );
 }
 
-/** All standing facts in order. */
-export function standingEntries(state: JobState): Entry[] {
+/** The standing facts wanted, all of them unless told, in order. */
+export function standingEntries(state: JobState, wanted: (entry: Entry) => boolean = () => true): Entry[] {
   return Object.values(state.records)
-    .flatMap((entries): readonly Entry[] => entries)
+    .flatMap((entries): readonly Entry[] => entries.filter(wanted))
     .sort((a, b) => a.seq - b.seq);
 }
 

@@ -178,8 +178,9 @@ function partWait({ task }: Draft, state: JobState): Wait[] {
 function keptSteps(state: JobState, order: readonly Placed[]): PlannedStep[] {
   const planned = new Set(order.map(({ draft }) => draft.id));
   const kept = new Map<string, PlannedStep>();
-  for (const entry of standingEntries(state)) {
-    if (!('step' in entry.body) || planned.has(entry.body.step.id)) continue;
+  const unplanned = standingEntries(state, ({ body }) => 'step' in body && !planned.has(body.step.id));
+  for (const entry of unplanned) {
+    if (!('step' in entry.body)) continue;
     const { id, title, stage } = entry.body.step;
     kept.set(id, {
       id,

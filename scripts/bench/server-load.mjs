@@ -8,7 +8,7 @@ import { root } from '../machine/say.mjs';
 const DATABASE = 'dusk_wren_bench';
 const RESIDENT_LIMIT_MB = 250;
 const ROUNDS = 150;
-const WARM_UP = 30;
+const WARM_UP = 150;
 const HEADROOM_MS = 20;
 
 const p95 = (times) => [...times].sort((a, b) => a - b)[Math.floor(times.length * 0.95)];
