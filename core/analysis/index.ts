@@ -1,2 +1,11 @@
 export { fitRunout, LEAST_READINGS, type RunoutFit } from './runout-fit';
 export { readBluedRing, type BlueArc, type BluedRing, type BlueGap } from './blued-ring';
+export { leastDeviation, leastSquares, throughEnds, type Line } from './straight-line';
+export {
+  gasFlow,
+  liquidFlow,
+  type GasService,
+  type GasState,
+  type LiquidService,
+  type LiquidState,
+} from './valve-flow';

@@ -1,3 +1,4 @@
 export type { InputIssue, Problem, ProblemCode, ProblemOf } from './problem';
 export { must, ok, refuse, type Result } from './result';
 export { issuesFromZod } from './from-zod';
+export { inConflict, notInTable, outOfRange, tooFew } from './refusals';

@@ -26,7 +26,30 @@ const PREFERRED: Preferred = {
   energy: { US: 'kJ', SI: 'kJ' },
   stiffness: { US: 'lbf/in', SI: 'N/mm' },
   ratio: { US: '%', SI: '%' },
+  'gas flow': { US: 'scfh', SI: 'Nm³/h' },
+  'flow coefficient': { US: 'Cv', SI: 'Kv' },
+  density: { US: 'lb/ft³', SI: 'kg/m³' },
+  current: { US: 'mA', SI: 'mA' },
 };
+
+const US_UNITS: ReadonlySet<string> = new Set(
+  'in thou ft lbf lbf·ft lbf·in psig psia psi ksi Mpsi in² in³ ft³ gal gpm ft³/h ft³/min scfh scfm Cv lb lb/ft³ °F ft/min ft·lbf lbf/in'.split(
+    ' ',
+  ),
+);
+const OF_NO_SYSTEM: ReadonlySet<Dimension> = new Set([
+  'angle',
+  'time',
+  'rotational speed',
+  'ratio',
+  'current',
+]);
+
+/** The system a quantity was given in; undefined for angles, times, ratios and the like, which belong to both. */
+export function systemOf({ dimension, unit }: Quantity): UnitSystem | undefined {
+  if (OF_NO_SYSTEM.has(dimension)) return undefined;
+  return US_UNITS.has(unit) ? 'US' : 'SI';
+}
 
 const THOU_BELOW_METRES = 0.05 * 0.0254;
 const MINUTES_FROM_SECONDS = 120;
@@ -36,6 +59,7 @@ export function preferredUnit(q: Quantity, system: UnitSystem): string {
   const size = Math.abs(si(q));
   if (q.dimension === 'length' && system === 'US' && size > 0 && size < THOU_BELOW_METRES) return 'thou';
   if (q.dimension === 'time' && size < MINUTES_FROM_SECONDS) return 's';
+  if (q.dimension === 'time' && size >= 60 * 86400) return 'month';
   if (q.dimension === 'time' && size >= 86400) return 'd';
   return PREFERRED[q.dimension][system];
 }

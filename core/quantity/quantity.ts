@@ -30,6 +30,11 @@ export type Time = Quantity<'time'>;
 export type Speed = Quantity<'speed'>;
 export type Energy = Quantity<'energy'>;
 export type Ratio = Quantity<'ratio'>;
+export type RotationalSpeed = Quantity<'rotational speed'>;
+export type Stiffness = Quantity<'stiffness'>;
+export type GasFlow = Quantity<'gas flow'>;
+export type FlowCoefficient = Quantity<'flow coefficient'>;
+export type Current = Quantity<'current'>;
 
 /** A quantity from a number in a named unit. */
 export function quantity<D extends Dimension>(dimension: D, value: number, unit: UnitOf<D>): Quantity<D> {

@@ -2,6 +2,8 @@
  * Units by dimension: SI value = number × factor + offset.
  * Exact factors (international yard and pound agreement, 1959): 1 in = 25.4 mm, 1 lb = 0.45359237 kg,
  * standard gravity 9.80665 m/s²; 1 US gal = 231 in³.
+ * A flow coefficient's own value is in Kv (m³/h of water at 1 bar); Cv is gpm at 1 psi. A gas flow is the volume at
+ * 0 °C and 101.325 kPa; `scfh` is at 60 °F, `Sm³/h` at 15 °C.
  * Gauge, absolute and difference of pressure are different dimensions on purpose.
  */
 interface Unit {
@@ -18,6 +20,10 @@ const LBF = 4.4482216152605;
 const PSI = 6894.757293168;
 const GALLON = 0.003785411784;
 const CUBIC_FOOT = 0.028316846592;
+const STANDARD_GRAVITY = 9.80665;
+const DAY = 86400;
+const NORMAL_KELVIN = 273.15;
+const SIXTY_FAHRENHEIT = (60 + 459.67) * (5 / 9);
 
 /** The pressure units, with the suffixes that tell gauge from absolute from difference. */
 function pressures(mark: (unit: string) => string[]) {
@@ -59,6 +65,7 @@ export const UNITS = {
     N: { factor: 1, also: ['newton', 'newtons'], decimals: 0 },
     kN: { factor: 1e3, also: [], decimals: 2 },
     lbf: { factor: LBF, also: ['lb', 'lbs', 'pound', 'pounds'], decimals: 0 },
+    kgf: { factor: STANDARD_GRAVITY, also: [], decimals: 1 },
   },
   torque: {
     'N·m': { factor: 1, also: ['nm', 'n.m', 'n*m', 'n-m', 'newtonmetre', 'newtonmeter'], decimals: 1 },
@@ -134,7 +141,9 @@ export const UNITS = {
   stress: {
     psi: { factor: PSI, also: [], decimals: 0 },
     ksi: { factor: 1000 * PSI, also: [], decimals: 2 },
+    Mpsi: { factor: 1e6 * PSI, also: [], decimals: 2 },
     MPa: { factor: 1e6, also: ['mpa', 'n/mm²', 'n/mm2'], decimals: 1 },
+    GPa: { factor: 1e9, also: [], decimals: 1 },
   },
   area: {
     'm²': { factor: 1, also: ['m2', 'sqm'], decimals: 6 },
@@ -161,6 +170,25 @@ export const UNITS = {
     'ft³/h': { factor: CUBIC_FOOT / 3600, also: ['ft3/h', 'cfh', 'scfh'], decimals: 2 },
     'ft³/min': { factor: CUBIC_FOOT / 60, also: ['ft3/min', 'cfm', 'scfm'], decimals: 3 },
   },
+  'gas flow': {
+    'Nm³/h': { factor: 1 / 3600, also: ['nm3/h'], decimals: 1 },
+    'Sm³/h': { factor: NORMAL_KELVIN / 288.15 / 3600, also: ['sm3/h'], decimals: 1 },
+    scfh: { factor: (CUBIC_FOOT * NORMAL_KELVIN) / SIXTY_FAHRENHEIT / 3600, also: [], decimals: 0 },
+    scfm: { factor: (CUBIC_FOOT * NORMAL_KELVIN) / SIXTY_FAHRENHEIT / 60, also: [], decimals: 1 },
+  },
+  'flow coefficient': {
+    Kv: { factor: 1, also: [], decimals: 2 },
+    Cv: { factor: GALLON * 60 * Math.sqrt(1e5 / PSI), also: [], decimals: 2 },
+  },
+  density: {
+    'kg/m³': { factor: 1, also: ['kg/m3'], decimals: 1 },
+    'g/cm³': { factor: 1000, also: ['g/cm3', 'g/cc', 'kg/l'], decimals: 3 },
+    'lb/ft³': { factor: 0.45359237 / CUBIC_FOOT, also: ['lb/ft3'], decimals: 2 },
+  },
+  current: {
+    mA: { factor: 1e-3, also: ['milliamp', 'milliamps'], decimals: 2 },
+    A: { factor: 1, also: ['amp', 'amps'], decimals: 4 },
+  },
   temperature: {
     K: { factor: 1, also: ['kelvin'], decimals: 1 },
     '°C': { factor: 1, offset: 273.15, also: ['c', 'degc', 'celsius'], decimals: 0 },
@@ -175,7 +203,10 @@ export const UNITS = {
     s: { factor: 1, also: ['sec', 'secs', 'second', 'seconds'], decimals: 0 },
     min: { factor: 60, also: ['mins', 'minute', 'minutes'], decimals: 1 },
     h: { factor: 3600, also: ['hr', 'hrs', 'hour', 'hours'], decimals: 2 },
-    d: { factor: 86400, also: ['day', 'days'], decimals: 1 },
+    d: { factor: DAY, also: ['day', 'days'], decimals: 1 },
+    week: { factor: 7 * DAY, also: ['wk', 'wks', 'weeks'], decimals: 1 },
+    month: { factor: 30.4375 * DAY, also: ['mo', 'mths', 'months'], decimals: 1 },
+    year: { factor: 365.25 * DAY, also: ['yr', 'yrs', 'years'], decimals: 2 },
   },
   speed: {
     'm/s': { factor: 1, also: [], decimals: 3 },

@@ -12,6 +12,40 @@ export const API_598_EDITIONS = ['stricter', 'per-inch-over-2', 'per-inch-over-1
  */
 export type Api598Edition = (typeof API_598_EDITIONS)[number];
 
+/** Other names people give the editions. */
+export const API_598_EDITION_NAMES: Readonly<Record<string, Api598Edition>> = {
+  older: 'flat-over-12',
+  '8th': 'flat-over-12',
+  '2004': 'flat-over-12',
+  '9th': 'per-inch-over-12',
+  '2009': 'per-inch-over-12',
+  later: 'per-inch-over-2',
+  '10th': 'per-inch-over-2',
+  '2016': 'per-inch-over-2',
+};
+
+/** The editions in words, for a certificate. */
+export const EDITION_NAMES: Readonly<Record<Api598Edition, string>> = {
+  stricter: 'not set, the stricter is used',
+  'per-inch-over-2': 'per inch for every size over 2',
+  'per-inch-over-12': 'per inch from NPS 14',
+  'flat-over-12': 'flat from NPS 14',
+};
+
+/** Iron valves: shell test psig by body, to NPS 12 and above it. */
+export const IRON_SHELL_TESTS = {
+  'cast iron 125': { to12: 350, above: 265 },
+  'cast iron 250': { to12: 875, above: 525 },
+  'ductile iron 150': { to12: 400, above: 400 },
+  'ductile iron 300': { to12: 975, above: 975 },
+} as const;
+
+/** Most chlorides in the test water of austenitic stainless steel, ppm (an older edition: 100). */
+export const CHLORIDES_PPM = 50;
+
+/** Metal check valves: mL/min of water and standard ft³/h of gas per inch NPS. */
+export const METAL_CHECK_LEAKAGE = { liquidMlPerMinute: 3, gasCubicFeetPerHour: 1.5 } as const;
+
 /** Hold times, seconds, by size: rows are the largest NPS the row covers. */
 export const HOLD_SECONDS = [
   { upToNps: 2, shell: 15, closure: 15, backseat: 15, checkShell: 60, checkClosure: 60 },

@@ -41,7 +41,34 @@ export type Thread =
       readonly pitchMm: number;
     };
 
-/** Reads `3/4-10`, `1 1/8-8`, `M20x2.5`. Diameters from 1/4 to 4 in and M5 to M100 are taken. */
+/** Coarse pitches of ISO 261/262, mm by diameter: a metric thread named without a pitch is coarse. */
+export const METRIC_COARSE: Readonly<Record<number, number>> = {
+  5: 0.8,
+  6: 1,
+  8: 1.25,
+  10: 1.5,
+  12: 1.75,
+  14: 2,
+  16: 2,
+  18: 2.5,
+  20: 2.5,
+  22: 2.5,
+  24: 3,
+  27: 3,
+  30: 3.5,
+  33: 3.5,
+  36: 4,
+  39: 4,
+  42: 4.5,
+  45: 4.5,
+  48: 5,
+  52: 5,
+  56: 5.5,
+  60: 5.5,
+  64: 6,
+};
+
+/** Reads `3/4-10`, `1 1/8-8`, `M20x2.5` and `M20`, which is coarse. Diameters from 1/4 to 4 in and M5 to M100 are taken. */
 export function parseThread(text: string): Result<Thread> {
   return metric(text) ?? unified(text) ?? refuse(unreadable(text));
 }
@@ -55,9 +82,10 @@ const unreadable = (text: string) =>
   }) as const;
 
 function metric(text: string): Result<Thread> | undefined {
-  const found = /^m\s*(\d+(?:\.\d+)?)\s*[x×*]\s*(\d+(?:\.\d+)?)$/i.exec(text.trim());
+  const found = /^m\s*(\d+(?:\.\d+)?)(?:\s*[x×*]\s*(\d+(?:\.\d+)?))?$/i.exec(text.trim());
   if (!found) return undefined;
-  const [diameterMm, pitchMm] = [Number(found[1]), Number(found[2])];
+  const diameterMm = Number(found[1]);
+  const pitchMm = found[2] === undefined ? (METRIC_COARSE[diameterMm] ?? 0) : Number(found[2]);
   const sensible =
     diameterMm >= 5 && diameterMm <= 100 && pitchMm >= 0.5 && pitchMm <= 6 && pitchMm < diameterMm / 3;
   return sensible

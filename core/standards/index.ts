@@ -1,46 +1,25 @@
 export { COMMON_PRACTICE, describeSource, siteRule, standard, type Source, type Standing } from './source';
-export { dnOf, formatSize, NOMINAL_SIZES, parseSize, type NominalSize } from './nominal-size';
-export {
-  B16_34,
-  GROUP_NAMES,
-  MATERIAL_GROUPS,
-  PRESSURE_CLASSES,
-  RATING_AT_100F,
-  ratingAt100F,
-  type MaterialGroup,
-  type PressureClass,
-} from './asme-b16-34';
-export {
-  API_598,
-  API_598_EDITIONS,
-  CLOSURE_FACTOR,
-  DROPS_PER_ML,
-  FLAT_OVER_12,
-  HOLD_SECONDS,
-  LOW_PRESSURE_CLOSURE_PSIG,
-  METAL_SEAT_LEAKAGE,
-  PER_INCH,
-  SHELL_FACTOR,
-  SHELL_ROUNDING_PSI,
-  type Api598Edition,
-} from './api-598';
-export { B1_1, ISO_898_1, parseThread, STUD_THREADS, type Thread } from './asme-b1-1';
-export { CROSS_PATTERNS, PCC_1, TIGHTENING_PASSES, type TighteningPasses } from './asme-pcc-1';
-export {
-  A193,
-  NUT_FACTOR_SCATTER,
-  NUT_FACTORS,
-  STUD_MATERIALS,
-  STUD_YIELD_KSI,
-  studYieldKsi,
-  type StudMaterial,
-} from './stud-material';
-export {
-  COMPRESSION,
-  INCH_SECTIONS,
-  METRIC_SECTIONS_MM,
-  PACKING_PRACTICE,
-  PACKING_STYLES,
-  SNUG_WITHIN_IN,
-  type PackingStyle,
-} from './packing-section';
+export * from './api-526';
+export * from './api-527';
+export * from './api-598';
+export * from './api-600';
+export * from './api-6a';
+export * from './as568';
+export * from './asme-b1-1';
+export * from './asme-b16-34';
+export * from './asme-b16-5';
+export * from './asme-pcc-1';
+export * from './asme-relief';
+export * from './elastomer';
+export * from './fci-70-2';
+export * from './gasket-factors';
+export * from './iec-60534-2-1';
+export * from './iso-5208';
+export * from './lapping-compound';
+export * from './medium-hazard';
+export * from './mss-sp-61';
+export * from './nominal-size';
+export * from './packing-section';
+export * from './shear-pin-material';
+export * from './spring-material';
+export * from './stud-material';

@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { ok, type Result } from '../problem';
-import { formatAs, quantity, type Torque } from '../quantity';
+import type { Torque } from '../quantity';
 import { COMMON_PRACTICE, CROSS_PATTERNS, PCC_1, TIGHTENING_PASSES } from '../standards';
 import { choiceField, numberField, quantityField } from './field';
+import { line } from './sheet';
 import type { Working, Worked } from './working';
 
 const input = z.strictObject({
@@ -43,11 +44,7 @@ function sequence({ bolts, passes, torque }: z.output<typeof input>): Result<Wor
   const order = crossPattern(bolts);
   const pass = (percent: number, sequenceOf: number[]): TighteningPass => ({
     percent,
-    torque: quantity(
-      'torque',
-      (torque.value * percent) / 100,
-      torque.unit === 'N·m' ? 'N·m' : torque.unit === 'lbf·in' ? 'lbf·in' : 'lbf·ft',
-    ),
+    torque: { dimension: 'torque', value: (torque.value * percent) / 100, unit: torque.unit },
     order: sequenceOf,
   });
   const steps = TIGHTENING_PASSES[passes].map((percent) => pass(percent, order));
@@ -55,24 +52,22 @@ function sequence({ bolts, passes, torque }: z.output<typeof input>): Result<Wor
     100,
     Array.from({ length: bolts }, (_, i) => i + 1),
   );
+  const tabled = CROSS_PATTERNS[bolts] !== undefined;
   return ok({
     result: { passes: steps, circularPass },
-    steps: [...steps, circularPass].map(({ percent, torque: setting, order: sequenceOf }, i) => ({
-      label: i === steps.length ? 'Circular pass, until no nut moves' : `Pass ${i + 1}`,
-      formula: `${percent} % of the final torque`,
-      substituted: sequenceOf.join(' · '),
-      result: formatAs(
+    steps: [...steps, circularPass].map(({ percent, torque: setting, order: sequenceOf }, i) =>
+      line(
+        i === steps.length ? 'Circular pass, until no nut moves' : `Pass ${i + 1}`,
+        `${percent} % of the final torque`,
+        sequenceOf.join(' · '),
         setting,
-        torque.unit === 'N·m' ? 'N·m' : torque.unit === 'lbf·in' ? 'lbf·in' : 'lbf·ft',
       ),
-    })),
+    ),
     notes: [
       'Snug first, at 10 to 20 lbf·ft and no more than 20 % of the target, and check that the joint is square.',
-      ...(CROSS_PATTERNS[bolts]
-        ? []
-        : ['This count is not in the published table: opposite pairs, the widest gap next.']),
+      ...(tabled ? [] : ['This count is not in the published table: opposite pairs, the widest gap next.']),
     ],
-    source: CROSS_PATTERNS[bolts] ? PCC_1 : COMMON_PRACTICE,
+    source: tabled ? PCC_1 : COMMON_PRACTICE,
   });
 }
 

@@ -1,38 +1,33 @@
 import { z } from 'zod';
-import { ok, refuse, type Result } from '../problem';
+import { inConflict, notInTable, ok, outOfRange, type Result } from '../problem';
 import {
   formatNumber,
-  fromSi,
   quantity,
   si,
+  systemOf,
   valueIn,
   type Area,
   type Force,
-  type Length,
+  type Quantity,
   type Stress,
   type Torque,
 } from '../quantity';
-import {
-  A193,
-  B1_1,
-  COMMON_PRACTICE,
-  ISO_898_1,
-  NUT_FACTOR_SCATTER,
-  STUD_MATERIALS,
-  studYieldKsi,
-  type Thread,
-} from '../standards';
-import { choiceField, numberField, quantityField, threadField } from './field';
+import { A193, COMMON_PRACTICE, NUT_FACTOR_SCATTER, STUD_MATERIALS, studYieldKsi } from '../standards';
+import { nominalDiameter, stressArea, stressAreaStep } from './bolting-stress-area';
+import { amountField, choiceField, factorField, quantityField, threadField } from './field';
+import { line, sheetFor, shown } from './sheet';
 import type { Step, Working, Worked } from './working';
 
 const input = z.strictObject({
   thread: threadField({ label: 'Stud thread', example: '3/4-10' }),
-  nutFactor: numberField({ label: 'Nut factor K', example: '0.16' }, 0.05, 0.5),
+  nutFactor: factorField({ label: 'Nut factor K', example: '0.16' }, 0.05, 0.5),
   stress: quantityField('stress', { label: 'Bolt stress', example: '50 ksi' }).exactOptional(),
-  preload: quantityField('force', { label: 'Preload', example: '16 700 lbf' }).exactOptional(),
+  preload: quantityField('force', { label: 'Preload', example: '16,700 lbf' }).exactOptional(),
   material: choiceField(STUD_MATERIALS, { label: 'Stud material' }).exactOptional(),
-  percentYield: quantityField('ratio', { label: 'Share of yield', example: '50 %' }).exactOptional(),
+  percentYield: amountField('ratio', '%', { label: 'Share of yield', example: '50 %' }).exactOptional(),
 });
+
+type Given = z.output<typeof input>;
 
 export interface BoltTorque {
   preload: Force;
@@ -67,15 +62,16 @@ export const boltingTorque: Working<typeof input, BoltTorque> = {
   work: torque,
 };
 
-function torque(given: z.output<typeof input>): Result<Worked<BoltTorque>> {
+function torque(given: Given): Result<Worked<BoltTorque>> {
   const area = stressArea(given.thread);
   const target = targetStress(given, area);
   if (!target.ok) return target;
   const diameter = nominalDiameter(given.thread);
-  const preload = fromSi('force', target.value.pascals * si(area), 'lbf');
-  const result = fromSi('torque', given.nutFactor * si(diameter) * si(preload), 'lbf·ft');
-  const stress = fromSi('stress', target.value.pascals, 'ksi');
-  const band = (factor: number) => quantity('force', preload.value * factor, 'lbf');
+  const sheet = sheetFor(given.stress, given.preload, diameter);
+  const preload = sheet.of('force', target.value.pascals * si(area), { US: 'lbf', SI: 'kN' });
+  const result = sheet.of('torque', given.nutFactor * si(diameter) * si(preload));
+  const stress = sheet.of('stress', target.value.pascals, { US: 'ksi', SI: 'MPa' });
+  const band = (factor: number): Force => ({ ...preload, value: preload.value * factor });
   return ok({
     result: {
       preload,
@@ -85,20 +81,10 @@ function torque(given: z.output<typeof input>): Result<Worked<BoltTorque>> {
       stress,
     },
     steps: [
-      areaStep(given.thread, area),
+      stressAreaStep(given.thread, area),
       ...target.value.steps,
-      {
-        label: 'Preload',
-        formula: 'F = stress × At',
-        substituted: `${formatNumber(stress.value, 2)} ksi × ${formatNumber(valueIn(area, 'in²'), 4)} in²`,
-        result: `${formatNumber(preload.value, 0)} lbf`,
-      },
-      {
-        label: 'Torque',
-        formula: 'T = K · D · F',
-        substituted: `${given.nutFactor} × ${formatNumber(valueIn(diameter, 'in'), 4)} in × ${formatNumber(preload.value, 0)} lbf ÷ 12`,
-        result: `${formatNumber(result.value, 1)} lbf·ft`,
-      },
+      line('Preload', 'F = stress × At', `${shown(stress)} × ${shown(area)}`, preload),
+      line('Torque', 'T = K · D · F', `${given.nutFactor} × ${shown(diameter)} × ${shown(preload)}`, result),
     ],
     notes: [
       `The same torque gives ±${NUT_FACTOR_SCATTER * 100} % of preload from stud to stud: read the band, not one number.`,
@@ -107,32 +93,6 @@ function torque(given: z.output<typeof input>): Result<Worked<BoltTorque>> {
     ],
     source: { ...COMMON_PRACTICE, name: 'Short-form torque, T = K·D·F' },
   });
-}
-
-/** Nominal diameter of a thread. */
-export function nominalDiameter(thread: Thread): Length {
-  return thread.series === 'unified'
-    ? quantity('length', thread.diameterIn, 'in')
-    : quantity('length', thread.diameterMm, 'mm');
-}
-
-/** Tensile stress area: `π/4 (D − 0.9743/n)²` unified (ASME B1.1), `π/4 (d − 0.9382 p)²` metric (ISO 898-1). */
-export function stressArea(thread: Thread): Area {
-  return thread.series === 'unified'
-    ? quantity('area', (Math.PI / 4) * (thread.diameterIn - 0.9743 / thread.perInch) ** 2, 'in²')
-    : quantity('area', (Math.PI / 4) * (thread.diameterMm - 0.9382 * thread.pitchMm) ** 2, 'mm²');
-}
-
-function areaStep(thread: Thread, area: Area): Step {
-  const unified = thread.series === 'unified';
-  return {
-    label: `Tensile stress area (${unified ? B1_1.name : ISO_898_1.name})`,
-    formula: unified ? 'At = π/4 (D − 0.9743/n)²' : 'As = π/4 (d − 0.9382 p)²',
-    substituted: unified
-      ? `π/4 (${thread.diameterIn} − 0.9743/${thread.perInch})²`
-      : `π/4 (${thread.diameterMm} − 0.9382 × ${thread.pitchMm})²`,
-    result: `${formatNumber(area.value, unified ? 4 : 1)} ${area.unit}`,
-  };
 }
 
 interface Target {
@@ -144,52 +104,60 @@ interface Target {
 const WARN_ABOVE_YIELD = 0.7;
 const USUAL_SHARE = 0.5;
 
-function targetStress(given: z.output<typeof input>, area: Area): Result<Target> {
+function targetStress(given: Given, area: Area): Result<Target> {
   const named = [given.stress, given.preload, given.material].filter((each) => each !== undefined).length;
-  if (named !== 1 || (given.percentYield !== undefined && given.material === undefined)) {
-    return refuse({
-      code: 'input.conflict',
-      fields: ['stress', 'preload', 'material'],
-      why: 'Say how tight in one way: a stress, a preload, or a material with its share of yield.',
-    });
-  }
-  if (given.stress) return ok({ pascals: si(given.stress), steps: [], notes: [] });
-  if (given.preload) return ok({ pascals: si(given.preload) / si(area), steps: [], notes: [] });
+  if (named !== 1 || (given.percentYield !== undefined && given.material === undefined))
+    return inConflict(
+      ['stress', 'preload', 'material'],
+      'Say how tight in one way: a stress, a preload, or a material with its share of yield.',
+    );
+  if (given.stress) return checkedStress({ pascals: si(given.stress), steps: [], notes: [] }, given.stress);
+  if (given.preload)
+    return checkedStress({ pascals: si(given.preload) / si(area), steps: [], notes: [] }, given.preload);
   return fromYield(given);
 }
 
-function fromYield(given: z.output<typeof input>): Result<Target> {
+/** No stud steel yields above this: the target is a slip of the unit. */
+const STRONGEST_STUD_KSI = 150;
+
+function checkedStress(target: Target, given: Quantity): Result<Target> {
+  const ksi = quantity('stress', STRONGEST_STUD_KSI, 'ksi');
+  if (target.pascals <= si(ksi)) return ok(target);
+  const most = systemOf(given) === 'SI' ? `${formatNumber(valueIn(ksi, 'MPa'), 0)} MPa` : shown(ksi);
+  return outOfRange(
+    given.dimension === 'force' ? 'preload' : 'stress',
+    shown(given),
+    `a stress up to ${most}`,
+    'any stud would yield',
+  );
+}
+
+function fromYield(given: Given): Result<Target> {
   const { material } = given;
   const diameter = valueIn(nominalDiameter(given.thread), 'in');
   const yieldKsi = material === undefined ? undefined : studYieldKsi(material, diameter);
-  if (yieldKsi === undefined) {
-    return refuse({
-      code: 'table.no-entry',
-      table: A193.name,
-      looked: `${material ?? ''} at ${diameter} in`,
-      has: 'smaller diameters of this grade',
-    });
-  }
+  if (material === undefined || yieldKsi === undefined)
+    return notInTable(
+      A193.name,
+      `${material ?? ''} at ${formatNumber(diameter, 3)} in`,
+      'smaller diameters of this grade',
+    );
   const share = given.percentYield ? si(given.percentYield) : USUAL_SHARE;
-  if (share > 1) {
-    return refuse({
-      code: 'input.out-of-range',
-      field: 'percentYield',
-      value: `${share * 100} %`,
-      allowed: 'up to 100 %',
-      why: 'the stud would stretch for good',
-    });
-  }
-  const stress = quantity('stress', yieldKsi * share, 'ksi');
+  if (share > 1)
+    return outOfRange('percentYield', `${share * 100} %`, 'up to 100 %', 'the stud would stretch for good');
+  const sheet = sheetFor(nominalDiameter(given.thread));
+  const units = { US: 'ksi', SI: 'MPa' } as const;
+  const yields = sheet.of('stress', si(quantity('stress', yieldKsi, 'ksi')), units);
+  const stress = sheet.of('stress', si(yields) * share, units);
   return ok({
     pascals: si(stress),
     steps: [
-      {
-        label: `Stress from yield (${A193.name}, ${material ?? ''})`,
-        formula: 'stress = share × yield',
-        substituted: `${formatNumber(share * 100, 1)} % × ${yieldKsi} ksi`,
-        result: `${formatNumber(stress.value, 2)} ksi`,
-      },
+      line(
+        `Stress from yield (${A193.name}, ${material})`,
+        'stress = share × yield',
+        `${formatNumber(share * 100, 1)} % × ${shown(yields)}`,
+        stress,
+      ),
     ],
     notes:
       share > WARN_ABOVE_YIELD

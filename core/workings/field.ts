@@ -1,16 +1,36 @@
 import { z } from 'zod';
-import { addProblem, quantityOf, unitNames, type Dimension } from '../quantity';
-import { parseSize, parseThread } from '../standards';
-import type { Result } from '../problem';
+import {
+  addProblem,
+  parseQuantity,
+  quantity,
+  quantityOf,
+  si,
+  unitNames,
+  type Dimension,
+  type Quantity,
+  type UnitOf,
+} from '../quantity';
+import { ORIFICES, parseSize, parseThread, type Orifice } from '../standards';
+import { ok, notInTable, type Result } from '../problem';
 
 /** What an input field is, for a form or a list: the schema itself says what it takes. */
 export type FieldKind =
-  | { kind: 'quantity'; dimension: Dimension; units: readonly string[] }
+  | { kind: 'quantity'; dimensions: readonly Dimension[]; units: readonly string[]; bareUnit?: string }
   | { kind: 'quantities'; dimension: Dimension; units: readonly string[] }
   | { kind: 'number' }
   | { kind: 'choice'; choices: readonly string[] }
+  | { kind: 'choices'; choices: readonly string[] }
+  | { kind: 'yes-no' }
+  | { kind: 'date' }
   | { kind: 'text' }
-  | { kind: 'arcs' };
+  | { kind: 'rows'; columns: readonly Column[] };
+
+/** One column of a field that is a small table. */
+export interface Column {
+  readonly name: string;
+  readonly label: string;
+  readonly example: string;
+}
 
 export type FieldMeta = FieldKind & {
   label: string;
@@ -26,24 +46,127 @@ type About = { label: string; example?: string };
 /** Sign a field's quantity must have. */
 type Sign = 'positive' | 'not negative' | 'any';
 
+/** Nothing in the trade is larger, in SI units: a slip of the unit, not a value. */
+const ABSURD: Partial<Record<Dimension, number>> = {
+  length: 100,
+  force: 1e8,
+  torque: 1e6,
+  'gauge pressure': 5e8,
+  'absolute pressure': 5e8,
+  'pressure difference': 5e8,
+  stress: 1e12,
+  area: 100,
+  volume: 1e5,
+  flow: 100,
+  'gas flow': 1e4,
+  'flow coefficient': 1e6,
+  temperature: 2000,
+  mass: 1e6,
+  time: 4e9,
+  speed: 1000,
+  stiffness: 1e10,
+  density: 30000,
+  ratio: 1e6,
+};
+
+function checkSize(q: Quantity, label: string, sign: Sign, context: z.core.$RefinementCtx): void {
+  const shown = `${q.value} ${q.unit}`.trim();
+  const problem = (allowed: string, why: string) =>
+    addProblem(context, { code: 'input.out-of-range', field: label, value: shown, allowed, why });
+  if (!Number.isFinite(q.value)) problem('a finite number', 'nothing can be reckoned with it');
+  else if (sign === 'positive' && q.value <= 0) problem('more than 0', 'less has no meaning here');
+  else if (sign === 'not negative' && q.value < 0) problem('0 or more', 'less has no meaning here');
+  else if (Math.abs(si(q)) > (ABSURD[q.dimension] ?? Infinity))
+    problem('a size that a valve can have', 'this looks like a slip of the unit');
+}
+
 export function quantityField<D extends Dimension>(dimension: D, about: About, sign: Sign = 'positive') {
   return quantityOf(dimension)
     .superRefine((q, context) => {
-      if (sign === 'any' || (sign === 'positive' ? q.value > 0 : q.value >= 0)) return;
-      addProblem(context, {
-        code: 'input.out-of-range',
-        field: about.label,
-        value: `${q.value} ${q.unit}`.trim(),
-        allowed: sign === 'positive' ? 'more than 0' : '0 or more',
-        why: 'less has no meaning here',
-      });
+      checkSize(q, about.label, sign, context);
     })
-    .register(fieldMeta, { ...about, kind: 'quantity', dimension, units: unitNames(dimension) });
+    .register(fieldMeta, {
+      ...about,
+      kind: 'quantity',
+      dimensions: [dimension],
+      units: unitNames(dimension),
+    });
+}
+
+/** A quantity of one of several kinds, such as a signal in psi, mA or percent; the first that can be read is meant. */
+export function eitherField<const D extends readonly [Dimension, ...Dimension[]]>(
+  dimensions: D,
+  about: About,
+  sign: Sign = 'positive',
+) {
+  const [first, ...others] = dimensions;
+  return z
+    .union([z.string().max(60), z.number(), z.object({ value: z.number(), unit: z.string() }).loose()])
+    .transform((raw, context): Quantity<D[number]> => {
+      const text =
+        typeof raw === 'object'
+          ? `${raw.value} ${raw.unit}`.trim()
+          : typeof raw === 'number'
+            ? String(raw)
+            : raw;
+      const readings = [first, ...others].map((dimension) => parseQuantity<D[number]>(text, dimension));
+      const read = readings.find((each) => each.ok) ?? readings[0];
+      if (read?.ok) {
+        checkSize(read.value, about.label, sign, context);
+        return read.value;
+      }
+      if (read) addProblem(context, read.problem);
+      return z.NEVER;
+    })
+    .register(fieldMeta, {
+      ...about,
+      kind: 'quantity',
+      dimensions,
+      units: dimensions.flatMap((dimension) => unitNames(dimension)),
+    });
+}
+
+const NUMERIC = /^\s*[-+]?(\d+(\.\d+)?|\.\d+)\s*$/;
+
+/** A quantity, or a bare number that means `unit`: hours, days, percent. */
+export function amountField<D extends Dimension>(
+  dimension: D,
+  unit: UnitOf<D>,
+  about: About,
+  sign: Sign = 'positive',
+) {
+  const bare = z
+    .union([z.number(), z.string().max(30).regex(NUMERIC).transform(Number)])
+    .transform((value): Quantity<D> => quantity(dimension, value, unit));
+  return z
+    .union([bare, quantityOf(dimension)])
+    .superRefine((q, context) => {
+      checkSize(q, about.label, sign, context);
+    })
+    .register(fieldMeta, {
+      ...about,
+      kind: 'quantity',
+      dimensions: [dimension],
+      units: unitNames(dimension),
+      bareUnit: unit,
+    });
+}
+
+/** A factor without a unit, as a plain number: `0.12`, `"0.12"` and `"12 %"` are the same. */
+export function factorField(about: About, least: number, most: number) {
+  return amountField('ratio', '', about, 'any')
+    .transform((q) => si(q))
+    .pipe(z.number().min(least).max(most))
+    .register(fieldMeta, { ...about, kind: 'quantity', dimensions: ['ratio'], units: ['%'], bareUnit: '' });
 }
 
 export function quantitiesField<D extends Dimension>(dimension: D, about: About, most: number) {
   return z
-    .array(quantityOf(dimension))
+    .array(
+      quantityOf(dimension).superRefine((q, context) => {
+        checkSize(q, about.label, 'any', context);
+      }),
+    )
     .max(most)
     .register(fieldMeta, { ...about, kind: 'quantities', dimension, units: unitNames(dimension) });
 }
@@ -52,20 +175,79 @@ export function quantitiesField<D extends Dimension>(dimension: D, about: About,
 export function numberField(about: About, least: number, most: number, whole = false) {
   const number = whole ? z.int() : z.number();
   return z
-    .union([
-      z.number(),
-      z
-        .string()
-        .max(20)
-        .regex(/^\s*-?\d+(\.\d+)?\s*$/)
-        .transform(Number),
-    ])
+    .union([z.number(), z.string().max(20).regex(NUMERIC).transform(Number)])
     .pipe(number.min(least).max(most))
     .register(fieldMeta, { ...about, kind: 'number' });
 }
 
-export function choiceField<const C extends readonly [string, ...string[]]>(choices: C, about: About) {
-  return z.enum(choices).register(fieldMeta, { ...about, kind: 'choice', choices });
+/** One of a few words; `also` are other ways people say them. Capitals and dashes do not matter. */
+export function choiceField<const C extends readonly [string, ...string[]]>(
+  choices: C,
+  about: About,
+  also: Readonly<Record<string, C[number]>> = {},
+) {
+  return choiceOf(choices, also).register(fieldMeta, { ...about, kind: 'choice', choices });
+}
+
+/** Several of a few words, in order. */
+export function choicesField<const C extends readonly [string, ...string[]]>(
+  choices: C,
+  about: About,
+  also: Readonly<Record<string, C[number]>> = {},
+) {
+  return z
+    .array(choiceOf(choices, also))
+    .max(100)
+    .register(fieldMeta, { ...about, kind: 'choices', choices });
+}
+
+const plainWord = (text: string) => text.trim().toLowerCase().replaceAll('-', ' ').replaceAll('_', ' ');
+
+function choiceOf<const C extends readonly [string, ...string[]]>(
+  choices: C,
+  also: Readonly<Record<string, C[number]>>,
+) {
+  const known = new Map<string, C[number]>([
+    ...Object.entries(also).map(([word, choice]): [string, C[number]] => [plainWord(word), choice]),
+    ...choices.map((choice): [string, C[number]] => [plainWord(choice), choice]),
+  ]);
+  return z
+    .union([z.string().max(60), z.number().transform(String)])
+    .transform((text) => known.get(plainWord(text)) ?? text)
+    .pipe(z.enum(choices));
+}
+
+export function yesNoField(about: About) {
+  return z
+    .union([
+      z.boolean(),
+      z.enum(['yes', 'no', 'true', 'false']).transform((word) => word === 'yes' || word === 'true'),
+    ])
+    .register(fieldMeta, { ...about, kind: 'yes-no' });
+}
+
+/** A day, `2026-03-01`; a month, `2026-03`; or the quarter printed on a bag, `2Q26`: the first day of it. */
+export function dateField(about: About) {
+  return z
+    .string()
+    .max(20)
+    .transform((text, context): string => {
+      const day = readDay(text.trim());
+      if (day !== undefined && z.iso.date().safeParse(day).success) return day;
+      context.addIssue({
+        code: 'custom',
+        message: `“${text}” is no date; type it as 2026-03-01, 2026-03 or 1Q26`,
+      });
+      return z.NEVER;
+    })
+    .register(fieldMeta, { ...about, kind: 'date' });
+}
+
+function readDay(text: string): string | undefined {
+  if (/^\d{4}-\d{2}-\d{2}$/.test(text)) return text;
+  if (/^\d{4}-\d{2}$/.test(text)) return `${text}-01`;
+  const quarter = /^([1-4])\s*Q\s*(?:20)?(\d{2})$/i.exec(text);
+  return quarter ? `20${quarter[2]}-${String(Number(quarter[1]) * 3 - 2).padStart(2, '0')}-01` : undefined;
 }
 
 function textRead<T>(read: (text: string) => Result<T>, about: About) {
@@ -82,16 +264,56 @@ function textRead<T>(read: (text: string) => Result<T>, about: About) {
 
 export const threadField = (about: About) => textRead(parseThread, about);
 export const sizeField = (about: About) => textRead(parseSize, about);
+/** A class or rate as a standard writes it: `600`, `VI`, `D`. */
+export const wordField = (about: About) =>
+  textRead(
+    (text) =>
+      ok(
+        text
+          .trim()
+          .toUpperCase()
+          .replace(/^(CLASS|RATE)\s+/, ''),
+      ),
+    about,
+  );
+export const orificeField = (about: About) => textRead(readOrifice, about);
+
+function readOrifice(text: string): Result<Orifice> {
+  const letter = ORIFICES.find((each) => each === text.trim().toUpperCase());
+  return letter ? ok(letter) : notInTable('API 526 orifices', text, ORIFICES.join(' '));
+}
+
+/** A small table: each row an object with these columns, whose schemas read the cells. */
+export function rowsField<S extends Record<string, z.ZodType>>(
+  cells: S,
+  columns: readonly (Column & { name: Extract<keyof S, string> })[],
+  about: About,
+  most = 400,
+) {
+  return z
+    .array(z.strictObject(cells))
+    .max(most)
+    .register(fieldMeta, { ...about, kind: 'rows', columns });
+}
 
 const angle = z.union([
-  z.number().transform((value) => ({ dimension: 'angle' as const, value, unit: '°' })),
+  z.number().transform((value): Quantity<'angle'> => ({ dimension: 'angle', value, unit: '°' })),
+  z
+    .string()
+    .regex(NUMERIC)
+    .transform((text): Quantity<'angle'> => ({ dimension: 'angle', value: Number(text), unit: '°' })),
   quantityOf('angle'),
 ]);
 
 /** Stretches of the blue line: from and to in degrees clockwise from 12, with the line's width. */
-export function arcsField(about: About) {
-  return z
-    .array(z.strictObject({ from: angle, to: angle, width: quantityOf('length') }))
-    .max(360)
-    .register(fieldMeta, { ...about, kind: 'arcs' });
-}
+export const arcsField = (about: About) =>
+  rowsField(
+    { from: angle, to: angle, width: quantityOf('length') },
+    [
+      { name: 'from', label: 'from, °', example: '0' },
+      { name: 'to', label: 'to, °', example: '350' },
+      { name: 'width', label: 'width', example: '30 thou' },
+    ],
+    about,
+    360,
+  );

@@ -1,4 +1,4 @@
-export { fieldMeta, type FieldKind, type FieldMeta } from './field';
+export { fieldMeta, type Column, type FieldKind, type FieldMeta } from './field';
 export {
   type Field,
   type Plain,
@@ -8,11 +8,14 @@ export {
   type Worked,
   type Working,
 } from './working';
-export { boltingTorque, nominalDiameter, stressArea, type BoltTorque } from './bolting-torque';
+export { boltingStressArea, nominalDiameter, stressArea, type StressArea } from './bolting-stress-area';
+export { boltingTorque, type BoltTorque } from './bolting-torque';
 export { boltingSequence, crossPattern, type BoltSequence, type TighteningPass } from './bolting-sequence';
 export { packingRings, type PackingRings } from './packing-rings';
+export { packingGland, type GlandLoad } from './packing-gland';
 export { stemRunout, type RunoutVerdict, type StemRunout } from './stem-runout';
 export { testPressures, type TestPressures } from './test-pressures';
-export { EDITION_NAMES, leakAllowance, type LeakAllowance } from './leak-allowance';
+export { leakAllowance } from './leak-allowance';
+export type { LeakAllowance } from './leakage/allowance';
 export { seatContact, type ContactVerdict, type SeatContact } from './seat-contact';
 export { findWorking, searchWorkings, WORKINGS } from './registry';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { ok, refuse, type Result } from '../problem';
-import { formatNumber, inches, si, type Length } from '../quantity';
+import { ok, outOfRange, type Result } from '../problem';
+import { si, type Length } from '../quantity';
 import {
   COMPRESSION,
   INCH_SECTIONS,
@@ -10,6 +10,7 @@ import {
   SNUG_WITHIN_IN,
 } from '../standards';
 import { choiceField, quantityField } from './field';
+import { line, sheetFor, shown } from './sheet';
 import type { Working, Worked } from './working';
 
 const input = z.strictObject({
@@ -30,6 +31,8 @@ const input = z.strictObject({
   style: choiceField(PACKING_STYLES, { label: 'Packing' }).exactOptional(),
   portDepth: quantityField('length', { label: 'Depth to the lantern port', example: '1 in' }).exactOptional(),
 });
+
+type Given = z.output<typeof input>;
 
 export interface PackingRings {
   section: Length;
@@ -65,34 +68,32 @@ export const packingRings: Working<typeof input, PackingRings> = {
   work: rings,
 };
 
-function rings(given: z.output<typeof input>): Result<Worked<PackingRings>> {
-  const [stem, bore, depth, entry] = [given.stem, given.bore, given.depth, given.glandEntry].map((each) =>
-    si(each),
-  ) as [number, number, number, number];
-  const lantern = given.lanternRing ? si(given.lanternRing) : 0;
-  const bushing = given.bottomBushing ? si(given.bottomBushing) : 0;
+function rings(given: Given): Result<Worked<PackingRings>> {
+  const [stem, bore, depth, entry] = [si(given.stem), si(given.bore), si(given.depth), si(given.glandEntry)];
+  const [lantern, bushing] = [
+    given.lanternRing ? si(given.lanternRing) : 0,
+    given.bottomBushing ? si(given.bottomBushing) : 0,
+  ];
   const style = given.style ?? 'braided';
-  if (bore <= stem) {
-    return refuse({
-      code: 'input.out-of-range',
-      field: 'bore',
-      value: text(bore),
-      allowed: `more than the stem, ${text(stem)}`,
-      why: 'the packing lies between them',
-    });
-  }
+  const sheet = sheetFor(given.stem, given.bore);
+  const text = (metres: number) => shown(sheet.of('length', metres, IN_OR_MM));
+  if (bore <= stem)
+    return outOfRange(
+      'bore',
+      shown(given.bore),
+      `more than the stem, ${shown(given.stem)}`,
+      'the packing lies between them',
+    );
   const section = (bore - stem) / 2;
   const usable = depth - entry - lantern - bushing;
   const height = section * (1 - COMPRESSION[style]);
-  if (usable < height) {
-    return refuse({
-      code: 'input.out-of-range',
-      field: 'depth',
-      value: text(depth),
-      allowed: `at least ${text(depth - usable + height)}`,
-      why: 'not one ring fits under the gland',
-    });
-  }
+  if (usable < height * (1 - 1e-9))
+    return outOfRange(
+      'depth',
+      shown(given.depth),
+      `at least ${text(depth - usable + height)}`,
+      'not one ring fits under the gland',
+    );
   const length = Math.PI * (stem + section);
   const count = Math.floor(usable / height + 1e-9);
   const below = ringsBelow(given, { depth, bushing, lantern, height, count });
@@ -101,43 +102,33 @@ function rings(given: z.output<typeof input>): Result<Worked<PackingRings>> {
   const snug = Math.abs(nearest.metres - section) <= SNUG_WITHIN_IN * 0.0254 + 1e-12;
   return ok({
     result: {
-      section: quantityLike(section, given.stem),
-      length: quantityLike(length, given.stem),
+      section: sheet.of('length', section, IN_OR_MM),
+      length: sheet.of('length', length, IN_OR_MM),
       rings: count,
       ...(below.value === undefined ? {} : { ringsBelowLantern: below.value }),
       snug,
     },
     steps: [
-      {
-        label: 'Section',
-        formula: '(bore − stem) / 2',
-        substituted: `(${text(bore)} − ${text(stem)}) / 2`,
-        result: text(section),
-      },
-      {
-        label: 'Cut length, at the mean diameter',
-        formula: 'π (stem + section)',
-        substituted: `π (${text(stem)} + ${text(section)})`,
-        result: text(length),
-      },
-      {
-        label: 'Usable depth',
-        formula: 'depth − gland entry − lantern ring − bottom bushing',
-        substituted: `${text(depth)} − ${text(entry)} − ${text(lantern)} − ${text(bushing)}`,
-        result: text(usable),
-      },
-      {
-        label: `Height of a ring once compressed, ${style}`,
-        formula: 'section × (1 − c)',
-        substituted: `${text(section)} × (1 − ${COMPRESSION[style]})`,
-        result: text(height),
-      },
-      {
-        label: 'Rings',
-        formula: '⌊usable ÷ height⌋',
-        substituted: `⌊${text(usable)} ÷ ${text(height)}⌋`,
-        result: String(count),
-      },
+      line('Section', '(bore − stem) / 2', `(${text(bore)} − ${text(stem)}) / 2`, text(section)),
+      line(
+        'Cut length, at the mean diameter',
+        'π (stem + section)',
+        `π (${text(stem)} + ${text(section)})`,
+        text(length),
+      ),
+      line(
+        'Usable depth',
+        'depth − gland entry − lantern ring − bottom bushing',
+        `${text(depth)} − ${text(entry)} − ${text(lantern)} − ${text(bushing)}`,
+        text(usable),
+      ),
+      line(
+        `Height of a ring once compressed, ${style}`,
+        'section × (1 − c)',
+        `${text(section)} × (1 − ${COMPRESSION[style]})`,
+        text(height),
+      ),
+      line('Rings', '⌊usable ÷ height⌋', `⌊${text(usable)} ÷ ${text(height)}⌋`, String(count)),
     ],
     notes: [
       snug
@@ -149,6 +140,8 @@ function rings(given: z.output<typeof input>): Result<Worked<PackingRings>> {
   });
 }
 
+const IN_OR_MM = { US: 'in', SI: 'mm' } as const;
+
 interface Box {
   depth: number;
   bushing: number;
@@ -157,26 +150,18 @@ interface Box {
   count: number;
 }
 
-function ringsBelow(given: z.output<typeof input>, box: Box): Result<number | undefined> {
+function ringsBelow(given: Given, box: Box): Result<number | undefined> {
   if (!given.portDepth || box.lantern === 0) return ok(undefined);
   const room = box.depth - box.bushing - (si(given.portDepth) + box.lantern / 2);
-  if (room < 0) {
-    return refuse({
-      code: 'input.out-of-range',
-      field: 'portDepth',
-      value: text(si(given.portDepth)),
-      allowed: 'inside the box',
-      why: 'the lantern ring would stand below the bottom of the box',
-    });
-  }
+  if (room < 0)
+    return outOfRange(
+      'portDepth',
+      shown(given.portDepth),
+      'inside the box',
+      'the lantern ring would stand below the bottom of the box',
+    );
   return ok(Math.min(box.count, Math.round(room / box.height)));
 }
-
-/** An answer in the unit family that the question was asked in. */
-const quantityLike = (metres: number, asked: Length): Length =>
-  asked.unit === 'mm' ? { dimension: 'length', value: metres * 1000, unit: 'mm' } : inches(metres / 0.0254);
-
-const text = (metres: number) => `${formatNumber(metres / 0.0254, 4)} in`;
 
 function nearestSection(metres: number): { metres: number; name: string } {
   const stock = [

@@ -3,7 +3,6 @@ import { readBluedRing } from '../analysis';
 import { ok, type Result } from '../problem';
 import {
   formatNumber,
-  fromSi,
   inches,
   quantity,
   si,
@@ -14,6 +13,7 @@ import {
 } from '../quantity';
 import { COMMON_PRACTICE } from '../standards';
 import { arcsField, quantityField } from './field';
+import { line, sheetFor, shown } from './sheet';
 import type { Working, Worked } from './working';
 
 const input = z.strictObject({
@@ -62,42 +62,37 @@ function contact({ diameter, arcs, widest }: z.output<typeof input>): Result<Wor
     arcs.map(({ from, to, width }) => ({ from: valueIn(from, '°'), to: valueIn(to, '°'), width: si(width) })),
   );
   const limit = widest ?? USUAL_WIDEST;
-  const along = (degreesWide: number) =>
-    fromSi('length', (Math.PI * si(diameter) * degreesWide) / 360, diameter.unit === 'mm' ? 'mm' : 'in');
-  const width = (metres: number) => fromSi('length', metres, diameter.unit === 'mm' ? 'mm' : 'in');
+  const sheet = sheetFor(diameter, ...arcs.map((arc) => arc.width));
+  const length = (metres: number) => sheet.of('length', metres, { US: 'in', SI: 'mm' });
   const gaps = ring.gaps.map(({ from, to, degrees }) => ({
     from: quantity('angle', from, '°'),
     to: quantity('angle', to, '°'),
-    width: along(degrees),
+    width: length((Math.PI * si(diameter) * degrees) / 360),
   }));
+  const continuity = quantity('ratio', ring.continuity * 100, '%');
+  const widthMax = length(ring.widthMax);
   return ok({
     result: {
-      continuity: quantity('ratio', ring.continuity * 100, '%'),
-      widthMean: width(ring.widthMean),
-      widthMax: width(ring.widthMax),
+      continuity,
+      widthMean: length(ring.widthMean),
+      widthMax,
       gaps,
       verdict: verdictOn(ring.continuity, ring.gaps.length, ring.widthMax, si(limit)),
     },
     steps: [
-      {
-        label: 'Continuity',
-        formula: 'covered degrees ÷ 360',
-        substituted: `${formatNumber(ring.continuity * 360, 1)} ÷ 360`,
-        result: `${formatNumber(ring.continuity * 100, 1)} %`,
-      },
-      {
-        label: 'Breaks',
-        formula: 'π · diameter · degrees ÷ 360',
-        substituted: ring.gaps.map(({ degrees }) => `${formatNumber(degrees, 1)}°`).join(', ') || 'none',
-        result:
-          gaps.map((gap) => `${formatNumber(gap.width.value, 3)} ${gap.width.unit}`).join(', ') || 'none',
-      },
-      {
-        label: 'Widest line',
-        formula: `no more than ${formatNumber(valueIn(limit, 'in'), 4)} in`,
-        substituted: '',
-        result: `${formatNumber(ring.widthMax / 0.0254, 4)} in`,
-      },
+      line(
+        'Continuity',
+        'covered degrees ÷ 360',
+        `${formatNumber(ring.continuity * 360, 1)} ÷ 360`,
+        continuity,
+      ),
+      line(
+        'Breaks',
+        'π · diameter · degrees ÷ 360',
+        ring.gaps.map(({ degrees }) => `${formatNumber(degrees, 1)}°`).join(', ') || 'none',
+        gaps.map((gap) => shown(gap.width)).join(', ') || 'none',
+      ),
+      line('Widest line', `no more than ${shown(length(si(limit)))}`, '', widthMax),
     ],
     notes: ['Wipe and repeat on the other member: both must show the same line.'],
     source: COMMON_PRACTICE,

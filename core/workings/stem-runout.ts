@@ -1,10 +1,13 @@
 import { z } from 'zod';
-import { fitRunout, LEAST_READINGS } from '../analysis';
-import { ok, refuse, type Result } from '../problem';
-import { degrees, formatNumber, si, thou, type Angle, type Length } from '../quantity';
-import { COMMON_PRACTICE } from '../standards';
+import { fitRunout, LEAST_READINGS, type RunoutFit } from '../analysis';
+import { ok, tooFew, type Result } from '../problem';
+import { degrees, formatNumber, si, type Angle, type Length } from '../quantity';
+import { COMMON_PRACTICE, type Source } from '../standards';
 import { quantitiesField, quantityField } from './field';
+import { line, sheetFor, shown } from './sheet';
 import type { Working, Worked } from './working';
+
+const SOURCE: Source = { ...COMMON_PRACTICE, name: 'Harmonic fit of equally spaced readings' };
 
 const input = z.strictObject({
   readings: quantitiesField('length', { label: 'Dial readings at equal angles', example: '0 thou' }, 360),
@@ -47,78 +50,56 @@ export const stemRunout: Working<typeof input, StemRunout> = {
     outOfRound: 'Out-of-round on the diameter',
     verdict: 'Verdict',
   },
-  source: { ...COMMON_PRACTICE, name: 'Harmonic fit of equally spaced readings' },
+  source: SOURCE,
   work: runout,
 };
 
 function runout({ readings, limit }: z.output<typeof input>): Result<Worked<StemRunout>> {
-  if (readings.length < LEAST_READINGS) {
-    return refuse({
-      code: 'input.too-few',
-      field: 'readings',
-      count: readings.length,
-      least: LEAST_READINGS,
-      why: 'bow and out-of-round cannot be told apart with fewer; eight or more are wanted',
-    });
-  }
-  const fit = fitRunout(readings.map((reading) => si(reading) / THOU));
-  const limitThou = limit === undefined ? undefined : si(limit) / THOU;
-  const show = (value: number) => `${formatNumber(value, 2)} thou`;
+  if (readings.length < LEAST_READINGS)
+    return tooFew(
+      'readings',
+      readings.length,
+      LEAST_READINGS,
+      'bow and out-of-round cannot be told apart with fewer; eight or more are wanted',
+    );
+  const fit = fitRunout(readings.map((reading) => si(reading)));
+  const sheet = sheetFor(...readings, limit);
+  const small = (metres: number) => sheet.of('length', metres, { US: 'thou', SI: 'mm' });
+  const [tir, bow, outOfRound] = [small(fit.tir), small(fit.bow), small(4 * fit.ovality)];
+  const bowAngle = degrees((fit.bowAngle * 180) / Math.PI);
+  const n = `n = ${readings.length}`;
   return ok({
-    result: {
-      tir: thou(fit.tir),
-      bow: thou(fit.bow),
-      bowAngle: degrees((fit.bowAngle * 180) / Math.PI),
-      outOfRound: thou(4 * fit.ovality),
-      verdict: verdictOn(fit.tir, fit.bow, fit.ovality, limitThou),
-    },
+    result: { tir, bow, bowAngle, outOfRound, verdict: verdictOn(fit, limit && si(limit)) },
     steps: [
-      {
-        label: 'Total indicator reading',
-        formula: 'largest − smallest',
-        substituted: `over ${readings.length} readings`,
-        result: show(fit.tir),
-      },
-      {
-        label: 'Bow',
-        formula: 'A1 = (2/n)·√((Σ r·cos θ)² + (Σ r·sin θ)²)',
-        substituted: `n = ${readings.length}`,
-        result: `${show(fit.bow)} at ${formatNumber((fit.bowAngle * 180) / Math.PI, 0)}°`,
-      },
-      {
-        label: 'Runout from the bow alone',
-        formula: '2 × A1',
-        substituted: `2 × ${show(fit.bow)}`,
-        result: show(2 * fit.bow),
-      },
-      {
-        label: 'Out-of-round',
-        formula: '4 × A2 (same sum with 2θ)',
-        substituted: `4 × ${show(fit.ovality)}`,
-        result: show(4 * fit.ovality),
-      },
-      {
-        label: 'Not explained (noise, a nick, dirt)',
-        formula: 'root mean square of what is left',
-        substituted: `n = ${readings.length}`,
-        result: show(fit.residual),
-      },
+      line('Total indicator reading', 'largest − smallest', `over ${readings.length} readings`, tir),
+      line(
+        'Bow',
+        'A1 = (2/n)·√((Σ r·cos θ)² + (Σ r·sin θ)²)',
+        n,
+        `${shown(bow)} at ${formatNumber(bowAngle.value, 0)}°`,
+      ),
+      line('Runout from the bow alone', '2 × A1', `2 × ${shown(bow)}`, small(2 * fit.bow)),
+      line('Out-of-round', '4 × A2 (same sum with 2θ)', `4 × ${shown(small(fit.ovality))}`, outOfRound),
+      line('Not explained (noise, a nick, dirt)', 'root mean square of what is left', n, small(fit.residual)),
     ],
     notes: [
       ...(readings.length < 8 ? ['Eight readings or more are wanted; this is a rough figure.'] : []),
-      ...(fit.residual > Math.max(0.3, fit.tir / 4)
+      ...(fit.residual > Math.max(SMALL_RESIDUAL, fit.tir / 4)
         ? ['The readings do not follow a smooth ring: clean the stem and the blocks and read again.']
         : []),
       'On 60° V-blocks an oval does not show at all; 90° blocks show it in full.',
     ],
-    source: { ...COMMON_PRACTICE, name: 'Harmonic fit of equally spaced readings' },
+    source: SOURCE,
   });
 }
 
-const THOU = 0.0254 / 1000;
+/** A third of a thou: no dial repeats better. */
+const SMALL_RESIDUAL = 0.3 * 25.4e-6;
+/** A hundred-millionth of a metre: rounding, not runout. */
+const ROUNDING = 1e-11;
 
-function verdictOn(tir: number, bow: number, ovality: number, limit: number | undefined): RunoutVerdict {
+function verdictOn(fit: RunoutFit, limit: number | undefined): RunoutVerdict {
   if (limit === undefined) return 'no limit given';
-  if (tir <= limit + 1e-9) return 'fit';
-  return bow >= ovality ? 'renew' : 'regrind or renew';
+  if (fit.tir <= limit + ROUNDING) return 'fit';
+  return fit.bow >= fit.ovality ? 'renew' : 'regrind or renew';
 }

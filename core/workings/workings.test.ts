@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { must } from '../problem';
-import { inches, quantity, si, thou, valueIn } from '../quantity';
+import { inches, quantity, si, thou, valueIn, type Length, type Torque } from '../quantity';
 import { parseThread, STUD_THREADS } from '../standards';
 import {
   boltingSequence,
@@ -128,10 +128,8 @@ describe('bolting.torque', () => {
             nutFactor: 0.17,
             stress: { value: ksi * 6.894757293168, unit: 'MPa' },
           });
-          expect((metric['torque'] as { value: number }).value).toBeCloseTo(
-            (us['torque'] as { value: number }).value,
-            6,
-          );
+          const [inMetric, inUs] = [metric, us].map((answer) => si(answer['torque'] as Torque));
+          expect(inMetric).toBeCloseTo(inUs ?? 0, 6);
         },
       ),
       { seed: 1 },
@@ -319,7 +317,7 @@ describe('stem.runout', () => {
             unit: 'mm',
           }));
           const result = run('stem.runout', { readings: shifted });
-          expect((result['bow'] as { value: number }).value).toBeCloseTo(bow, 6);
+          expect(valueIn(result['bow'] as Length, 'thou')).toBeCloseTo(bow, 6);
           expect((result['bowAngle'] as { value: number }).value).toBeCloseTo((high * 180) / Math.PI, 4);
         },
       ),
@@ -410,7 +408,7 @@ describe('leak.allowance (API 598, metal seats)', () => {
       size,
       valve: 'globe',
       seat: 'metal',
-      class: 600,
+      class: '600',
       fluid,
       ...(edition ? { edition } : {}),
     });
@@ -445,7 +443,7 @@ describe('leak.allowance (API 598, metal seats)', () => {
         size: { nps: 3 },
         valve: 'globe',
         seat: 'metal',
-        class: 600,
+        class: '600',
         fluid: 'liquid',
       }),
     );
@@ -464,7 +462,7 @@ describe('leak.allowance (API 598, metal seats)', () => {
         size: 'DN 80',
         valve: 'ball',
         seat: 'soft',
-        class: 300,
+        class: '300',
         fluid: 'gas',
       })['bubblesPerMinute'],
     ).toBe(0);
@@ -474,7 +472,7 @@ describe('leak.allowance (API 598, metal seats)', () => {
         size: 'NPS 4',
         valve: 'check',
         seat: 'metal',
-        class: 300,
+        class: '300',
         fluid: 'liquid',
       })['flow'],
     ).toMatchObject({ value: 12 });
@@ -484,7 +482,7 @@ describe('leak.allowance (API 598, metal seats)', () => {
         size: 'NPS 4',
         valve: 'check',
         seat: 'metal',
-        class: 300,
+        class: '300',
         fluid: 'gas',
       })['flow'],
     ).toMatchObject({ value: 6, unit: 'ft³/h' });
@@ -496,7 +494,7 @@ describe('leak.allowance (API 598, metal seats)', () => {
         size: 'NPS 7',
         valve: 'globe',
         seat: 'metal',
-        class: 600,
+        class: '600',
         fluid: 'gas',
       })?.code,
     ).toBe('input.invalid');
@@ -547,7 +545,7 @@ describe('the registry', () => {
       expect(working.fields.length).toBeGreaterThan(0);
       expect(working.asks.length).toBeGreaterThan(2);
       expect(working.source.name).not.toBe('');
-      expect(Object.values(working.results).every((label) => label.length > 2)).toBe(true);
+      expect(Object.values(working.results).every((label) => label.length > 1)).toBe(true);
     }
   });
   it('refuses an unknown working and names the known ones', () => {

@@ -98,7 +98,7 @@ function test({ valve, site }: Context, kind: PressureTest): Task {
     size: { nps },
     valve: 'globe',
     seat: 'metal',
-    class: pressureClass,
+    class: String(pressureClass),
     fluid: 'liquid',
     ...material,
   });

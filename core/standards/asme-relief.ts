@@ -1,0 +1,36 @@
+import { standard } from './source';
+
+/** Set pressure tolerance and blowdown of relief valves: ASME VIII (since 2021 in Section XIII) and Section I. */
+export const ASME_VIII = standard('ASME BPVC VIII-1 (2021 and later: XIII)', 'set pressure tolerance');
+export const ASME_I = standard('ASME BPVC Section I', 'set pressure tolerance and blowdown', 'medium');
+
+/** A band of set pressures, psig, and the tolerance in it. */
+export type Tolerance = { readonly upToPsig: number } & (
+  { readonly psi: number } | { readonly share: number }
+);
+
+export const SET_TOLERANCES: Readonly<Record<'VIII' | 'I', readonly Tolerance[]>> = {
+  VIII: [
+    { upToPsig: 70, psi: 2 },
+    { upToPsig: Infinity, share: 0.03 },
+  ],
+  I: [
+    { upToPsig: 70, psi: 2 },
+    { upToPsig: 300, share: 0.03 },
+    { upToPsig: 1000, psi: 10 },
+    { upToPsig: Infinity, share: 0.01 },
+  ],
+};
+
+/** Section I blowdown, most: below 67 psig 4 psi, to 250 6 %, below 375 15 psi, above 4 %; least 2 psi or 2 %. */
+export const SECTION_I_BLOWDOWN: readonly Tolerance[] = [
+  { upToPsig: 67, psi: 4 },
+  { upToPsig: 250, share: 0.06 },
+  { upToPsig: 375, psi: 15 },
+  { upToPsig: Infinity, share: 0.04 },
+];
+
+/** Usual blowdown of Section VIII valves in use, share of set (common practice; no limit in the code). */
+export const USUAL_BLOWDOWN = { low: 0.07, high: 0.1 } as const;
+/** A spring is not reset further than this off its marked range without a new spring. */
+export const SPRING_RANGE_SHARE = 0.05;
