@@ -18,7 +18,7 @@ const insideCore = coreOrder.map((folder, index) => ({
   name: `core-${folder}-imports-only-from-above`,
   comment: `core/${folder} may import only the folders listed before it in docs/architecture.md`,
   severity: 'error',
-  from: { path: `^core/${folder}/`, pathNot: '\\.(test|bench)\\.ts$' },
+  from: { path: `^core/${folder}/`, pathNot: '\\.test\\.ts$' },
   to: { path: `^core/(${[...coreOrder.slice(index + 1), 'simulation'].join('|')})/` },
 }));
 
@@ -29,7 +29,7 @@ export default {
       name: 'core-stands-alone',
       comment: 'core is pure: no host, no HTTP, no SQL, no Vue',
       severity: 'error',
-      from: { path: '^core/', pathNot: '\\.(test|bench)\\.ts$' },
+      from: { path: '^core/', pathNot: '\\.test\\.ts$' },
       to: { path: ['^(contract|server|web|cli|e2e)/', '^(node:|fs|path|crypto|os|http)'] },
     },
     {

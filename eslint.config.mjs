@@ -47,7 +47,7 @@ export default tseslint.config(
   },
   {
     files: ['core/**/*.ts'],
-    ignores: ['**/*.test.ts', '**/*.bench.ts'],
+    ignores: ['**/*.test.ts'],
     rules: {
       'no-restricted-globals': [
         'error',

@@ -9,3 +9,12 @@ export {
   type LiquidService,
   type LiquidState,
 } from './valve-flow';
+export * from './recording';
+export {
+  analyseSignature,
+  type NoSignature,
+  type Signature,
+  type StickSlip,
+  type StrokeRecording,
+} from './signature';
+export * from './bluing';

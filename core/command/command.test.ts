@@ -23,7 +23,12 @@ describe('reading a command', () => {
       body: { step: 'a', grit: 120, minutes: '2 mun' },
     });
     expect(problem).toMatchObject({
-      issues: [{ path: 'body.minutes', problem: { code: 'quantity.unit-unknown', suggestions: expect.arrayContaining(['min']) } }],
+      issues: [
+        {
+          path: 'body.minutes',
+          problem: { code: 'quantity.unit-unknown', suggestions: expect.arrayContaining(['min']) },
+        },
+      ],
     });
   });
 

@@ -23,7 +23,8 @@ export type FieldKind =
   | { kind: 'yes-no' }
   | { kind: 'date' }
   | { kind: 'text' }
-  | { kind: 'rows'; columns: readonly Column[] };
+  | { kind: 'rows'; columns: readonly Column[] }
+  | { kind: 'file' };
 
 /** One column of a field that is a small table. */
 export interface Column {
@@ -317,3 +318,18 @@ export const arcsField = (about: About) =>
     about,
     360,
   );
+
+const LARGEST_RECORDING = 256 * 1024 * 1024;
+
+/** A CSV file as bytes or text, alone or with the columns chosen by hand. */
+export function recordingField<C extends z.ZodType>(columns: C, about: About) {
+  const bytes = z.union([
+    z.instanceof(Uint8Array),
+    z.string().transform((text): Uint8Array => new TextEncoder().encode(text)),
+  ]);
+  const withColumns = z.strictObject({ bytes, columns: columns.exactOptional() });
+  return z
+    .union([bytes.transform((read): z.output<typeof withColumns> => ({ bytes: read })), withColumns])
+    .refine((read) => read.bytes.length <= LARGEST_RECORDING, 'the recording is larger than 256 MB')
+    .register(fieldMeta, { ...about, kind: 'file' });
+}

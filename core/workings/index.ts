@@ -19,3 +19,4 @@ export { leakAllowance } from './leak-allowance';
 export type { LeakAllowance } from './leakage/allowance';
 export { seatContact, type ContactVerdict, type SeatContact } from './seat-contact';
 export { findWorking, searchWorkings, WORKINGS } from './registry';
+export { answerFrom, readSignature, type AnalysedRecording, type SignatureAnswer } from './signature-analyse';

@@ -29,6 +29,7 @@ import { repairOrRenew } from './repair-or-renew';
 import { seatContact } from './seat-contact';
 import { seatReface } from './seat-reface';
 import { signalTravel } from './signal-travel';
+import { signatureAnalyse } from './signature-analyse';
 import { springRate } from './spring-rate';
 import { stemRunout } from './stem-runout';
 import { storedEnergy } from './stored-energy';
@@ -65,6 +66,7 @@ export const WORKINGS: readonly RegisteredWorking[] = [
   register(actuatorBalance),
   register(actuatorSeatLoad),
   register(positionerStroke),
+  register(signatureAnalyse),
   register(reliefSet),
   register(reliefShearPin),
   register(leverWeight),

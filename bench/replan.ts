@@ -1,9 +1,9 @@
-import { apply, fold } from '../job';
-import { must } from '../problem';
-import { bendReadings } from '../testing/bend';
-import { BenchJob, DIAL } from '../testing/bench';
-import { timed } from '../testing/timed';
-import { plan } from '.';
+import { apply, fold } from '../core/job';
+import { must } from '../core/problem';
+import { bendReadings } from '../core/testing/bend';
+import { BenchJob, DIAL } from '../core/testing/bench';
+import { timed } from './timed';
+import { plan } from '../core/plan';
 
 const job = new BenchJob().workTo('inspect.runout');
 job.send({

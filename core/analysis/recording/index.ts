@@ -1,0 +1,10 @@
+export { readNumberTable, type BrokenRows, type NumberTable } from './read-table';
+export {
+  mapColumns,
+  RECORDING_ROLES,
+  type ColumnMeaning,
+  type MappedColumns,
+  type RecordingColumns,
+  type RecordingRole,
+} from './roles';
+export { strokeFrom } from './stroke';
