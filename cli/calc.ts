@@ -1,8 +1,8 @@
 import { describeSource } from '@dusk-wren/core/standards';
-import { findWorking, WORKINGS, type ResultValue } from '@dusk-wren/core/workings';
+import { findWorking, isList, isQuantity, onDay, WORKINGS, type ResultValue } from '@dusk-wren/core/workings';
 import { refused, UsageError } from './usage';
 
-const LARGEST_INPUT = 1_000_000;
+const LARGEST_INPUT = 256_000_000;
 
 /** `calc` lists the workings; `calc ID` works one from standard input. */
 export async function calc(args: readonly string[]): Promise<unknown> {
@@ -23,7 +23,9 @@ export async function calc(args: readonly string[]): Promise<unknown> {
   if (more.length > 0) throw new UsageError(`calc takes one working; “${more.join(' ')}” is too much.`);
   const working = findWorking(id);
   if (!working.ok) throw refused(working.problem);
-  const worked = working.value.run(parsed(await standardInput()));
+  const worked = working.value.run(
+    onDay(working.value, parsed(await standardInput()), new Date().toISOString().slice(0, 10)),
+  );
   if (!worked.ok) throw refused(worked.problem);
   const { result, steps, notes, source } = worked.value;
   return {
@@ -41,20 +43,20 @@ export async function calc(args: readonly string[]): Promise<unknown> {
 function plainly(value: ResultValue): unknown {
   if (typeof value !== 'object') return value;
   if (isList(value)) return value.map(plainly);
-  if ('dimension' in value && 'unit' in value && 'value' in value)
-    return { value: value.value, unit: value.unit };
+  if (isQuantity(value)) return { value: value.value, unit: value.unit };
   return Object.fromEntries(Object.entries(value).map(([name, each]) => [name, plainly(each)]));
 }
 
-const isList = (value: ResultValue): value is readonly ResultValue[] => Array.isArray(value);
-
 async function standardInput(): Promise<string> {
-  let text = '';
+  const chunks: Buffer[] = [];
+  let size = 0;
   for await (const chunk of process.stdin) {
-    text += String(chunk);
-    if (text.length > LARGEST_INPUT) throw new UsageError('Standard input is too large for a working.');
+    const bytes = Buffer.from(chunk);
+    chunks.push(bytes);
+    size += bytes.length;
+    if (size > LARGEST_INPUT) throw new UsageError('Standard input is too large for a working.');
   }
-  return text;
+  return Buffer.concat(chunks).toString('utf8');
 }
 
 function parsed(text: string): unknown {

@@ -62,6 +62,12 @@ export interface TestLine {
   readonly simulated: boolean;
 }
 
+export interface WorkingLine {
+  readonly title: string;
+  readonly answer: string;
+  readonly source: string;
+}
+
 /** Everything a certificate says, computed from the log; paper and screen only lay it out. */
 export interface Certificate {
   readonly title: string;
@@ -81,6 +87,8 @@ export interface Certificate {
     readonly joints: string;
   };
   readonly tests: readonly TestLine[];
+  /** Calculations that were kept with the job. */
+  readonly workings: readonly WorkingLine[];
   readonly instruments: readonly InstrumentStamp[];
   readonly people: readonly { readonly name: string; readonly role: string; readonly did: string }[];
   readonly holds: readonly { readonly title: string; readonly by?: string; readonly at?: string }[];
@@ -116,6 +124,11 @@ export function certificate(
     ),
     ...packingOf(state),
     tests: testLines(state, current),
+    workings: state.records['working-attached'].map(({ body }) => ({
+      title: body.title,
+      answer: body.answer.map(({ label, value }) => `${label}: ${value}`).join('; '),
+      source: body.source,
+    })),
     instruments: stamps,
     people: peopleIn(state),
     holds: current.steps

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { addNote } from './commands/add-note';
 import { assignPerson } from './commands/assign-person';
+import { attachWorking } from './commands/attach-working';
 import { checkBluing } from './commands/check-bluing';
 import { doStep } from './commands/do-step';
 import { fitPacking } from './commands/fit-packing';
@@ -36,6 +37,7 @@ export const COMMANDS = {
   'release-hold': releaseHold,
   'strike-entry': strikeEntry,
   'add-note': addNote,
+  'attach-working': attachWorking,
   'assign-person': assignPerson,
   'sign-certificate': signCertificate,
 } as const;
@@ -59,6 +61,7 @@ export const commandSchema = z.discriminatedUnion('kind', [
   releaseHold.schema,
   strikeEntry.schema,
   addNote.schema,
+  attachWorking.schema,
   assignPerson.schema,
   signCertificate.schema,
 ]);

@@ -14,6 +14,10 @@ function eventful(): BenchJob {
     body: { step: 'inspect.runout', readings: bendReadings(3), readBy: DIAL },
   });
   job.send({ kind: 'add-note', body: { text: 'stem was wound out dry' } });
+  job.send({
+    kind: 'attach-working',
+    body: { working: 'lathe.speed', given: { diameter: '2 in', surfaceSpeed: '40 ft/min' } },
+  });
   job.send({ kind: 'assign-person', body: { person: LEAD } });
   job.send(
     { kind: 'overrule-call', body: { part: 'stem', verdict: 'renew', reason: 'agreed with the customer' } },

@@ -18,6 +18,7 @@ import { pressureTested } from './events/pressure-tested';
 import { runoutTaken } from './events/runout-taken';
 import { stepDone } from './events/step-done';
 import { valveIdentified } from './events/valve-identified';
+import { workingAttached } from './events/working-attached';
 
 /** Every kind of event there is. */
 export const EVENTS = {
@@ -38,6 +39,7 @@ export const EVENTS = {
   'hold-released': holdReleased,
   'entry-struck': entryStruck,
   'note-added': noteAdded,
+  'working-attached': workingAttached,
   'person-assigned': personAssigned,
   'certificate-signed': certificateSigned,
 } as const;
@@ -68,6 +70,7 @@ export const entrySchema = z.discriminatedUnion('kind', [
   holdReleased.entry,
   entryStruck.entry,
   noteAdded.entry,
+  workingAttached.entry,
   personAssigned.entry,
   certificateSigned.entry,
 ]);

@@ -1,5 +1,6 @@
 export { fieldMeta, type Column, type FieldKind, type FieldMeta } from './field';
 export {
+  onDay,
   type Field,
   type Plain,
   type RegisteredWorking,
@@ -18,5 +19,6 @@ export { testPressures, type TestPressures } from './test-pressures';
 export { leakAllowance } from './leak-allowance';
 export type { LeakAllowance } from './leakage/allowance';
 export { seatContact, type ContactVerdict, type SeatContact } from './seat-contact';
-export { findWorking, searchWorkings, WORKINGS } from './registry';
+export { findWorking, searchWorkings, SUBJECTS, WORKINGS, type Subject } from './registry';
 export { answerFrom, readSignature, type AnalysedRecording, type SignatureAnswer } from './signature-analyse';
+export { answerLines, isList, isQuantity, isRow, type AnswerLine } from './answer-lines';

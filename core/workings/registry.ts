@@ -36,44 +36,75 @@ import { storedEnergy } from './stored-energy';
 import { testPressures } from './test-pressures';
 import { register, type RegisteredWorking } from './working';
 
-/** Every working there is, in the order a list shows them. */
-export const WORKINGS: readonly RegisteredWorking[] = [
-  register(boltingTorque),
-  register(boltingTorqueLong),
-  register(boltingStressArea),
-  register(boltingSequence),
-  register(boltingCrowfoot),
-  register(flangeBolting),
-  register(gasketLoad),
-  register(packingRings),
-  register(packingGland),
-  register(oringFit),
-  register(elastomerCompatibility),
-  register(stemRunout),
-  register(boreWear),
-  register(springRate),
-  register(latheSpeed),
-  register(seatReface),
-  register(seatContact),
-  register(lappingPlan),
-  register(ratingPressure),
-  register(testPressures),
-  register(leakAllowance),
-  register(storedEnergy),
-  register(flowLiquid),
-  register(flowGas),
-  register(signalTravel),
-  register(actuatorBalance),
-  register(actuatorSeatLoad),
-  register(positionerStroke),
-  register(signatureAnalyse),
-  register(reliefSet),
-  register(reliefShearPin),
-  register(leverWeight),
-  register(repairOrRenew),
-  register(intervalNext),
-  register(mediumHazard),
+/** Workings that belong together, as the index of a handbook would list them. */
+export interface Subject {
+  readonly name: string;
+  readonly workings: readonly RegisteredWorking[];
+}
+
+export const SUBJECTS: readonly Subject[] = [
+  {
+    name: 'Bolting',
+    workings: [
+      register(boltingTorque),
+      register(boltingSequence),
+      register(boltingCrowfoot),
+      register(flangeBolting),
+      register(boltingTorqueLong),
+      register(boltingStressArea),
+      register(gasketLoad),
+    ],
+  },
+  {
+    name: 'Packing and seals',
+    workings: [
+      register(packingRings),
+      register(packingGland),
+      register(oringFit),
+      register(elastomerCompatibility),
+    ],
+  },
+  {
+    name: 'Measuring',
+    workings: [register(stemRunout), register(boreWear), register(springRate)],
+  },
+  {
+    name: 'Seats',
+    workings: [register(seatContact), register(lappingPlan), register(seatReface), register(latheSpeed)],
+  },
+  {
+    name: 'Pressure and tests',
+    workings: [
+      register(ratingPressure),
+      register(testPressures),
+      register(leakAllowance),
+      register(storedEnergy),
+    ],
+  },
+  {
+    name: 'Actuators and flow',
+    workings: [
+      register(signalTravel),
+      register(actuatorBalance),
+      register(actuatorSeatLoad),
+      register(positionerStroke),
+      register(signatureAnalyse),
+      register(flowLiquid),
+      register(flowGas),
+    ],
+  },
+  {
+    name: 'Relief and levers',
+    workings: [register(reliefSet), register(reliefShearPin), register(leverWeight)],
+  },
+  {
+    name: 'Decisions and safety',
+    workings: [register(repairOrRenew), register(intervalNext), register(mediumHazard)],
+  },
 ];
+
+/** Every working there is, in the order a list shows them. */
+export const WORKINGS: readonly RegisteredWorking[] = SUBJECTS.flatMap(({ workings }) => workings);
 
 export function findWorking(id: string): Result<RegisteredWorking> {
   const found = WORKINGS.find((working) => working.id === id);
@@ -82,15 +113,39 @@ export function findWorking(id: string): Result<RegisteredWorking> {
     : refuse({ code: 'working.unknown', id, known: WORKINGS.map((each) => each.id) });
 }
 
-/** Workings that answer to what a person typed, best first; all of them for an empty search. */
+/**
+ * Workings that answer to what a person typed, best first; all of them for an empty search. A word counts most in what
+ * people ask for, then in the title, then anywhere.
+ */
 export function searchWorkings(text: string): RegisteredWorking[] {
-  const words = text.toLowerCase().split(/\s+/).filter(Boolean);
+  const typed = plain(text);
+  const words = typed.split(' ').filter(Boolean);
+  if (words.length === 0) return [...WORKINGS];
   const score = (working: RegisteredWorking) => {
-    const told = [working.title, working.id, ...working.asks].join(' ').toLowerCase();
-    return words.filter((word) => told.includes(word)).length;
+    const asked = working.asks.map(plain);
+    const phrase = asked.some((ask) => ask.includes(typed)) ? 6 : 0;
+    const told = [
+      { weight: 3, text: asked.join(' ') },
+      { weight: 2, text: plain(`${working.title} ${working.id}`) },
+      { weight: 1, text: plain(working.meaning) },
+    ];
+    return words.reduce(
+      (sum, word) => sum + Math.max(0, ...told.map((each) => (hasWord(each.text, word) ? each.weight : 0))),
+      phrase,
+    );
   };
   return WORKINGS.map((working) => ({ working, score: score(working) }))
-    .filter(({ score: found }) => words.length === 0 || found > 0)
+    .filter(({ score: found }) => found > 0)
     .sort((a, b) => b.score - a.score)
     .map(({ working }) => working);
 }
+
+const plain = (text: string) =>
+  text
+    .toLowerCase()
+    .replace(/[-.,/]/g, ' ')
+    .replace(/\s+/g, ' ')
+    .trim();
+
+/** A word, or the beginning of one. */
+const hasWord = (text: string, word: string) => ` ${text}`.includes(` ${word}`);

@@ -53,6 +53,13 @@ export interface RegisteredWorking {
   readonly run: (raw: unknown) => Result<Worked<Readonly<Record<string, ResultValue | undefined>>>>;
 }
 
+/** Raw input with the day filled in that the core must not know by itself; `today` as 2026-03-01. */
+export function onDay(working: RegisteredWorking, raw: unknown, today: string): unknown {
+  const field = working.fields.find(({ name, kind }) => kind === 'date' && name === 'on');
+  const isRecord = typeof raw === 'object' && raw !== null && !Array.isArray(raw);
+  return field && isRecord && !('on' in raw) ? { ...raw, on: today } : raw;
+}
+
 export type Field = FieldMeta & { readonly name: string; readonly optional: boolean };
 
 export function register<I extends z.ZodObject, R extends object>(working: Working<I, R>): RegisteredWorking {

@@ -88,6 +88,7 @@ function layOut(paper: Certificate, units: UnitSystem, qr: string, address: stri
       ...paper.torques.flatMap((table) => torques(table, units)),
       ...packing(paper, units),
       ...tests(paper, units),
+      ...workings(paper),
       ...instruments(paper),
       ...people(paper),
       ...list('Corrections to the log', paper.corrections),
@@ -204,6 +205,15 @@ function tests(paper: Certificate, units: UnitSystem): Content[] {
       { text: test.source, style: 'small' },
     ]),
     ['auto', 'auto', 'auto', 'auto', 'auto', 'auto', '*'],
+  );
+}
+
+function workings(paper: Certificate): Content[] {
+  return table(
+    'Workings kept with the job',
+    ['Working', 'Answer', 'Source'],
+    paper.workings.map(({ title, answer, source }) => [title, answer, { text: source, style: 'small' }]),
+    ['auto', '*', 110],
   );
 }
 

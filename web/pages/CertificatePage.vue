@@ -161,6 +161,14 @@ const RING = (verdict: string) =>
         </table>
       </div>
     </section>
+    <section v-if="paper.workings.length > 0">
+      <h2>Workings kept with the job</h2>
+      <ul>
+        <li v-for="(kept, i) in paper.workings" :key="i">
+          <b>{{ kept.title }}</b> {{ kept.answer }} <span class="muted">{{ kept.source }}</span>
+        </li>
+      </ul>
+    </section>
     <div class="found">
       <section>
         <h2>Instruments</h2>
