@@ -98,7 +98,7 @@ function securityHeaders(config: Config) {
         // Vuetify writes its theme into a style element, Vue sets widths on elements.
         styleSrc: ["'self'", "'unsafe-inline'"],
         fontSrc: ["'self'"],
-        imgSrc: ["'self'", 'data:'],
+        imgSrc: ["'self'", 'data:', 'blob:'],
         connectSrc: ["'self'"],
         workerSrc: ["'self'"],
         manifestSrc: ["'self'"],

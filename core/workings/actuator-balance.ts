@@ -7,15 +7,15 @@ import { line, sheetFor, shown, type Sheet } from './sheet';
 import type { Working, Worked } from './working';
 
 const input = z.strictObject({
-  area: quantityField('area', { label: 'Diaphragm area', example: '69 in²' }),
-  springRate: quantityField('stiffness', { label: 'Spring rate', example: '1,104 lbf/in' }),
+  area: quantityField('area', { label: 'Diaphragm area', example: '46 in²' }),
+  springRate: quantityField('stiffness', { label: 'Spring rate', example: '883 lbf/in' }),
   benchLow: quantityField(
     'gauge pressure',
     { label: 'Bench set, start of travel', example: '3 psig' },
     'not negative',
   ),
   benchHigh: quantityField('gauge pressure', { label: 'Bench set, end of travel', example: '15 psig' }),
-  travel: quantityField('length', { label: 'Travel', example: '3/4 in' }),
+  travel: quantityField('length', { label: 'Travel', example: '5/8 in' }),
   action: choiceField(
     ['air to open', 'air to close'],
     { label: 'Action' },

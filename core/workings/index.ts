@@ -22,3 +22,8 @@ export { seatContact, type ContactVerdict, type SeatContact } from './seat-conta
 export { findWorking, searchWorkings, SUBJECTS, WORKINGS, type Subject } from './registry';
 export { answerFrom, readSignature, type AnalysedRecording, type SignatureAnswer } from './signature-analyse';
 export { answerLines, isList, isQuantity, isRow, type AnswerLine } from './answer-lines';
+export { actuatorBalance, type ActuatorBalance } from './actuator-balance';
+export { oringFit, type ORingFit } from './oring-fit';
+export { positionerStroke, percentPoints, type StrokeTest } from './positioner-stroke';
+export { reliefSet, type ReliefSet } from './relief-set';
+export { contactFrom, type BluingRead } from './bluing-read';

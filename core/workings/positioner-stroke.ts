@@ -175,7 +175,7 @@ function stroke(given: Given): Result<Worked<StrokeTest>> {
 }
 
 /** Signals and travels as percent of their ranges, in order of signal. */
-function percentPoints(given: Given): Result<Point[]> {
+export function percentPoints(given: Given): Result<Point[]> {
   if (given.points.length < LEAST_POINTS)
     return tooFew(
       'points',

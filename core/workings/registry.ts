@@ -1,6 +1,7 @@
 import { refuse, type Result } from '../problem';
 import { actuatorBalance } from './actuator-balance';
 import { actuatorSeatLoad } from './actuator-seat-load';
+import { bluingRead } from './bluing-read';
 import { boltingCrowfoot } from './bolting-crowfoot';
 import { boltingSequence } from './bolting-sequence';
 import { boltingStressArea } from './bolting-stress-area';
@@ -70,7 +71,13 @@ export const SUBJECTS: readonly Subject[] = [
   },
   {
     name: 'Seats',
-    workings: [register(seatContact), register(lappingPlan), register(seatReface), register(latheSpeed)],
+    workings: [
+      register(seatContact),
+      register(bluingRead),
+      register(lappingPlan),
+      register(seatReface),
+      register(latheSpeed),
+    ],
   },
   {
     name: 'Pressure and tests',

@@ -33,10 +33,10 @@ const columnChoice = z.partialRecord(
 
 const input = z.strictObject({
   recording: recordingField(columnChoice, { label: 'Stroke recording, CSV' }),
-  area: quantityField('area', { label: 'Actuator area', example: '69 in²' }),
+  area: quantityField('area', { label: 'Actuator area', example: '46 in²' }),
   travel: quantityField('length', {
     label: 'Rated travel, for a recording in percent',
-    example: '3/4 in',
+    example: '5/8 in',
   }).exactOptional(),
 });
 

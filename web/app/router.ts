@@ -37,6 +37,16 @@ export const router = createRouter({
     },
     { path: '/workings', component: () => import('../pages/WorkingsPage.vue'), meta: { title: 'Workings' } },
     {
+      path: '/workings/signature.analyse',
+      component: () => import('../pages/SignaturePage.vue'),
+      meta: { title: 'Signature' },
+    },
+    {
+      path: '/workings/bluing.read',
+      component: () => import('../pages/BluingPage.vue'),
+      meta: { title: 'Photograph of a blued seat' },
+    },
+    {
       path: '/workings/:id',
       component: () => import('../pages/WorkingPage.vue'),
       props: true,

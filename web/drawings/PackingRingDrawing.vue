@@ -1,21 +1,29 @@
 <script setup lang="ts">
-import type { TaskOf } from '@dusk-wren/core/procedure';
-import { valueIn } from '@dusk-wren/core/quantity';
+import { valueIn, type Length } from '@dusk-wren/core/quantity';
 import { computed } from 'vue';
 
 /** A ring in plan with the joint of every ring on it, and one cut length beside an inch scale, all to one scale. */
-const props = defineProps<{ task: TaskOf<'packing'>; fitted: number }>();
-const inch = (q: TaskOf<'packing'>['stem']) => valueIn(q, 'in');
-const scale = computed(() => 130 / inch(props.task.bore));
-const inner = computed(() => (inch(props.task.stem) / 2) * scale.value);
-const outer = computed(() => (inch(props.task.bore) / 2) * scale.value);
-const cutScale = computed(() => Math.min(58, 380 / inch(props.task.length)));
-const cut = computed(() => inch(props.task.length) * cutScale.value);
-const thick = computed(() => Math.max(6, inch(props.task.section) * cutScale.value));
-const ticks = computed(() => Array.from({ length: Math.floor(inch(props.task.length)) + 1 }, (_, i) => i));
+const props = defineProps<{
+  stem: Length;
+  bore: Length;
+  section: Length;
+  length: Length;
+  rings: number;
+  /** Degrees from joint to joint. */
+  stagger: number;
+  fitted: number;
+}>();
+const inch = (q: Length) => valueIn(q, 'in');
+const scale = computed(() => 130 / inch(props.bore));
+const inner = computed(() => (inch(props.stem) / 2) * scale.value);
+const outer = computed(() => (inch(props.bore) / 2) * scale.value);
+const cutScale = computed(() => Math.min(58, 380 / inch(props.length)));
+const cut = computed(() => inch(props.length) * cutScale.value);
+const thick = computed(() => Math.max(6, inch(props.section) * cutScale.value));
+const ticks = computed(() => Array.from({ length: Math.floor(inch(props.length)) + 1 }, (_, i) => i));
 const joint = (i: number) => {
-  const angle = (((i * props.task.stagger) % 360) - 90) * (Math.PI / 180);
-  const lift = Math.floor((i * props.task.stagger) / 360) * 4;
+  const angle = (((i * props.stagger) % 360) - 90) * (Math.PI / 180);
+  const lift = Math.floor((i * props.stagger) / 360) * 4;
   return {
     x1: 80 + inner.value * Math.cos(angle),
     y1: 80 + inner.value * Math.sin(angle),
@@ -28,7 +36,7 @@ const joint = (i: number) => {
 </script>
 
 <template>
-  <svg class="drawing" viewBox="0 0 600 160" role="img" :aria-label="`${task.rings} rings, ${fitted} in`">
+  <svg class="drawing" viewBox="0 0 600 160" role="img" :aria-label="`${rings} rings, ${fitted} in`">
     <defs>
       <pattern id="weave" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
         <path d="M0 0V7M0 0H7" class="weave" />
@@ -36,9 +44,9 @@ const joint = (i: number) => {
     </defs>
     <circle cx="80" cy="80" :r="outer" fill="url(#weave)" class="edge" />
     <circle cx="80" cy="80" :r="inner" class="stem" />
-    <g v-for="i in task.rings" :key="i" :class="{ in: i <= fitted, next: i === fitted + 1 }" class="joint">
+    <g v-for="i in rings" :key="i" :class="{ in: i <= fitted, next: i === fitted + 1 }" class="joint">
       <path :d="`M${joint(i - 1).x1} ${joint(i - 1).y1}L${joint(i - 1).x2} ${joint(i - 1).y2}`" />
-      <text v-if="i * task.stagger <= 360" :x="joint(i - 1).tx" :y="joint(i - 1).ty">{{ i }}</text>
+      <text v-if="i * stagger <= 360" :x="joint(i - 1).tx" :y="joint(i - 1).ty">{{ i }}</text>
     </g>
     <g transform="translate(190 60)">
       <path :d="`M0 ${thick}L${thick} 0H${cut}L${cut - thick} ${thick}Z`" fill="url(#weave)" class="edge" />

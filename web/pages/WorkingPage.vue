@@ -1,22 +1,31 @@
 <script setup lang="ts">
 import { wordProblem } from '@dusk-wren/contract/wording';
-import type { Quantity } from '@dusk-wren/core/quantity';
-import { findWorking, type ResultValue } from '@dusk-wren/core/workings';
+import { findWorking, onDay } from '@dusk-wren/core/workings';
+import { useClipboard } from '@vueuse/core';
 import { computed, reactive, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
+import BenchButton from '../parts/BenchButton.vue';
 import ContactRing from '../parts/ContactRing.vue';
 import WorkingPaper from '../parts/WorkingPaper.vue';
-import { usePreferences } from '../stores/preferences';
-import WorkingField from './WorkingField.vue';
+import AnswerFigures from '../workings/AnswerFigures.vue';
+import AttachToJob from '../workings/AttachToJob.vue';
+import { exampleFor, missingFrom, rawFrom, type Typed } from '../workings/given';
+import { useRecentWorkings } from '../workings/recent';
+import { asText, givenLines } from '../workings/words';
+import WorkingEntry from '../workings/WorkingEntry.vue';
+import WorkingPicture from '../workings/WorkingPicture.vue';
 
 /** One working, usable alone: the answer follows the typing, and the address keeps what was typed. */
 const props = defineProps<{ id: string }>();
 const route = useRoute();
 const router = useRouter();
-const preferences = usePreferences();
+const recent = useRecentWorkings();
+const clipboard = useClipboard({ legacy: true });
 
-const working = computed(() => findWorking(props.id));
-const typed = reactive<Record<string, string>>({});
+const found = computed(() => findWorking(props.id));
+const working = computed(() => (found.value.ok ? found.value.value : undefined));
+const fields = computed(() => working.value?.fields ?? []);
+const typed = reactive<Typed>({});
 for (const [name, value] of Object.entries(route.query)) if (typeof value === 'string') typed[name] = value;
 watch(
   typed,
@@ -26,112 +35,91 @@ watch(
     }),
 );
 
-const given = computed(() => {
-  if (!working.value.ok) return {};
-  return Object.fromEntries(
-    working.value.value.fields.flatMap((field): [string, unknown][] => {
-      const text = typed[field.name]?.trim() ?? '';
-      if (text === '') return [];
-      if (field.kind === 'quantities')
-        return [
-          [
-            field.name,
-            text
-              .split(/[;\n]|,\s+/)
-              .map((each) => each.trim())
-              .filter(Boolean),
-          ],
-        ];
-      if (field.kind === 'arcs') return [[field.name, arcsFrom(text)]];
-      return [[field.name, text]];
-    }),
-  );
-});
-/** `10-350 0.03 in; …` as stretches of the blue line. */
-function arcsFrom(text: string): { from: number; to: number; width: string }[] {
-  return text.split(/[;\n]/).flatMap((each) => {
-    const found = /^\s*(\d+(?:\.\d+)?)\s*(?:-|to)\s*(\d+(?:\.\d+)?)°?\s+(.+)$/.exec(each);
-    return found ? [{ from: Number(found[1]), to: Number(found[2]), width: found[3] ?? '' }] : [];
-  });
-}
-const missing = computed(() =>
-  working.value.ok
-    ? working.value.value.fields
-        .filter(({ optional, name }) => !optional && !typed[name]?.trim())
-        .map(({ label }) => label)
-    : [],
-);
+const raw = computed(() => rawFrom(fields.value, typed));
+const missing = computed(() => missingFrom(fields.value, typed));
+const today = () => new Date().toISOString().slice(0, 10);
 const answer = computed(() =>
-  working.value.ok && missing.value.length === 0 ? working.value.value.run(given.value) : undefined,
+  working.value && missing.value.length === 0
+    ? working.value.run(onDay(working.value, raw.value, today()))
+    : undefined,
 );
-const rows = computed(() => {
-  if (!answer.value?.ok || !working.value.ok) return [];
-  const labels = working.value.value.results;
-  return Object.entries(answer.value.value.result).flatMap(([name, value]) =>
-    value === undefined ? [] : [{ name, label: labels[name] ?? name, text: shown(value) }],
-  );
+const worked = computed(() => (answer.value?.ok ? answer.value.value : undefined));
+watch(worked, (now) => now && recent.used(props.id), { immediate: true });
+
+const isEmpty = computed(() => Object.keys(raw.value).length === 0);
+const showExample = () => Object.assign(typed, exampleFor(fields.value));
+const clear = () => fields.value.forEach(({ name }) => (typed[name] = ''));
+const copy = () =>
+  working.value && worked.value && clipboard.copy(asText(working.value, typed, worked.value, location.href));
+const print = () => window.print();
+const command = () => ({
+  kind: 'attach-working' as const,
+  body: { working: props.id, given: JSON.parse(JSON.stringify(raw.value)) },
 });
-function shown(value: ResultValue): string {
-  if (typeof value === 'boolean') return value ? 'yes' : 'no';
-  if (typeof value !== 'object') return String(value);
-  if (isList(value)) return value.length === 0 ? 'none' : value.map(shown).join(' · ');
-  if (isQuantity(value)) return preferences.show(value);
-  return Object.values(value).map(shown).join(', ');
-}
-const isList = (value: ResultValue): value is readonly ResultValue[] => Array.isArray(value);
-const isQuantity = (value: object): value is Quantity => 'dimension' in value && 'unit' in value;
 </script>
 
 <template>
-  <div v-if="working.ok" class="page working">
-    <p class="label"><router-link to="/workings">All workings</router-link></p>
-    <h1>{{ working.value.title }}</h1>
-    <p>{{ working.value.meaning }}</p>
+  <div v-if="working" class="page working-page">
+    <p class="label no-print"><router-link to="/workings">All workings</router-link></p>
+    <header>
+      <h1>{{ working.title }}</h1>
+      <p>{{ working.meaning }}</p>
+    </header>
     <div class="halves">
-      <form class="given row-flat" @submit.prevent>
-        <WorkingField
-          v-for="field in working.value.fields"
+      <form class="given row-flat no-print" @submit.prevent>
+        <WorkingEntry
+          v-for="field in fields"
           :key="field.name"
           :field="field"
           :model-value="typed[field.name] ?? ''"
-          @update:model-value="typed[field.name] = $event"
+          @update:model-value="typed[field.name] = $event ?? ''"
         />
+        <p class="label">
+          <button v-if="isEmpty" type="button" class="link-button" @click="showExample">
+            Fill in an example
+          </button>
+          <button v-else type="button" class="link-button" @click="clear">Clear</button>
+        </p>
       </form>
-      <section class="answer row-flat" aria-live="polite" aria-label="Answer">
-        <template v-if="answer?.ok">
-          <dl>
-            <template v-for="row in rows" :key="row.name"
-              ><dt class="label muted">{{ row.label }}</dt>
-              <dd class="number">{{ row.text }}</dd></template
-            >
-          </dl>
-          <WorkingPaper
-            :steps="answer.value.steps"
-            :notes="answer.value.notes"
-            :source="answer.value.source"
-            open
-          />
+      <dl class="paper-only">
+        <template v-for="entry in givenLines(working, typed)" :key="entry.label">
+          <dt>{{ entry.label }}</dt>
+          <dd>{{ entry.value }}</dd>
         </template>
-        <p v-else-if="answer" class="problem" role="alert">
+      </dl>
+      <section class="answer row-flat" aria-live="polite" aria-label="Answer">
+        <template v-if="worked">
+          <div class="shown">
+            <AnswerFigures :working="working" :result="worked.result" />
+            <WorkingPicture :id="id" :raw="raw" />
+          </div>
+          <WorkingPaper :steps="worked.steps" :notes="worked.notes" :source="worked.source" />
+          <div class="buttons no-print">
+            <BenchButton @press="copy">{{ clipboard.copied.value ? 'Copied' : 'Copy' }}</BenchButton>
+            <BenchButton @press="print">Print</BenchButton>
+            <AttachToJob :command="command" />
+          </div>
+        </template>
+        <p v-else-if="answer?.problem" class="problem" role="alert">
           <ContactRing verdict="ask" /> {{ wordProblem(answer.problem) }}
         </p>
         <p v-else class="muted">Still wanted: {{ missing.join(', ') }}.</p>
       </section>
     </div>
   </div>
-  <p v-else class="page problem">
-    {{ wordProblem(working.problem) }} <router-link to="/workings">All workings</router-link>
+  <p v-else-if="found.problem" class="page problem">
+    {{ wordProblem(found.problem) }} <router-link to="/workings">All workings</router-link>
   </p>
 </template>
 
 <style scoped>
-.working {
+.working-page {
   display: grid;
   gap: 8px;
 }
 .halves {
   display: grid;
-  grid-template-columns: minmax(260px, 1fr) minmax(0, 1.6fr);
+  grid-template-columns: minmax(280px, 1fr) minmax(0, 1.9fr);
   gap: 12px;
   align-items: start;
   margin-top: 8px;
@@ -141,20 +129,36 @@ const isQuantity = (value: object): value is Quantity => 'dimension' in value &&
   padding: 16px;
   display: grid;
   gap: 12px;
+  min-width: 0;
 }
-dl {
+.shown {
   display: grid;
-  grid-template-columns: auto 1fr;
-  gap: 2px 22px;
-  align-items: baseline;
+  grid-template-columns: repeat(auto-fit, minmax(270px, 1fr));
+  gap: 14px 22px;
+  align-items: start;
 }
-dd {
-  font-size: 22px;
-  color: var(--blue);
+.buttons {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+}
+.paper-only {
+  display: none;
 }
 @media (max-width: 860px) {
   .halves {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+@media print {
+  .halves {
+    display: block;
+  }
+  .paper-only {
+    display: grid;
+    grid-template-columns: auto 1fr;
+    gap: 2px 16px;
+    margin-bottom: 12px;
   }
 }
 </style>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { wordProblem } from '@dusk-wren/contract/wording';
-import { parseQuantity, type Dimension, type Quantity } from '@dusk-wren/core/quantity';
+import { format, parseQuantity, type Dimension, type Quantity } from '@dusk-wren/core/quantity';
 import { computed, ref, watch } from 'vue';
+import { usePreferences } from '../stores/preferences';
 
 /** A quantity typed as it is spoken. What was typed stays; what was not understood is said below. */
 const props = defineProps<{
@@ -14,7 +15,8 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ 'update:modelValue': [value: Quantity | undefined]; enter: [] }>();
 
-const text = ref(props.modelValue?.entered ?? '');
+const preferences = usePreferences();
+const text = ref(props.modelValue ? format(props.modelValue, preferences.units) : '');
 const parsed = computed(() => parseQuantity(text.value, props.dimension));
 const problem = computed(() => {
   if (text.value.trim() === '' || parsed.value.ok) return '';

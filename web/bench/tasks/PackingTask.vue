@@ -50,7 +50,15 @@ useKeys([
         joints staggered <b>{{ task.stagger }}°</b>
       </li>
     </ul>
-    <PackingRingDrawing :task="task" :fitted="fitted" />
+    <PackingRingDrawing
+      :stem="task.stem"
+      :bore="task.bore"
+      :section="task.section"
+      :length="task.length"
+      :rings="task.rings"
+      :stagger="task.stagger"
+      :fitted="fitted"
+    />
     <p class="label next" aria-live="polite">
       <template v-if="fitted < task.rings"
         >Ring {{ fitted + 1 }}: joint at {{ clock(joints[fitted] ?? 0) }}, pressed right home.</template

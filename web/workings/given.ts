@@ -1,0 +1,71 @@
+import type { Field } from '@dusk-wren/core/workings';
+
+/** What was typed into a form, by field: a text each; small tables as JSON of their rows. */
+export type Typed = Record<string, string>;
+export type TypedRow = Record<string, string>;
+
+/** Lists typed in one line are parted by semicolons, line ends, or commas before a blank. */
+export const listOf = (text: string): string[] =>
+  text
+    .split(/[;\n]|,\s+/)
+    .map((each) => each.trim())
+    .filter(Boolean);
+
+/** The rows of a small table; none when the text is not one. */
+export function rowsOf(text: string): TypedRow[] {
+  const read: unknown = text === '' ? [] : safely(text);
+  if (!Array.isArray(read)) return [];
+  return read.flatMap((row: unknown) =>
+    typeof row === 'object' && row !== null
+      ? [Object.fromEntries(Object.entries(row).map(([name, cell]) => [name, String(cell)]))]
+      : [],
+  );
+}
+
+function safely(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return undefined;
+  }
+}
+
+export const textOfRows = (rows: readonly TypedRow[]): string =>
+  rows.some((row) => Object.values(row).some((cell) => cell.trim() !== '')) ? JSON.stringify(rows) : '';
+
+const filled = (row: TypedRow): boolean => Object.values(row).some((cell) => cell.trim() !== '');
+
+/** Raw input of a working from what was typed; fields left empty are left out. */
+export function rawFrom(fields: readonly Field[], typed: Typed): Record<string, unknown> {
+  return Object.fromEntries(
+    fields.flatMap((field): [string, unknown][] => {
+      const text = typed[field.name]?.trim() ?? '';
+      if (text === '') return [];
+      if (field.kind === 'quantities' || field.kind === 'choices') return [[field.name, listOf(text)]];
+      if (field.kind === 'rows') return [[field.name, rowsOf(text).filter(filled)]];
+      return [[field.name, text]];
+    }),
+  );
+}
+
+/** Labels of the fields that must be given and are not. */
+export const missingFrom = (fields: readonly Field[], typed: Typed): string[] =>
+  fields.flatMap(({ optional, name, label }) => (!optional && !typed[name]?.trim() ? [label] : []));
+
+/** Values that work, so that a person sees what the working is for. */
+export function exampleFor(fields: readonly Field[]): Typed {
+  return Object.fromEntries(
+    fields.flatMap((field): [string, string][] => {
+      if (field.optional && field.kind !== 'quantity') return [];
+      if (field.kind === 'choice') return [[field.name, field.choices[0] ?? '']];
+      if (field.kind === 'rows')
+        return [
+          [
+            field.name,
+            textOfRows([Object.fromEntries(field.columns.map(({ name, example }) => [name, example]))]),
+          ],
+        ];
+      return field.example === undefined || field.optional ? [] : [[field.name, field.example]];
+    }),
+  );
+}

@@ -1,0 +1,38 @@
+import { describeSource } from '@dusk-wren/core/standards';
+import { answerLines, type RegisteredWorking, type ResultValue, type Worked } from '@dusk-wren/core/workings';
+import { listOf, rowsOf, type Typed } from './given';
+
+type Answer = Worked<Readonly<Record<string, ResultValue | undefined>>>;
+
+/** What went in, one line an entry. */
+export function givenLines(working: RegisteredWorking, typed: Typed): { label: string; value: string }[] {
+  return working.fields.flatMap((field) => {
+    const text = typed[field.name]?.trim() ?? '';
+    if (text === '') return [];
+    if (field.kind === 'rows')
+      return [
+        {
+          label: field.label,
+          value: rowsOf(text)
+            .map((row) => Object.values(row).join(' '))
+            .join('; '),
+        },
+      ];
+    const value = field.kind === 'quantities' || field.kind === 'choices' ? listOf(text).join('; ') : text;
+    return [{ label: field.label, value }];
+  });
+}
+
+/** A working as plain text, to paste into a letter or a message. */
+export function asText(working: RegisteredWorking, typed: Typed, answer: Answer, address: string): string {
+  const line = ({ label, value }: { label: string; value: string }) => `${label}: ${value}`;
+  return [
+    working.title,
+    ...givenLines(working, typed).map(line),
+    '',
+    ...answerLines(working, answer).map(line),
+    '',
+    `Source: ${describeSource(answer.source)}`,
+    address,
+  ].join('\n');
+}
