@@ -44,7 +44,11 @@ const input = z.strictObject({
     { label: 'Flow comes from over or under the plug' },
     { 'flow to close': 'over', 'flow to open': 'under' },
   ),
-  supply: quantityField('gauge pressure', { label: 'Supply', example: '20 psig' }).exactOptional(),
+  supply: quantityField('gauge pressure', {
+    label: 'Supply',
+    example: '20 psig',
+    inExample: true,
+  }).exactOptional(),
 });
 
 type Given = z.output<typeof input>;

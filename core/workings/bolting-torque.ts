@@ -21,7 +21,11 @@ import type { Step, Working, Worked } from './working';
 const input = z.strictObject({
   thread: threadField({ label: 'Stud thread', example: '3/4-10' }),
   nutFactor: factorField({ label: 'Nut factor K', example: '0.16' }, 0.05, 0.5),
-  stress: quantityField('stress', { label: 'Bolt stress', example: '50 ksi' }).exactOptional(),
+  stress: quantityField('stress', {
+    label: 'Bolt stress',
+    example: '45 ksi',
+    inExample: true,
+  }).exactOptional(),
   preload: quantityField('force', { label: 'Preload', example: '16,700 lbf' }).exactOptional(),
   material: choiceField(STUD_MATERIALS, { label: 'Stud material' }).exactOptional(),
   percentYield: amountField('ratio', '%', { label: 'Share of yield', example: '50 %' }).exactOptional(),

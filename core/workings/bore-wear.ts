@@ -9,15 +9,25 @@ import type { Working, Worked } from './working';
 const place = z.union([z.string().max(30), z.number().transform(String)]);
 
 const input = z.strictObject({
-  nominal: quantityField('length', { label: 'Nominal bore', example: '4 in' }),
+  nominal: quantityField('length', { label: 'Nominal bore', example: '6 in' }),
   readings: rowsField(
     { depth: place, direction: place, diameter: quantityOf('length') },
     [
       { name: 'depth', label: 'depth', example: 'top' },
       { name: 'direction', label: 'direction', example: 'A' },
-      { name: 'diameter', label: 'diameter', example: '4.001 in' },
+      { name: 'diameter', label: 'diameter', example: '6.001 in' },
     ],
-    { label: 'Readings: three depths, two directions' },
+    {
+      label: 'Readings: three depths, two directions',
+      exampleRows: [
+        ['top', 'A', '6.001 in'],
+        ['top', 'B', '6.0025 in'],
+        ['middle', 'A', '6.001 in'],
+        ['middle', 'B', '6.002 in'],
+        ['bottom', 'A', '6.0005 in'],
+        ['bottom', 'B', '6.001 in'],
+      ],
+    },
   ),
   limit: quantityField('length', { label: 'Limit', example: '3 thou' }),
 });

@@ -36,7 +36,7 @@ const input = z.strictObject({
     { label: 'Temperature', example: '180 °F' },
     'any',
   ).exactOptional(),
-  cureDate: dateField({ label: 'Cure date on the bag', example: '2Q24' }).exactOptional(),
+  cureDate: dateField({ label: 'Cure date on the bag', example: '2Q24', inExample: true }).exactOptional(),
   on: dateField({ label: 'Used on', example: '2026-03-01' }).exactOptional(),
   school: choiceField(SHELF_SCHOOLS, { label: 'Shelf life by' }).exactOptional(),
 });

@@ -33,16 +33,22 @@ export interface Column {
   readonly example: string;
 }
 
-export type FieldMeta = FieldKind & {
+interface About {
   label: string;
   /** A value that works, as a person would type it. */
   example?: string;
-};
+  /** Part of the worked example, though it may be left out. */
+  inExample?: true;
+  /** Rows of a small table that work, cell by cell in the order of its columns. */
+  exampleRows?: readonly (readonly string[])[];
+  /** Wanted only while another field has one of these values. */
+  onlyFor?: { readonly field: string; readonly values: readonly string[] };
+}
+
+export type FieldMeta = FieldKind & About;
 
 /** The labels and kinds of every field, beside the schemas that read them. */
 export const fieldMeta = z.registry<FieldMeta>();
-
-type About = { label: string; example?: string };
 
 /** Sign a field's quantity must have. */
 type Sign = 'positive' | 'not negative' | 'any';

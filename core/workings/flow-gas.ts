@@ -12,6 +12,7 @@ const input = z.strictObject({
   flow: quantityField('gas flow', {
     label: 'Flow, to find the coefficient',
     example: '60,000 scfh',
+    inExample: true,
   }).exactOptional(),
   ...coefficientFields,
   inletPressure: pressureAt('Inlet pressure', '100 psig'),

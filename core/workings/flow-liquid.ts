@@ -16,7 +16,11 @@ import { line, sheetFor, shown } from './sheet';
 import type { Working, Worked } from './working';
 
 const input = z.strictObject({
-  flow: quantityField('flow', { label: 'Flow, to find the coefficient', example: '300 gpm' }).exactOptional(),
+  flow: quantityField('flow', {
+    label: 'Flow, to find the coefficient',
+    example: '300 gpm',
+    inExample: true,
+  }).exactOptional(),
   ...coefficientFields,
   inletPressure: pressureAt('Inlet pressure', '100 psig'),
   outletPressure: pressureAt('Outlet pressure', '60 psig'),

@@ -9,11 +9,13 @@ import type { Step, Working, Worked } from './working';
 const input = z.strictObject({
   insideDiameter: quantityField('length', {
     label: 'Gasket inside diameter (flat)',
-    example: '4 in',
+    example: '3 1/2 in',
+    inExample: true,
   }).exactOptional(),
   outsideDiameter: quantityField('length', {
     label: 'Gasket outside diameter (flat)',
-    example: '5 in',
+    example: '4 1/4 in',
+    inExample: true,
   }).exactOptional(),
   pitchDiameter: quantityField('length', {
     label: 'Pitch diameter (ring joint)',

@@ -13,7 +13,7 @@ const input = z.strictObject({
   lastInterval: amountField('time', 'month', { label: 'Interval until now', example: '24 months' }),
   history: choicesField(
     OUTCOMES,
-    { label: 'As found, oldest first', example: 'good, high, good' },
+    { label: 'As found, oldest first', example: 'good; high; good' },
     {
       ok: 'good',
       clean: 'good',

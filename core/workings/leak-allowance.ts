@@ -10,49 +10,72 @@ import { leakBySp61 } from './leakage/mss-sp-61';
 import type { Working, Worked } from './working';
 import type { LeakAllowance, LeakQuestion } from './leakage/allowance';
 
+type Code = LeakQuestion['code'];
+const onlyFor = (...values: Code[]) => ({ onlyFor: { field: 'code', values } });
+/** Tests of valves that open and shut by hand or by motor: by size and seat. */
+const BLOCK_VALVES = onlyFor('API 598', 'ISO 5208', 'MSS SP-61');
+const CONTROL = onlyFor('FCI 70-2');
+const RELIEF = onlyFor('API 527');
+
 const input = z.strictObject({
   code: choiceField(
     ['API 598', 'ISO 5208', 'FCI 70-2', 'API 527', 'MSS SP-61'],
     { label: 'Test standard' },
-    {
-      'IEC 60534-4': 'FCI 70-2',
-      'ANSI/FCI 70-2': 'FCI 70-2',
-    },
+    { 'IEC 60534-4': 'FCI 70-2', 'ANSI/FCI 70-2': 'FCI 70-2' },
   ),
-  edition: choiceField(
-    API_598_EDITIONS,
-    { label: 'Edition (API 598)' },
-    API_598_EDITION_NAMES,
-  ).exactOptional(),
-  size: sizeField({ label: 'Size, or inlet size', example: 'NPS 3' }).exactOptional(),
-  valve: choiceField(['globe', 'gate', 'plug', 'ball', 'butterfly', 'check', 'control', 'relief'], {
-    label: 'Valve',
-  }).exactOptional(),
-  seat: choiceField(['metal', 'soft'], { label: 'Seat' }, { resilient: 'soft' }).exactOptional(),
-  class: wordField({ label: 'Pressure class, or leak class', example: '600' }).exactOptional(),
-  rate: wordField({ label: 'Rate (ISO 5208)', example: 'D' }).exactOptional(),
-  group: choiceField(MATERIAL_GROUPS, { label: 'Body material group' }).exactOptional(),
   fluid: choiceField(
     ['liquid', 'gas'],
     { label: 'Test fluid' },
     { water: 'liquid', air: 'gas', nitrogen: 'gas' },
   ),
+  size: sizeField({
+    label: 'Size, or inlet size',
+    example: 'NPS 3',
+    inExample: true,
+    ...onlyFor('API 598', 'ISO 5208', 'MSS SP-61', 'API 527'),
+  }).exactOptional(),
+  valve: choiceField(['globe', 'gate', 'plug', 'ball', 'butterfly', 'check', 'control', 'relief'], {
+    label: 'Valve',
+    ...BLOCK_VALVES,
+  }).exactOptional(),
+  seat: choiceField(
+    ['metal', 'soft'],
+    { label: 'Seat', inExample: true, ...onlyFor('API 598', 'MSS SP-61', 'API 527') },
+    { resilient: 'soft' },
+  ).exactOptional(),
+  class: wordField({
+    label: 'Pressure class, or leak class',
+    example: '600',
+    inExample: true,
+    ...onlyFor('API 598', 'ISO 5208', 'MSS SP-61', 'FCI 70-2'),
+  }).exactOptional(),
+  rate: wordField({ label: 'Rate', example: 'D', ...onlyFor('ISO 5208') }).exactOptional(),
+  group: choiceField(MATERIAL_GROUPS, { label: 'Body material group', ...BLOCK_VALVES }).exactOptional(),
+  edition: choiceField(
+    API_598_EDITIONS,
+    { label: 'Edition', ...onlyFor('API 598') },
+    API_598_EDITION_NAMES,
+  ).exactOptional(),
   portDiameter: quantityField('length', {
-    label: 'Port diameter (control valve)',
+    label: 'Port diameter (classes V and VI)',
     example: '2 in',
+    ...CONTROL,
   }).exactOptional(),
   difference: quantityField('pressure difference', {
-    label: 'Operating difference (control valve)',
+    label: 'Operating difference',
     example: '100 psi',
+    ...CONTROL,
   }).exactOptional(),
   ratedCv: amountField('flow coefficient', 'Cv', {
-    label: 'Rated Cv (control valve)',
+    label: 'Rated Cv (classes II to IV)',
     example: '110 Cv',
+    ...CONTROL,
   }).exactOptional(),
-  orifice: orificeField({ label: 'Orifice (relief valve)', example: 'J' }).exactOptional(),
+  orifice: orificeField({ label: 'Orifice', example: 'J', ...RELIEF }).exactOptional(),
   setPressure: quantityField('gauge pressure', {
-    label: 'Set pressure (relief valve)',
+    label: 'Set pressure',
     example: '250 psig',
+    ...RELIEF,
   }).exactOptional(),
 });
 

@@ -7,7 +7,11 @@ import { line, sheetFor, shown, type Sheet } from './sheet';
 import type { Working, Worked } from './working';
 
 const input = z.strictObject({
-  diaphragmArea: quantityField('area', { label: 'Diaphragm area', example: '20 in²' }).exactOptional(),
+  diaphragmArea: quantityField('area', {
+    label: 'Diaphragm area',
+    example: '28 in²',
+    inExample: true,
+  }).exactOptional(),
   plugArea: quantityField('area', { label: 'or plug area', example: '3.1 in²' }).exactOptional(),
   shortArm: quantityField('length', { label: 'Short arm, shaft to stem', example: '1 1/2 in' }),
   weight: eitherField(['force', 'mass'], { label: 'Weight', example: '20 lbf' }),

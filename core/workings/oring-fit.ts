@@ -11,7 +11,11 @@ const input = z.strictObject({
   section: quantityField('length', { label: 'O-ring section', example: '0.139 in' }),
   glandDepth: quantityField('length', { label: 'Gland depth, wall to groove bottom', example: '0.113 in' }),
   glandWidth: quantityField('length', { label: 'Groove width', example: '0.187 in' }),
-  rod: quantityField('length', { label: 'Rod it is stretched over', example: '0.750 in' }).exactOptional(),
+  rod: quantityField('length', {
+    label: 'Rod it is stretched over',
+    example: '0.750 in',
+    inExample: true,
+  }).exactOptional(),
   bore: quantityField('length', { label: 'Bore its piston runs in', example: '1 in' }).exactOptional(),
   motion: choiceField(
     ['static', 'moving'],
@@ -91,7 +95,7 @@ function fit(given: Given): Result<Worked<ORingFit>> {
       stretch: percent(stretch),
       fill: percent(fill),
       verdict: reasons.length === 0 ? 'fit' : 'not fit',
-      reasons,
+      reasons: reasons.length > 0 ? reasons : ['squeeze, stretch and fill are within their limits'],
     },
     steps: [
       line(

@@ -46,7 +46,16 @@ const input = z.strictObject({
       { name: 'up', label: 'travel going up', example: '24.6 %' },
       { name: 'down', label: 'travel going down', example: '25.3 %' },
     ],
-    { label: 'Stroke test, 0 to 100 %' },
+    {
+      label: 'Stroke test, 0 to 100 %',
+      exampleRows: [
+        ['0 %', '0.6 %', '1.2 %'],
+        ['25 %', '25 %', '26.4 %'],
+        ['50 %', '50.1 %', '51.8 %'],
+        ['75 %', '75.8 %', '77 %'],
+        ['100 %', '102.2 %', '102.4 %'],
+      ],
+    },
     201,
   ),
   travel: quantityField('length', {

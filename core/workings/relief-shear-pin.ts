@@ -11,10 +11,15 @@ const PIN_NAMES = PIN_MATERIALS.map(({ name }) => name) as [string, ...string[]]
 const input = z.strictObject({
   pistonDiameter: quantityField('length', { label: 'Piston diameter', example: '2 in' }),
   leverRatio: factorField({ label: 'Lever ratio, pin force over piston force', example: '1' }, 0.01, 100),
-  pinDiameter: quantityField('length', { label: 'Pin diameter', example: '1/8 in' }).exactOptional(),
+  pinDiameter: quantityField('length', {
+    label: 'Pin diameter',
+    example: '3/16 in',
+    inExample: true,
+  }).exactOptional(),
   shearStrength: quantityField('stress', {
     label: 'Shear strength of the pin',
-    example: '60 ksi',
+    example: '38 ksi',
+    inExample: true,
   }).exactOptional(),
   material: choiceField(PIN_NAMES, { label: 'or its material' }).exactOptional(),
   pins: numberField({ label: 'Pins', example: '1' }, 1, 20, true),

@@ -18,7 +18,13 @@ import type { Working, Worked } from './working';
 
 const input = z.strictObject({
   diameter: quantityField('length', { label: 'Seat diameter', example: '3 in' }),
-  arcs: arcsField({ label: 'Blue line, stretch by stretch' }),
+  arcs: arcsField({
+    label: 'Blue line, stretch by stretch',
+    exampleRows: [
+      ['8', '170', '30 thou'],
+      ['170', '352', '45 thou'],
+    ],
+  }),
   widest: quantityField('length', { label: 'Widest line allowed', example: '1/16 in' }).exactOptional(),
 });
 

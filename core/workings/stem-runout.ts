@@ -10,7 +10,14 @@ import type { Working, Worked } from './working';
 const SOURCE: Source = { ...COMMON_PRACTICE, name: 'Harmonic fit of equally spaced readings' };
 
 const input = z.strictObject({
-  readings: quantitiesField('length', { label: 'Dial readings at equal angles', example: '0 thou' }, 360),
+  readings: quantitiesField(
+    'length',
+    {
+      label: 'Dial readings at equal angles',
+      example: '0 thou; 1.2 thou; 2.1 thou; 2.4 thou; 2 thou; 1.1 thou; 0.2 thou; -0.3 thou',
+    },
+    360,
+  ),
   limit: quantityField('length', {
     label: 'Limit on the total indicator reading',
     example: '5 thou',

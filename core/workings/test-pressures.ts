@@ -27,7 +27,12 @@ import type { Working, Worked } from './working';
 const IRON = ['cast iron 125', 'cast iron 250', 'ductile iron 150', 'ductile iron 300'] as const;
 
 const input = z.strictObject({
-  class: numberField({ label: 'Pressure class', example: '600' }, 1, 20000, true).exactOptional(),
+  class: numberField(
+    { label: 'Pressure class', example: '600', inExample: true },
+    1,
+    20000,
+    true,
+  ).exactOptional(),
   ratedPressure: quantityField('gauge pressure', {
     label: 'Rated pressure at 100 °F',
     example: '1480 psig',

@@ -26,7 +26,7 @@ const props = defineProps<{
   label: string;
   height?: number;
   /** Ends of the x axis, where they are known. */
-  span?: readonly [from: number, to: number];
+  span?: readonly [from: number, to: number] | undefined;
 }>();
 const look = useChartLook();
 const option = computed(() => ({

@@ -156,7 +156,7 @@ const print = () => window.print();
     <div v-if="read" class="halves">
       <section class="row-flat given">
         <p class="label">
-          <b>{{ name }}</b>
+          <b>{{ name }}</b>,
           <span class="muted">{{ read.rows }} rows in {{ (took / 1000).toFixed(2) }} s</span>
         </p>
         <QuantityField v-model="area" label="Actuator area" dimension="area" example="46 in²" />

@@ -9,7 +9,7 @@ import ContactRing from '../parts/ContactRing.vue';
 import WorkingPaper from '../parts/WorkingPaper.vue';
 import AnswerFigures from '../workings/AnswerFigures.vue';
 import AttachToJob from '../workings/AttachToJob.vue';
-import { exampleFor, missingFrom, rawFrom, type Typed } from '../workings/given';
+import { exampleFor, fieldsFor, missingFrom, rawFrom, type Typed } from '../workings/given';
 import { useRecentWorkings } from '../workings/recent';
 import { asText, givenLines } from '../workings/words';
 import WorkingEntry from '../workings/WorkingEntry.vue';
@@ -68,7 +68,7 @@ const command = () => ({
     <div class="halves">
       <form class="given row-flat no-print" @submit.prevent>
         <WorkingEntry
-          v-for="field in fields"
+          v-for="field in fieldsFor(fields, typed)"
           :key="field.name"
           :field="field"
           :model-value="typed[field.name] ?? ''"

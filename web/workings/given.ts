@@ -38,7 +38,7 @@ const filled = (row: TypedRow): boolean => Object.values(row).some((cell) => cel
 /** Raw input of a working from what was typed; fields left empty are left out. */
 export function rawFrom(fields: readonly Field[], typed: Typed): Record<string, unknown> {
   return Object.fromEntries(
-    fields.flatMap((field): [string, unknown][] => {
+    fieldsFor(fields, typed).flatMap((field): [string, unknown][] => {
       const text = typed[field.name]?.trim() ?? '';
       if (text === '') return [];
       if (field.kind === 'quantities' || field.kind === 'choices') return [[field.name, listOf(text)]];
@@ -52,20 +52,26 @@ export function rawFrom(fields: readonly Field[], typed: Typed): Record<string, 
 export const missingFrom = (fields: readonly Field[], typed: Typed): string[] =>
   fields.flatMap(({ optional, name, label }) => (!optional && !typed[name]?.trim() ? [label] : []));
 
+/** The fields that matter for what has been typed so far. */
+export const fieldsFor = (fields: readonly Field[], typed: Typed): Field[] =>
+  fields.filter(({ onlyFor }) => {
+    const other = onlyFor && typed[onlyFor.field];
+    return !onlyFor || !other || onlyFor.values.includes(other);
+  });
+
 /** Values that work, so that a person sees what the working is for. */
-export function exampleFor(fields: readonly Field[]): Typed {
-  return Object.fromEntries(
-    fields.flatMap((field): [string, string][] => {
-      if (field.optional && field.kind !== 'quantity') return [];
-      if (field.kind === 'choice') return [[field.name, field.choices[0] ?? '']];
-      if (field.kind === 'rows')
-        return [
-          [
-            field.name,
-            textOfRows([Object.fromEntries(field.columns.map(({ name, example }) => [name, example]))]),
-          ],
-        ];
-      return field.example === undefined || field.optional ? [] : [[field.name, field.example]];
-    }),
+export const exampleFor = (fields: readonly Field[]): Typed =>
+  Object.fromEntries(
+    fields
+      .filter(({ optional, inExample }) => !optional || inExample)
+      .map((field): [string, string] => [field.name, exampleOf(field)]),
+  );
+
+function exampleOf(field: Field): string {
+  if (field.kind === 'choice') return field.example ?? field.choices[0] ?? '';
+  if (field.kind !== 'rows') return field.example ?? '';
+  const rows = field.exampleRows ?? [field.columns.map(({ example }) => example)];
+  return textOfRows(
+    rows.map((cells) => Object.fromEntries(field.columns.map(({ name }, i) => [name, cells[i] ?? '']))),
   );
 }
