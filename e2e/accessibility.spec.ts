@@ -44,9 +44,21 @@ for (const look of ['dusk', 'daylight']) {
       '/workings',
       '/workings/bolting.torque?thread=5/8-11&nutFactor=0.16&material=B7',
       '/workings/seat.contact',
+      '/workings/bolting.sequence?bolts=8&passes=quarters&torque=90 N·m',
+      '/workings/leak.allowance?code=API 598&size=NPS 3&seat=metal&class=600&fluid=liquid',
     ]) {
       await page.goto(`${FIRST}${path}`);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      await nothingSerious(page);
+    }
+    await page.goto(`${FIRST}/workings/positioner.stroke`);
+    await page.getByRole('button', { name: 'Fill in an example' }).click();
+    await expect(page.getByRole('img', { name: 'Deviation of the travel' })).toBeVisible();
+    await nothingSerious(page);
+    for (const path of ['/workings/signature.analyse', '/workings/bluing.read']) {
+      await page.goto(`${FIRST}${path}`);
+      await page.getByRole('button', { name: 'Use the sample' }).click();
+      await expect(page.getByRole('region', { name: 'Answer' })).toContainText('How this was worked out');
       await nothingSerious(page);
     }
   });
@@ -60,5 +72,25 @@ test('the bench works at 390 wide: nothing runs off the side', async ({ page }) 
     await openJob(page, open);
     const wide = await page.evaluate(() => document.documentElement.scrollWidth);
     expect(wide).toBeLessThanOrEqual(390);
+  }
+});
+
+test('the workings work at 390 wide: nothing runs off the side', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await signIn(page, 'Jory Velde');
+  for (const path of [
+    '/workings',
+    '/workings/bore.wear',
+    '/workings/bolting.sequence',
+    '/workings/signature.analyse',
+    '/workings/bluing.read',
+  ]) {
+    await page.goto(`${FIRST}${path}`);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    const button = page.getByRole('button', { name: /Fill in an example|Use the sample/ });
+    if ((await button.count()) > 0) await button.click();
+    if (path !== '/workings') await expect(page.getByText('How this was worked out')).toBeVisible();
+    const wide = await page.evaluate(() => document.documentElement.scrollWidth);
+    expect(wide, path).toBeLessThanOrEqual(390);
   }
 });

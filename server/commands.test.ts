@@ -20,6 +20,38 @@ async function freshJob(): Promise<string> {
   return ada.openJob(shop);
 }
 
+describe('a working kept with a job', () => {
+  const attach = (given: object, working = 'lathe.speed') => ({
+    kind: 'attach-working',
+    body: { working, given },
+  });
+
+  it('is worked again by the server: only what the core says is kept', async () => {
+    const job = await freshJob();
+    const answer = await ada.command(job, 2, attach({ diameter: '2 in', surfaceSpeed: '30 ft/min' }));
+    expect(answer.status).toBe(200);
+    const [entry] = commandView.parse(answer.body).entries;
+    expect(entry).toMatchObject({
+      kind: 'working-attached',
+      body: { title: 'Lathe speed', answer: [{ label: 'Spindle speed', value: '57 rev/min' }] },
+    });
+  });
+
+  it.each([
+    ['unreadable input', attach({ diameter: '2 im', surfaceSpeed: '30 ft/min' })],
+    ['an unknown working', attach({}, 'fishing')],
+    ['more than a job should hold', attach({ diameter: 'x'.repeat(30_000) })],
+    ['no input at all', { kind: 'attach-working', body: { working: 'lathe.speed' } }],
+  ])('with %s is refused in words and stores nothing', async (_name, command) => {
+    const job = await freshJob();
+    const answer = await ada.command(job, 2, command);
+    expect(answer.status).toBeGreaterThanOrEqual(400);
+    expect(answer.status).toBeLessThan(500);
+    expect(answer.body).toMatchObject({ text: expect.stringMatching(/\w/) });
+    expect((await log(job)).version).toBe(2);
+  });
+});
+
 describe('a command', () => {
   it('is appended, answered with its entries and stamped with who and when by the server', async () => {
     const job = await freshJob();

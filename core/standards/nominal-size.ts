@@ -36,7 +36,7 @@ export function parseSize(text: string): Result<NominalSize> {
   const tidy = text.trim();
   const dn = /^dn\s*/i.exec(tidy);
   const number = readNumber(tidy.replace(/^(nps|dn)\s*/i, ''));
-  const known = /^("|in|inch|inches|mm)?$/i.test(number?.rest ?? 'x');
+  const known = (dn ? /^(mm)?$/i : /^("|in|inch|inches)?$/i).test(number?.rest ?? 'x');
   const row = known
     ? NOMINAL_SIZES.find(([nps, metric]) => (dn ? metric : nps) === number?.value)
     : undefined;

@@ -253,8 +253,12 @@ export function dateField(about: About) {
 function readDay(text: string): string | undefined {
   if (/^\d{4}-\d{2}-\d{2}$/.test(text)) return text;
   if (/^\d{4}-\d{2}$/.test(text)) return `${text}-01`;
-  const quarter = /^([1-4])\s*Q\s*(?:20)?(\d{2})$/i.exec(text);
-  return quarter ? `20${quarter[2]}-${String(Number(quarter[1]) * 3 - 2).padStart(2, '0')}-01` : undefined;
+  const quarter = /^([1-4])\s*Q\s*(\d{4}|\d{2})$/i.exec(text);
+  if (!quarter) return undefined;
+  const [, number = '', year = ''] = quarter;
+  const century = Number(year) >= 70 ? '19' : '20';
+  const month = String(Number(number) * 3 - 2).padStart(2, '0');
+  return `${year.length === 4 ? year : century + year}-${month}-01`;
 }
 
 function textRead<T>(read: (text: string) => Result<T>, about: About) {

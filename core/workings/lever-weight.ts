@@ -28,6 +28,7 @@ const input = z.strictObject({
   head: eitherField(['pressure difference', 'length'], {
     label: 'Head wanted',
     example: '4 psi',
+    inExample: true,
   }).exactOptional(),
   position: quantityField(
     'length',

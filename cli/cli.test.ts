@@ -1,0 +1,106 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { describe, expect, it } from 'vitest';
+import { WORKINGS } from '@dusk-wren/core/workings';
+import { BenchJob } from '../core/testing/bench';
+
+/** The command line as a script calls it: standard input in, JSON out, exit code. */
+function dw(args: string[], input = ''): { code: number | null; out: string; said: string } {
+  const done = spawnSync(process.execPath, ['scripts/dw.mjs', ...args], { input, encoding: 'utf8' });
+  return { code: done.status, out: done.stdout, said: done.stderr };
+}
+const calc = (id: string, raw: unknown) => dw(['calc', id], JSON.stringify(raw));
+
+describe('calc', () => {
+  it('lists every working with its fields', () => {
+    const { code, out } = dw(['calc']);
+    expect(code).toBe(0);
+    const listed: { id: string; input: Record<string, string> }[] = JSON.parse(out);
+    expect(listed.map(({ id }) => id)).toEqual(WORKINGS.map(({ id }) => id));
+    expect(Object.keys(listed[0]?.input ?? {})).toContain('thread');
+  });
+  it('answers quantities as value and unit, with steps and source', () => {
+    const { code, out } = calc('bolting.crowfoot', {
+      torque: '100 lbf·ft',
+      wrench: '18 in',
+      adapter: '2.5 in',
+    });
+    expect(code).toBe(0);
+    expect(JSON.parse(out)).toMatchObject({
+      id: 'bolting.crowfoot',
+      result: { setting: { value: expect.closeTo(87.8, 1), unit: 'lbf·ft' } },
+      steps: [{ label: 'Setting' }],
+      source: expect.stringContaining('common practice'),
+    });
+  });
+  it('answers lists and plain values as they are', () => {
+    const { out } = calc('bolting.sequence', { bolts: 4, passes: 'quarters', torque: '40 N·m' });
+    expect(JSON.parse(out).result.passes[0]).toEqual({
+      percent: 25,
+      torque: { value: 10, unit: 'N·m' },
+      order: [1, 3, 2, 4],
+    });
+  });
+  it('takes today for the day of use', () => {
+    const { out } = calc('elastomer.compatibility', { elastomer: 'NBR', cureDate: '1Q95' });
+    expect(JSON.parse(out).result.verdict).toBe('stop');
+  });
+  it.each([
+    [
+      'bad input',
+      ['calc', 'lathe.speed'],
+      '{"diameter": "2 im", "surfaceSpeed": "40 ft/min"}',
+      /diameter: .*“im” is no unit/,
+    ],
+    ['no JSON', ['calc', 'lathe.speed'], 'diameter 2 in', /not a JSON object/],
+    ['an unknown working', ['calc', 'fishing'], '{}', /no working “fishing”/],
+    ['too many words', ['calc', 'lathe.speed', 'now'], '{}', /too much/],
+    ['an unknown command', ['fish'], '', /no command “fish”/],
+    ['an unknown construction', ['plan', 'boat'], '', /no construction “boat”/],
+    ['a missing file', ['plan', '--job', '/nowhere.json'], '', /nowhere/],
+  ])('%s: a message on standard error, exit 2', (_name, args, input, message) => {
+    const { code, out, said } = dw(args, input);
+    expect(code).toBe(2);
+    expect(out).toBe('');
+    expect(said).toMatch(message);
+  });
+});
+
+describe('plan', () => {
+  it('prints the plan of a usual valve of a construction', () => {
+    const { code, out } = dw(['plan', 'globe-bolted']);
+    expect(code).toBe(0);
+    const {
+      steps,
+    }: { steps: { id: string; stage: string; after: string[]; because: unknown; minutes: number }[] } =
+      JSON.parse(out);
+    expect(steps.length).toBeGreaterThan(40);
+    const ids = new Set(steps.map(({ id }) => id));
+    for (const step of steps) {
+      expect(step.after.every((id) => ids.has(id))).toBe(true);
+      expect(step.because).toBeTruthy();
+    }
+  });
+  it('reads an exported job', () => {
+    const job = new BenchJob().workTo('inspect.runout');
+    const file = join(mkdtempSync(join(tmpdir(), 'dusk-wren-')), 'job.json');
+    const first = job.log[0];
+    writeFileSync(
+      file,
+      JSON.stringify({
+        format: 'dusk-wren job',
+        version: 1,
+        exportedAt: '2026-03-01T08:00:00.000Z',
+        job: { id: '00000000-0000-4000-8000-00000000aaaa', valveId: '00000000-0000-4000-8000-00000000bbbb' },
+        valve: first?.kind === 'job-opened' ? first.body.valve : undefined,
+        entries: job.log,
+      }),
+    );
+    const { code, out, said } = dw(['plan', '--job', file]);
+    expect(said).toBe('');
+    expect(code).toBe(0);
+    expect(JSON.parse(out).steps.some(({ status }: { status: string }) => status === 'done')).toBe(true);
+  });
+});
