@@ -103,14 +103,18 @@ export class Screen {
   private constructor(
     readonly agent: Agent,
     private token: string,
+    /** The session's cookie, for a connection of one's own. */
+    public cookie: string,
   ) {}
 
   static async open(shop: Shop, who?: keyof Shop['people']): Promise<Screen> {
     const agent = request.agent(shop.app.express);
-    const screen = new Screen(agent, session(await agent.get('/api/session')).csrf);
+    const begun = await agent.get('/api/session');
+    const screen = new Screen(agent, session(begun).csrf, cookieOf(begun));
     if (who) {
       const answer = await screen.post('/api/session', { personId: shop.people[who], pin: PIN });
       screen.token = session(answer).csrf;
+      screen.cookie = cookieOf(answer) || screen.cookie;
     }
     return screen;
   }
@@ -145,6 +149,8 @@ export class Screen {
     return this.post(`/api/jobs/${job}/commands`, { baseVersion, commandId, command });
   }
 }
+
+const cookieOf = (answer: Response): string => String(answer.headers['set-cookie'] ?? '').split(';')[0] ?? '';
 
 function session(answer: Response): SessionView {
   return sessionView.parse(answer.body);

@@ -1,0 +1,171 @@
+import { liveMessage, readingMessage } from '@dusk-wren/contract';
+import { createServer, type Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { randomUUID } from 'node:crypto';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { JobRow } from './store/models';
+import { done, note, openShop, Screen, type Shop } from './testing/shop';
+
+let shop: Shop;
+let ada: Screen;
+let server: Server;
+let origin: string;
+beforeAll(async () => {
+  shop = await openShop();
+  ada = await Screen.open(shop, 'ada');
+  server = createServer(shop.app.express);
+  await new Promise<void>((ready) => server.listen(0, '127.0.0.1', ready));
+  origin = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+});
+afterAll(async () => {
+  server.closeAllConnections();
+  await new Promise((closed) => server.close(closed));
+  await shop.close();
+});
+
+async function freshJob(): Promise<string> {
+  await JobRow.update({ openValveId: null }, { where: {} });
+  return ada.openJob(shop);
+}
+
+/** Messages of an event stream until enough have come. */
+async function listen(
+  path: string,
+  enough: (messages: unknown[]) => boolean,
+  headers: Record<string, string> = {},
+): Promise<unknown[]> {
+  const stop = new AbortController();
+  const answer = await fetch(`${origin}${path}`, {
+    signal: stop.signal,
+    headers: { cookie: ada.cookie, ...headers },
+  });
+  expect(answer.headers.get('content-type')).toContain('text/event-stream');
+  const messages: unknown[] = [];
+  let text = '';
+  for await (const chunk of answer.body ?? []) {
+    text += Buffer.from(chunk).toString('utf8');
+    const parts = text.split('\n\n');
+    text = parts.pop() ?? '';
+    for (const part of parts) {
+      const data = /^data: (.*)$/m.exec(part)?.[1];
+      if (data !== undefined) messages.push(JSON.parse(data));
+    }
+    if (enough(messages)) break;
+  }
+  stop.abort();
+  return messages;
+}
+
+const entriesIn = (messages: unknown[]) => messages.flatMap((each) => liveMessage.parse(each).entries);
+
+describe('the live feed of a job', () => {
+  it('begins with what was missed and goes on with what is committed', async () => {
+    const job = await freshJob();
+    const heard = listen(`/api/jobs/${job}/live?after=1`, (messages) => entriesIn(messages).length >= 3);
+    await new Promise((wait) => setTimeout(wait, 150));
+    await ada.command(job, 2, note('one'));
+    await ada.command(job, 3, note('two'));
+    expect(entriesIn(await heard).map(({ seq }) => seq)).toEqual([2, 3, 4]);
+  });
+  it('resumes after the last event the browser saw', async () => {
+    const job = await freshJob();
+    await ada.command(job, 2, note('one'));
+    const heard = await listen(`/api/jobs/${job}/live?after=0`, (messages) => messages.length > 0, {
+      'last-event-id': '2',
+    });
+    expect(entriesIn(heard).map(({ seq }) => seq)).toEqual([3]);
+  });
+  it('tells of what another server process committed', async () => {
+    const job = await freshJob();
+    const heard = listen(`/api/jobs/${job}/live?after=2`, (messages) => entriesIn(messages).length >= 1);
+    await new Promise((wait) => setTimeout(wait, 150));
+    const grown = shop.app.feed.grown.bind(shop.app.feed);
+    shop.app.feed.grown = () => undefined;
+    await ada.command(job, 2, note('from elsewhere'));
+    shop.app.feed.grown = grown;
+    expect(entriesIn(await heard)).toMatchObject([{ kind: 'note-added', body: { text: 'from elsewhere' } }]);
+  });
+});
+
+describe('the simulated instruments', () => {
+  async function toRunout(): Promise<string> {
+    const job = await freshJob();
+    const path = [
+      'receive.plate',
+      'receive.spares',
+      'diagnose.report',
+      'isolate.decontaminated',
+      'strip.match-mark',
+      'strip.slack',
+      'strip.gland-nuts',
+      'strip.bonnet-nuts',
+      'strip.lift',
+      'strip.gasket',
+      'strip.wheel-nut',
+      'strip.wheel',
+      'strip.stem',
+      'strip.gland',
+      'strip.packing',
+      'inspect.clean',
+    ];
+    for (const [i, step] of path.entries()) await ada.command(job, 2 + i, done(step));
+    return job;
+  }
+  it('a dial goes round the stem for as long as somebody listens', async () => {
+    const job = await toRunout();
+    const heard = await listen(
+      `/api/instruments/${shop.dial}/readings?job=${job}&step=inspect.runout`,
+      (messages) => messages.length >= 73,
+    );
+    const readings = heard.flatMap((each) => {
+      const read = readingMessage.safeParse(each);
+      return read.success && read.data.kind === 'dial' ? [read.data] : [];
+    });
+    expect(readings.length).toBeGreaterThanOrEqual(12);
+    expect(readings.every(({ thou }) => Math.abs(thou) < 20)).toBe(true);
+    const turned = readings.map(({ degrees }) => degrees);
+    expect(Math.max(...turned) - Math.min(...turned)).toBeGreaterThan(300);
+  });
+  it.each([
+    ['an unknown instrument', () => `/api/instruments/${randomUUID()}/readings`],
+    ['a step that is not on the plan', () => `/api/instruments/${shop.dial}/readings`],
+  ])('%s is refused before anything is streamed', async (_name, path) => {
+    const job = await freshJob();
+    const answer = await ada.get(`${path()}?job=${job}&step=nowhere`);
+    expect(answer.status).toBeGreaterThanOrEqual(400);
+    expect(answer.status).toBeLessThan(500);
+    expect(answer.body.text).toMatch(/\w/);
+  });
+});
+
+describe('what is listed', () => {
+  it('instruments say whether they are in calibration and whether they are simulated', async () => {
+    const { instruments } = (await ada.get('/api/instruments')).body;
+    expect(instruments).toMatchObject([
+      { name: 'Dial 1', simulated: true, inCalibration: true },
+      { name: 'Dial 2', simulated: true, inCalibration: false },
+    ]);
+  });
+  it('jobs by state and by person', async () => {
+    const job = await freshJob();
+    await ada.command(job, 2, {
+      kind: 'assign-person',
+      body: { person: { id: shop.people.bo, name: 'bo', role: 'technician' } },
+    });
+    const ids = async (query: string) =>
+      (await ada.get(`/api/jobs?${query}`)).body.jobs.map(({ id }: { id: string }) => id);
+    expect(await ids(`person=${shop.people.bo}`)).toEqual([job]);
+    expect(await ids(`person=${shop.people.lea}`)).toEqual([]);
+    expect(await ids('state=released')).toEqual([]);
+  });
+  it('valves by the beginning of their tag, and the customers they belong to', async () => {
+    expect((await ada.get('/api/valves?q=T-')).body.valves).toHaveLength(1);
+    expect((await ada.get('/api/valves?q=nothing')).body.valves).toHaveLength(0);
+    expect(Array.isArray((await ada.get('/api/customers')).body.customers)).toBe(true);
+  });
+  it('health says the process lives, readiness that the database answers', async () => {
+    const bare = await Screen.open(shop);
+    expect((await bare.get('/healthz')).status).toBe(200);
+    expect((await bare.get('/readyz')).status).toBe(200);
+  });
+});
