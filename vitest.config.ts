@@ -11,7 +11,7 @@ export default defineConfig({
             'contract/**/*.test.ts',
             'cli/**/*.test.ts',
             'web/**/*.test.ts',
-            'scripts/**/*.test.ts',
+            'scripts/**/*.test.mjs',
           ],
         },
       },

@@ -2,15 +2,21 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { must } from '../problem';
 import {
+  compare,
   DIMENSIONS,
   format,
+  formatAs,
   formatExactly,
+  formatNumber,
+  formatParts,
   fromSi,
   parseQuantity,
   parseRange,
   quantity,
   si,
+  systemOf,
   unitNames,
+  unitOf,
   valueIn,
   quantityOf,
   type Dimension,
@@ -181,5 +187,95 @@ describe('stored form', () => {
     null,
   ])('refuses %j', (raw) => {
     expect(schema.safeParse(raw).success).toBe(false);
+  });
+});
+
+describe('units of flow and others (definitions)', () => {
+  it.each([
+    ['flow coefficient', 1, 'Cv', 'Kv', 0.86498],
+    ['gas flow', 1, 'Nm³/h', 'scfh', 37.326],
+    ['gas flow', 1, 'Sm³/h', 'Nm³/h', 273.15 / 288.15],
+    ['gas flow', 60, 'scfh', 'scfm', 1],
+    ['density', 1000, 'kg/m³', 'lb/ft³', 62.428],
+    ['density', 1, 'g/cm³', 'kg/m³', 1000],
+    ['current', 20, 'mA', 'A', 0.02],
+    ['stress', 11.5, 'Mpsi', 'GPa', 79.29],
+    ['stiffness', 1, 'lbf/in', 'N/mm', 0.175127],
+    ['time', 1, 'year', 'month', 12],
+    ['time', 2, 'week', 'd', 14],
+    ['force', 1, 'kgf', 'N', 9.80665],
+    ['rotational speed', 60, 'rev/min', 'rad/s', 2 * Math.PI],
+    ['energy', 1, 'ft·lbf', 'J', 1.3558179],
+    ['angle', 1, 'turn', '°', 360],
+    ['speed', 100, 'ft/min', 'm/min', 30.48],
+    ['mass', 1, 'lb', 'kg', 0.45359237],
+    ['volume', 1, 'gal', 'in³', 231],
+    ['area', 1, 'in²', 'mm²', 645.16],
+    ['torque', 1, 'lbf·ft', 'lbf·in', 12],
+  ] as const)('%s: %d %s = %s %d', (dimension, value, unit, other, expected) => {
+    expect(valueIn({ dimension, value, unit }, other) / expected).toBeCloseTo(1, 4);
+  });
+  it('gauge, absolute and difference of pressure never mix', () => {
+    for (const [text, dimension] of [
+      ['10 psia', 'gauge pressure'],
+      ['10 psig', 'absolute pressure'],
+      ['10 psig', 'pressure difference'],
+    ] as const)
+      expect(parseQuantity(text, dimension).problem?.code).toBe('quantity.wrong-kind');
+  });
+});
+
+describe('the system a quantity belongs to', () => {
+  it.each([
+    ['length', 'in', 'US'],
+    ['length', 'mm', 'SI'],
+    ['gauge pressure', 'psig', 'US'],
+    ['gauge pressure', 'bar g', 'SI'],
+    ['torque', 'lbf·in', 'US'],
+    ['flow coefficient', 'Kv', 'SI'],
+    ['angle', '°', undefined],
+    ['ratio', '%', undefined],
+    ['time', 'min', undefined],
+    ['current', 'mA', undefined],
+  ] as const)('%s in %s: %s', (dimension, unit, system) => {
+    expect(systemOf({ dimension, value: 1, unit })).toBe(system);
+  });
+  it('every unit shown by a system belongs to it, or to both', () => {
+    for (const dimension of DIMENSIONS)
+      for (const system of ['US', 'SI'] as const) {
+        const first = unitNames(dimension)[0] ?? '';
+        const { unit } = formatParts({ dimension, value: 7, unit: first }, system);
+        expect([system, undefined, 'SI']).toContain(systemOf({ dimension, value: 7, unit }));
+        expect(unitOf(dimension, unit)).toBeDefined();
+      }
+  });
+});
+
+describe('digits worth showing', () => {
+  it.each([
+    [0.0031, 'length', 'in', 'US', '3.1 thou'],
+    [0.0625, 'length', 'in', 'US', '0.0625 in'],
+    [1.5, 'length', 'in', 'SI', '38.1 mm'],
+    [0, 'length', 'in', 'US', '0 in'],
+    [16723.4, 'force', 'lbf', 'US', '16723 lbf'],
+    [209.04, 'torque', 'lbf·ft', 'US', '209 lbf·ft'],
+    [90, 'time', 's', 'US', '90 s'],
+    [150, 'time', 's', 'US', '2.5 min'],
+    [3, 'time', 'd', 'SI', '3 d'],
+    [24, 'time', 'month', 'SI', '24 month'],
+    [0.125, 'flow', 'mL/min', 'US', '0.125 mL/min'],
+    [-2.04, 'length', 'thou', 'US', '-2 thou'],
+  ] as const)('%d %s %s in %s: %s', (value, dimension, unit, system, text) => {
+    expect(format({ dimension, value, unit }, system)).toBe(text);
+  });
+  it('a number never goes into exponents, and drops its noughts', () => {
+    expect(formatNumber(1e-9, 4)).toBe('0');
+    expect(formatNumber(1200000, 0)).toBe('1200000');
+    expect(formatNumber(2.5, 3)).toBe('2.5');
+    expect(formatNumber(-0.00001, 2)).toBe('0');
+  });
+  it('named units are kept to', () => {
+    expect(formatAs(quantity('length', 1, 'in'), 'mm')).toBe('25.4 mm');
+    expect(compare(quantity('length', 1, 'in'), quantity('length', 25.4, 'mm'))).toBeCloseTo(0, 12);
   });
 });

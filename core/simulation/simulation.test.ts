@@ -8,7 +8,12 @@ import {
   dialReading,
   DIAL_RESOLUTION_THOU,
   dropsPerMinute,
+  photographBluedSeat,
+  recordStroke,
   rigRun,
+  strokeCsv,
+  USUAL_RIG,
+  USUAL_SCENE,
   ventGauge,
   wrenchClick,
 } from '.';
@@ -82,5 +87,49 @@ describe('the simulated vent gauge', () => {
     const sound = conditionOf('a');
     expect(ventGauge(sound, 60, chance(1)).value).toBe(0);
     expect(ventGauge({ ...sound, blockValvePasses: true }, 60, chance(1)).value).toBeGreaterThan(35);
+  });
+});
+
+describe('the simulated stroke recorder', () => {
+  const { pressurePsi, travelIn, signalPercent } = recordStroke(USUAL_RIG, 4001, 60, 1);
+  it('goes from no air to full supply and back', () => {
+    expect(signalPercent[0]).toBe(0);
+    expect(signalPercent[2000]).toBe(100);
+    expect(signalPercent[4000]).toBe(0);
+    expect(Math.max(...pressurePsi)).toBeGreaterThan(17.9);
+  });
+  it('makes its full travel and stands against friction on the way back (play)', () => {
+    expect(Math.max(...travelIn)).toBeGreaterThan(0.74);
+    const [up, down] = [travelIn[1000] ?? 0, travelIn[3000] ?? 0];
+    expect(down - up).toBeCloseTo((2 * USUAL_RIG.friction) / USUAL_RIG.rate, 2);
+  });
+  it('without friction or noise both ways are one line', () => {
+    const clean = recordStroke({ ...USUAL_RIG, friction: 0, pressureNoise: 0, travelNoise: 0 }, 1001, 60, 1);
+    for (const i of [100, 250, 400])
+      expect(clean.travelIn[i]).toBeCloseTo(clean.travelIn[1000 - i] ?? NaN, 9);
+  });
+  it('writes a header with units and a row a sample', () => {
+    const lines = strokeCsv(recordStroke(USUAL_RIG, 50, 10, 1))
+      .trim()
+      .split('\n');
+    expect(lines[0]).toBe('Time (s),Signal (%),Actuator pressure (psi),Travel (in)');
+    expect(lines).toHaveLength(51);
+    expect(lines.slice(1).every((line) => line.split(',').length === 4)).toBe(true);
+  });
+});
+
+describe('the simulated camera', () => {
+  const small = { ...USUAL_SCENE, width: 200, height: 150 };
+  it('takes the same picture twice with one seed, another with another', () => {
+    const [a, b, c] = [1, 1, 2].map((seed) => photographBluedSeat({ ...small, seed }).data);
+    expect(a).toEqual(b);
+    expect(a).not.toEqual(c);
+  });
+  it('is darker away from the lamp, and blue only on the line', () => {
+    const { data, width } = photographBluedSeat({ ...small, noise: 0, gradient: 0.5 });
+    const at = (x: number, y: number) => [...data.slice(4 * (y * width + x), 4 * (y * width + x) + 3)];
+    expect(at(2, 2)[0]).toBeGreaterThan(at(197, 147)[0] ?? 255);
+    const [red = 0, , blue = 0] = at(100, Math.round(0.375 * 200 - 0.27 * 200));
+    expect(blue).toBeGreaterThan(2 * red);
   });
 });
