@@ -1,0 +1,93 @@
+import { chromium, type Page } from '@playwright/test';
+import { join } from 'node:path';
+import { inHand, openJob, signIn, title, workTo } from './bench';
+
+/** Takes the pictures of docs/screenshots from a fresh demo that runs at PORT: `npm run screenshots`. */
+const HERE = `http://127.0.0.1:${process.env['PORT'] ?? '4780'}`;
+const INTO = join(import.meta.dirname, '../docs/screenshots');
+
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu'],
+});
+
+async function as(person: string, look: 'dusk' | 'daylight', width = 1280, height = 800): Promise<Page> {
+  const page = await browser.newPage({ viewport: { width, height } });
+  await signIn(page, person, HERE);
+  if (look === 'daylight') await page.getByRole('button', { name: 'Daylight' }).click();
+  await page.waitForTimeout(700);
+  return page;
+}
+const take = async (page: Page, name: string) => {
+  await page.waitForTimeout(900);
+  await page.screenshot({ path: join(INTO, `${name}.png`) });
+};
+const working = async (page: Page, path: string, name: string) => {
+  await page.goto(`${HERE}/workings/${path}`);
+  await page.getByRole('heading', { level: 1 }).waitFor();
+  await take(page, name);
+};
+
+const ines = await as('Ines Okoro', 'dusk');
+await take(ines, 'floor');
+await openJob(ines, 'HV-2214');
+await ines.keyboard.press(' ');
+await ines.waitForTimeout(7000);
+await take(ines, 'job-runout');
+
+await ines.goto(HERE);
+await openJob(ines, 'DH-420');
+await workTo(ines, /^Blue check/);
+await ines.keyboard.press('a');
+await inHand(ines).getByRole('radio', { name: /Bare/ }).click();
+await inHand(ines).getByRole('application').focus();
+for (let i = 0; i < 4; i++) await ines.keyboard.press('Shift+ArrowRight');
+await take(ines, 'job-bluing');
+
+const inspector = await as('Noor Castellane', 'daylight');
+await openJob(inspector, 'DH-415');
+await take(inspector, 'job-hold');
+await inHand(inspector)
+  .getByRole('button', { name: /release the hold/ })
+  .click();
+
+await ines.goto(HERE);
+await openJob(ines, 'DH-415');
+await workTo(ines, 'Bolt up the bonnet');
+await ines.keyboard.press('w');
+await ines.waitForTimeout(2500);
+await take(ines, 'job-bolt-up');
+await title(ines)
+  .getByText(/Pack the stuffing box/)
+  .waitFor({ timeout: 240_000 });
+await ines.keyboard.press(' ');
+await ines.keyboard.press(' ');
+await take(ines, 'job-packing');
+
+const lead = await as('Petra Lundholm', 'daylight');
+await lead.goto(`${HERE}/jobs/new`);
+await take(lead, 'new-job');
+await lead.goto(HERE);
+await lead.getByRole('button', { name: /Released/ }).click();
+await lead.waitForTimeout(600);
+await lead.locator('a[href^="/jobs/"]').first().click();
+await lead.getByRole('link', { name: 'Certificate' }).click();
+await take(lead, 'certificate');
+
+await working(ines, '', 'workings');
+await working(lead, 'bolting.sequence?bolts=16&passes=quarters&torque=240 ft-lb', 'working-sequence');
+await working(ines, 'leak.allowance?code=FCI 70-2&fluid=gas&class=VI&portDiameter=2 1/2 in', 'working-leak');
+for (const [path, name] of [
+  ['signature.analyse', 'signature'],
+  ['bluing.read', 'photograph'],
+] as const) {
+  await lead.goto(`${HERE}/workings/${path}`);
+  await lead.getByRole('button', { name: 'Use the sample' }).click();
+  await lead.waitForTimeout(1500);
+  await take(lead, name);
+}
+
+const phone = await as('Jory Velde', 'dusk', 390, 844);
+await openJob(phone, 'HV-2230');
+await take(phone, 'job-phone');
+await browser.close();
