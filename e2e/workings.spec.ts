@@ -9,8 +9,8 @@ test('a torque from the question to the certificate', async ({ page }) => {
   await page.getByRole('link', { name: 'Workings' }).click();
 
   await test.step('found by plain words, opened with Enter', async () => {
-    await page.getByLabel(/What do you need/).fill('how tight');
-    await page.getByLabel(/What do you need/).press('Enter');
+    await page.getByRole('textbox', { name: /What do you need/ }).fill('how tight');
+    await page.getByRole('textbox', { name: /What do you need/ }).press('Enter');
     await expect(page.getByRole('heading', { name: 'Torque for a bolt' })).toBeVisible();
     await expect(answer(page)).toContainText('Still wanted: Stud thread, Nut factor K');
   });

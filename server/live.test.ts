@@ -4,7 +4,7 @@ import type { AddressInfo } from 'node:net';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { JobRow } from './store/models';
-import { done, note, openShop, Screen, type Shop } from './testing/shop';
+import { note, openShop, Screen, stripToRunout, type Shop } from './testing/shop';
 
 let shop: Shop;
 let ada: Screen;
@@ -88,31 +88,9 @@ describe('the live feed of a job', () => {
 });
 
 describe('the simulated instruments', () => {
-  async function toRunout(): Promise<string> {
-    const job = await freshJob();
-    const path = [
-      'receive.plate',
-      'receive.spares',
-      'diagnose.report',
-      'isolate.decontaminated',
-      'strip.match-mark',
-      'strip.slack',
-      'strip.gland-nuts',
-      'strip.bonnet-nuts',
-      'strip.lift',
-      'strip.gasket',
-      'strip.wheel-nut',
-      'strip.wheel',
-      'strip.stem',
-      'strip.gland',
-      'strip.packing',
-      'inspect.clean',
-    ];
-    for (const [i, step] of path.entries()) await ada.command(job, 2 + i, done(step));
-    return job;
-  }
   it('a dial goes round the stem for as long as somebody listens', async () => {
-    const job = await toRunout();
+    const job = await freshJob();
+    await stripToRunout(ada, job);
     const heard = await listen(
       `/api/instruments/${shop.dial}/readings?job=${job}&step=inspect.runout`,
       (messages) => messages.length >= 73,

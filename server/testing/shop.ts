@@ -158,3 +158,32 @@ function session(answer: Response): SessionView {
 
 export const note = (text: string) => ({ kind: 'add-note', body: { text } });
 export const done = (step: string) => ({ kind: 'do-step', body: { step } });
+
+const TO_RUNOUT = [
+  'receive.plate',
+  'receive.spares',
+  'diagnose.report',
+  'isolate.decontaminated',
+  'strip.match-mark',
+  'strip.slack',
+  'strip.gland-nuts',
+  'strip.bonnet-nuts',
+  'strip.lift',
+  'strip.gasket',
+  'strip.wheel-nut',
+  'strip.wheel',
+  'strip.stem',
+  'strip.gland',
+  'strip.packing',
+  'inspect.clean',
+];
+
+/** Strips a fresh job down to the runout of its stem; answers the version it then stands at. */
+export async function stripToRunout(screen: Screen, job: string): Promise<number> {
+  let version = 2;
+  for (const step of TO_RUNOUT) {
+    const answer = await screen.command(job, version++, done(step));
+    if (answer.status !== 200) throw new Error(`${step}: ${JSON.stringify(answer.body)}`);
+  }
+  return version;
+}

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { BluingPicture, Circle } from '@dusk-wren/core/analysis';
+import { must } from '@dusk-wren/core/problem';
 import { inches, si, type Length } from '@dusk-wren/core/quantity';
-import { answerLines, contactFrom, findWorking } from '@dusk-wren/core/workings';
+import { contactFrom, findWorking } from '@dusk-wren/core/workings';
 import { useObjectUrl } from '@vueuse/core';
 import { wrap } from 'comlink';
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
@@ -15,6 +16,7 @@ import type { BluingReader } from '../workers/bluing.worker';
 import AnswerFigures from '../workings/AnswerFigures.vue';
 import AttachToJob from '../workings/AttachToJob.vue';
 import { useRecentWorkings } from '../workings/recent';
+import { asNote } from '../workings/words';
 import SeatPhotograph from '../workings/SeatPhotograph.vue';
 
 /** A photograph of a blued seat, dropped as a file: the ring found, its breaks marked, its width by angle. */
@@ -24,8 +26,7 @@ const worker = new Worker(new URL('../workers/bluing.worker.ts', import.meta.url
 const reader = wrap<BluingReader>(worker);
 onBeforeUnmount(() => worker.terminate());
 
-const found = findWorking('bluing.read');
-const working = found.ok ? found.value : undefined;
+const working = must(findWorking('bluing.read'));
 const file = shallowRef<File>();
 const address = useObjectUrl(file);
 const size = shallowRef<{ width: number; height: number }>();
@@ -66,7 +67,10 @@ async function look(near?: Circle): Promise<void> {
 const answer = computed(() =>
   reading.value && diameter.value ? contactFrom(reading.value, diameter.value) : undefined,
 );
-const result = computed(() => (answer.value ? Object.fromEntries(Object.entries(answer.value.result)) : {}));
+const shown = computed(
+  () => answer.value && { ...answer.value, result: Object.fromEntries(Object.entries(answer.value.result)) },
+);
+const title = computed(() => `Blued seat from ${file.value?.name ?? 'a picture'}`);
 const series = computed((): XySeries[] => {
   const current = reading.value;
   if (!current || !diameter.value) return [];
@@ -77,21 +81,6 @@ const series = computed((): XySeries[] => {
   );
   return [{ name: 'width of the line', points, colour: '--blue' }];
 });
-const note = () => ({
-  kind: 'add-note' as const,
-  body: {
-    text: [
-      `Blued seat from ${file.value?.name ?? 'a picture'}`,
-      ...(working && answer.value
-        ? answerLines(working, { ...answer.value, result: result.value }).map(
-            ({ label, value }) => `${label} ${value}`,
-          )
-        : []),
-    ]
-      .join('; ')
-      .slice(0, 1000),
-  },
-});
 const print = () => window.print();
 </script>
 
@@ -100,7 +89,7 @@ const print = () => window.print();
     <p class="label no-print"><router-link to="/workings">All workings</router-link></p>
     <header>
       <h1>Photograph of a blued seat</h1>
-      <p>{{ working?.meaning }} Square on, sharp, the lamp to one side; 12 o’clock up.</p>
+      <p>{{ working.meaning }} Square on, sharp, the lamp to one side; 12 o’clock up.</p>
     </header>
     <FileDrop
       class="no-print"
@@ -131,8 +120,8 @@ const print = () => window.print();
       </section>
       <section class="row-flat part" aria-live="polite" aria-label="Answer">
         <QuantityField v-model="diameter" label="Seat diameter" dimension="length" example="3 in" />
-        <template v-if="answer && working">
-          <AnswerFigures :working="working" :result="result" />
+        <template v-if="shown">
+          <AnswerFigures :working="working" :result="shown.result" />
           <XyChart
             :series="series"
             x="clockwise from 12 o’clock, °"
@@ -141,10 +130,10 @@ const print = () => window.print();
             :height="210"
             :span="[0, 360]"
           />
-          <WorkingPaper :steps="answer.steps" :notes="answer.notes" :source="answer.source" />
+          <WorkingPaper :steps="shown.steps" :notes="shown.notes" :source="shown.source" />
           <div class="buttons no-print">
             <BenchButton @press="print">Print</BenchButton>
-            <AttachToJob :command="note" />
+            <AttachToJob :command="() => shown && asNote(title, working, shown)" />
           </div>
         </template>
       </section>

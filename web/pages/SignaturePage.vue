@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { wordProblem } from '@dusk-wren/contract/wording';
 import { RECORDING_ROLES, type RecordingRole } from '@dusk-wren/core/analysis';
+import { must } from '@dusk-wren/core/problem';
 import { quantity, valueIn, type Area, type Length } from '@dusk-wren/core/quantity';
-import { answerFrom, answerLines, findWorking, type AnalysedRecording } from '@dusk-wren/core/workings';
+import { answerFrom, findWorking, type AnalysedRecording } from '@dusk-wren/core/workings';
 import { wrap } from 'comlink';
 import { computed, onBeforeUnmount, reactive, ref, shallowRef } from 'vue';
 import XyChart, { type XySeries } from '../charts/XyChart.vue';
@@ -15,6 +16,7 @@ import type { SignatureReader } from '../workers/signature.worker';
 import AnswerFigures from '../workings/AnswerFigures.vue';
 import AttachToJob from '../workings/AttachToJob.vue';
 import { useRecentWorkings } from '../workings/recent';
+import { asNote } from '../workings/words';
 
 /** A recorded stroke, dropped as a file: friction, bench set, seat and stick-slip, with the fitted lines. */
 const preferences = usePreferences();
@@ -23,8 +25,7 @@ const worker = new Worker(new URL('../workers/signature.worker.ts', import.meta.
 const reader = wrap<SignatureReader>(worker);
 onBeforeUnmount(() => worker.terminate());
 
-const found = findWorking('signature.analyse');
-const working = found.ok ? found.value : undefined;
+const working = must(findWorking('signature.analyse'));
 const name = ref('');
 const busy = ref(false);
 const failed = ref('');
@@ -72,7 +73,10 @@ const answer = computed(() => {
   });
   return worked.ok ? worked.value : undefined;
 });
-const result = computed(() => (answer.value ? Object.fromEntries(Object.entries(answer.value.result)) : {}));
+const shown = computed(
+  () => answer.value && { ...answer.value, result: Object.fromEntries(Object.entries(answer.value.result)) },
+);
+const title = computed(() => `Signature of ${name.value}`);
 const units = computed(() =>
   preferences.units === 'US'
     ? ({ pressure: 'psig', travel: 'in' } as const)
@@ -113,21 +117,6 @@ const span = computed((): [number, number] | undefined => {
   const step = 10 ** Math.floor(Math.log10(most)) / 4;
   return Number.isFinite(step) && step > 0 ? [-step / 5, Math.ceil(most / step) * step] : undefined;
 });
-const note = () => ({
-  kind: 'add-note' as const,
-  body: {
-    text: [
-      `Signature of ${name.value}`,
-      ...(working && answer.value
-        ? answerLines(working, { ...answer.value, result: result.value }).map(
-            ({ label, value }) => `${label} ${value}`,
-          )
-        : []),
-    ]
-      .join('; ')
-      .slice(0, 1000),
-  },
-});
 const headerOf = (role: RecordingRole) => {
   const column = read.value?.columns[role]?.column;
   return column === undefined ? '' : (read.value?.headers[column] ?? '');
@@ -140,7 +129,7 @@ const print = () => window.print();
     <p class="label no-print"><router-link to="/workings">All workings</router-link></p>
     <header>
       <h1>Signature of a stroke recording</h1>
-      <p>{{ working?.meaning }}</p>
+      <p>{{ working.meaning }}</p>
     </header>
     <FileDrop
       class="no-print"
@@ -195,12 +184,12 @@ const print = () => window.print();
           :height="330"
           :span="span"
         />
-        <template v-if="answer && working">
-          <AnswerFigures :working="working" :result="result" />
-          <WorkingPaper :steps="answer.steps" :notes="answer.notes" :source="answer.source" />
+        <template v-if="shown">
+          <AnswerFigures :working="working" :result="shown.result" />
+          <WorkingPaper :steps="shown.steps" :notes="shown.notes" :source="shown.source" />
           <div class="buttons no-print">
             <BenchButton @press="print">Print</BenchButton>
-            <AttachToJob :command="note" />
+            <AttachToJob :command="() => shown && asNote(title, working, shown)" />
           </div>
         </template>
         <p v-else class="muted">Still wanted: the actuator area.</p>

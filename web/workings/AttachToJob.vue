@@ -6,7 +6,7 @@ import { ApiProblem, call } from '../api/client';
 import BenchButton from '../parts/BenchButton.vue';
 
 /** Keeps what is on the page with an open job; the server works it again. */
-const props = defineProps<{ command: () => RawCommand }>();
+const props = defineProps<{ command: () => RawCommand | undefined }>();
 const open = ref(false);
 const jobs = ref<JobLine[]>([]);
 const chosen = ref<string>();
@@ -25,13 +25,14 @@ async function begin(): Promise<void> {
 }
 async function attach(): Promise<void> {
   const job = jobs.value.find(({ id }) => id === chosen.value);
-  if (!job) return;
+  const command = props.command();
+  if (!job || !command) return;
   failed.value = '';
   try {
     const { version } = await call(`/jobs/${job.id}`, jobView);
     await call(`/jobs/${job.id}/commands`, commandView, {
       method: 'POST',
-      body: { baseVersion: version, commandId: crypto.randomUUID(), command: props.command() },
+      body: { baseVersion: version, commandId: crypto.randomUUID(), command },
     });
     said.value = `Kept with ${job.tag}.`;
     open.value = false;

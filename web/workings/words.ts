@@ -36,3 +36,15 @@ export function asText(working: RegisteredWorking, typed: Typed, answer: Answer,
     address,
   ].join('\n');
 }
+
+const LONGEST_NOTE = 1000;
+
+/** An answer as one note in a job's log, for workings whose input is a file and stays out of the log. */
+export const asNote = (title: string, working: RegisteredWorking, answer: Answer) => ({
+  kind: 'add-note' as const,
+  body: {
+    text: [title, ...answerLines(working, answer).map(({ label, value }) => `${label} ${value}`)]
+      .join('; ')
+      .slice(0, LONGEST_NOTE),
+  },
+});
