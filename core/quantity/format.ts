@@ -52,12 +52,14 @@ export function systemOf({ dimension, unit }: Quantity): UnitSystem | undefined 
 }
 
 const THOU_BELOW_METRES = 0.05 * 0.0254;
+const KSI_FROM_PASCALS = 10_000 * 6894.757293168;
 const MINUTES_FROM_SECONDS = 120;
 
 /** The unit in which this system shows this quantity. */
 export function preferredUnit(q: Quantity, system: UnitSystem): string {
   const size = Math.abs(si(q));
   if (q.dimension === 'length' && system === 'US' && size > 0 && size < THOU_BELOW_METRES) return 'thou';
+  if (q.dimension === 'stress' && system === 'US' && size >= KSI_FROM_PASCALS) return 'ksi';
   if (q.dimension === 'time' && size < MINUTES_FROM_SECONDS) return 's';
   if (q.dimension === 'time' && size >= 60 * 86400) return 'month';
   if (q.dimension === 'time' && size >= 86400) return 'd';

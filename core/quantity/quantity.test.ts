@@ -259,6 +259,8 @@ describe('digits worth showing', () => {
     [0, 'length', 'in', 'US', '0 in'],
     [16723.4, 'force', 'lbf', 'US', '16723 lbf'],
     [209.04, 'torque', 'lbf·ft', 'US', '209 lbf·ft'],
+    [40000, 'stress', 'psi', 'US', '40 ksi'],
+    [4000, 'stress', 'psi', 'US', '4000 psi'],
     [90, 'time', 's', 'US', '90 s'],
     [150, 'time', 's', 'US', '2.5 min'],
     [3, 'time', 'd', 'SI', '3 d'],
