@@ -71,7 +71,8 @@ await lead.goto(HERE);
 await lead.getByRole('button', { name: /Released/ }).click();
 await lead.waitForTimeout(600);
 await lead.locator('a[href^="/jobs/"]').first().click();
-await lead.getByRole('link', { name: 'Certificate' }).click();
+await lead.getByRole('link', { name: 'Open it' }).click();
+await lead.getByRole('heading', { name: 'Overhaul certificate' }).waitFor();
 await take(lead, 'certificate');
 
 await working(ines, '', 'workings');

@@ -130,7 +130,7 @@ const print = () => window.print();
             :height="210"
             :span="[0, 360]"
           />
-          <WorkingPaper :steps="shown.steps" :notes="shown.notes" :source="shown.source" />
+          <WorkingPaper :steps="shown.steps" :notes="shown.notes" :source="shown.source" told />
           <div class="buttons no-print">
             <BenchButton @press="print">Print</BenchButton>
             <AttachToJob :command="() => shown && asNote(title, working, shown)" />

@@ -186,7 +186,7 @@ const print = () => window.print();
         />
         <template v-if="shown">
           <AnswerFigures :working="working" :result="shown.result" />
-          <WorkingPaper :steps="shown.steps" :notes="shown.notes" :source="shown.source" />
+          <WorkingPaper :steps="shown.steps" :notes="shown.notes" :source="shown.source" told />
           <div class="buttons no-print">
             <BenchButton @press="print">Print</BenchButton>
             <AttachToJob :command="() => shown && asNote(title, working, shown)" />

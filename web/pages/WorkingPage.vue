@@ -93,7 +93,7 @@ const command = () => ({
             <AnswerFigures :working="working" :result="worked.result" />
             <WorkingPicture :id="id" :raw="raw" />
           </div>
-          <WorkingPaper :steps="worked.steps" :notes="worked.notes" :source="worked.source" />
+          <WorkingPaper :steps="worked.steps" :notes="worked.notes" :source="worked.source" told />
           <div class="buttons no-print">
             <BenchButton @press="copy">{{ clipboard.copied.value ? 'Copied' : 'Copy' }}</BenchButton>
             <BenchButton @press="print">Print</BenchButton>
