@@ -6,6 +6,9 @@ type Words = { [C in AnyProblemCode]: (problem: Extract<AnyProblem, { code: C }>
 const list = (words: readonly string[]): string =>
   words.length <= 1 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} or ${words.at(-1) ?? ''}`;
 
+const withArticle = (word: string): string => `${/^[aeiou]/.test(word) ? 'an' : 'a'} ${word}`;
+const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
+
 const perhaps = (suggestions: readonly string[]): string =>
   suggestions.length > 0 ? ` Perhaps ${list(suggestions)}?` : '';
 
@@ -55,7 +58,7 @@ export const WORDING: Words = {
   'hold.own-work': ({ person }) => `${person} did some of this work: another inspector must release it.`,
   'hold.asks-open': ({ parts }) => `Still to be decided: ${parts.join(', ')}. The hold stays until then.`,
   'role.not-allowed': ({ role, wanted }) =>
-    `A ${role} may not do this; it takes ${list(wanted.map((each) => `a ${each}`))}.`,
+    `${capital(withArticle(role))} may not do this; it takes ${list(wanted.map(withArticle))}.`,
   'part.not-ordered': ({ part }) => `The ${part} is not on order.`,
   'joint.wrong-bolt': ({ bolt, wanted }) => `That was bolt ${bolt}; bolt ${wanted} is next.`,
   'event.unknown-kind': ({ kind, seq }) => `Entry ${seq} is of a kind this version does not know: ${kind}.`,
@@ -89,7 +92,7 @@ export const WORDING: Words = {
 /** The problem in words. */
 export function wordProblem(problem: AnyProblem): string {
   const say: (problem: never) => string = WORDING[problem.code];
-  return say(problem as never);
+  return say(problem as never).trim();
 }
 
 function wordIssue({ path, problem }: InputIssue): string {

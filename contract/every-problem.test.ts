@@ -1,0 +1,135 @@
+import type { AnyProblem, AnyProblemCode } from './http-problem';
+import { describe, expect, it } from 'vitest';
+import { STATUS } from './status';
+import { wordProblem } from './wording';
+
+/** One of every problem there is, and what a person reads. */
+const SAMPLES: { [C in AnyProblemCode]: [Extract<AnyProblem, { code: C }>, RegExp] } = {
+  'quantity.empty': [{ code: 'quantity.empty' }, /Nothing was entered/],
+  'quantity.unreadable': [
+    { code: 'quantity.unreadable', text: '1 2', understood: '1', leftover: '2' },
+    /Read “1”, but not “2”/,
+  ],
+  'quantity.unit-missing': [
+    { code: 'quantity.unit-missing', text: '3', number: 3, suggestions: ['in', 'mm'] },
+    /in or mm/,
+  ],
+  'quantity.unit-unknown': [
+    { code: 'quantity.unit-unknown', text: '3 im', number: 3, unit: 'im', suggestions: [] },
+    /“im” is no unit known here\.$/,
+  ],
+  'quantity.wrong-kind': [
+    { code: 'quantity.wrong-kind', text: '3 psi', unit: 'psi', wanted: 'length', found: ['stress'] },
+    /is a stress; a length is wanted/,
+  ],
+  'quantity.not-finite': [{ code: 'quantity.not-finite', text: '1e999' }, /1e999/],
+  'working.unknown': [
+    { code: 'working.unknown', id: 'fishing', known: ['a', 'b'] },
+    /no working “fishing”.*a, b/,
+  ],
+  'input.invalid': [
+    { code: 'input.invalid', issues: [{ path: 'stem', problem: { code: 'quantity.empty' } }] },
+    /^stem: Nothing was entered/,
+  ],
+  'input.out-of-range': [
+    {
+      code: 'input.out-of-range',
+      field: 'bore',
+      value: '1 in',
+      allowed: 'more than 2 in',
+      why: 'it is a box',
+    },
+    /bore: 1 in is not possible; more than 2 in, because it is a box/,
+  ],
+  'input.conflict': [{ code: 'input.conflict', fields: ['a'], why: 'One of the two.' }, /^One of the two\.$/],
+  'input.too-few': [
+    { code: 'input.too-few', field: 'readings', count: 3, least: 5, why: 'they are few' },
+    /readings: 3 given, at least 5 needed: they are few/,
+  ],
+  'table.no-entry': [
+    { code: 'table.no-entry', table: 'sizes', looked: '7', has: '6 and 8' },
+    /“7” is not in sizes, which has 6 and 8/,
+  ],
+  'construction.unknown': [
+    { code: 'construction.unknown', id: 'boat', known: ['globe'] },
+    /no construction “boat”/,
+  ],
+  'features.invalid': [{ code: 'features.invalid', issues: [] }, /does not hold together/],
+  'features.contradict': [{ code: 'features.contradict', why: 'A and B.' }, /^A and B\.$/],
+  'plan.cycle': [{ code: 'plan.cycle', fragments: ['x', 'y'] }, /circle: x, y/],
+  'command.unknown': [{ code: 'command.unknown', kind: 'fish' }, /“fish”/],
+  'command.invalid': [
+    {
+      code: 'command.invalid',
+      kind: 'add-note',
+      issues: [{ path: 'body.text', problem: { code: 'field', message: 'too long' } }],
+    },
+    /^text: too long/,
+  ],
+  'job.not-open': [{ code: 'job.not-open' }, /no such job yet/],
+  'job.released': [{ code: 'job.released' }, /certificate is signed/],
+  'step.unknown': [{ code: 'step.unknown', step: 'x' }, /not on the plan any more/],
+  'step.already-done': [{ code: 'step.already-done', step: 'Lift' }, /“Lift” is done already/],
+  'step.waits': [{ code: 'step.waits', step: 'Lift', waits: ['a', 'b'] }, /“Lift” waits for: a; b/],
+  'step.wants': [{ code: 'step.wants', step: 'Lift', wants: 'a crane' }, /“Lift” wants a crane/],
+  'reading.out-of-calibration': [
+    { code: 'reading.out-of-calibration', instrument: 'Dial 2', due: '2026-01-01' },
+    /Dial 2 was due.*do not count/,
+  ],
+  'instrument.unknown': [{ code: 'instrument.unknown', id: 'x' }, /No such instrument/],
+  'call.none': [{ code: 'call.none', part: 'stem' }, /no call on the stem yet/],
+  'entry.unknown': [{ code: 'entry.unknown', seq: 7 }, /Entry 7/],
+  'entry.fixed': [{ code: 'entry.fixed', seq: 7, why: 'it is old' }, /cannot be struck: it is old/],
+  'hold.wrong-role': [{ code: 'hold.wrong-role', role: 'technician' }, /Only an inspector/],
+  'hold.own-work': [{ code: 'hold.own-work', person: 'Ada' }, /Ada did some of this work/],
+  'hold.asks-open': [{ code: 'hold.asks-open', parts: ['gland'] }, /Still to be decided: gland/],
+  'role.not-allowed': [
+    { code: 'role.not-allowed', role: 'technician', wanted: ['lead', 'inspector'] },
+    /^A technician may not do this; it takes a lead or an inspector\.$/,
+  ],
+  'part.not-ordered': [{ code: 'part.not-ordered', part: 'stem' }, /stem is not on order/],
+  'joint.wrong-bolt': [{ code: 'joint.wrong-bolt', bolt: 4, wanted: 1 }, /That was bolt 4; bolt 1 is next/],
+  'event.unknown-kind': [{ code: 'event.unknown-kind', kind: 'x', seq: 3 }, /Entry 3 is of a kind/],
+  'event.unknown-format': [
+    { code: 'event.unknown-format', kind: 'x', format: 9, known: 1 },
+    /format 9; this version knows up to 1/,
+  ],
+  'event.broken': [{ code: 'event.broken', kind: 'x', seq: 3, issues: [] }, /Entry 3 \(x\) cannot be read/],
+  'event.out-of-order': [
+    { code: 'event.out-of-order', expected: 2, found: 3 },
+    /entry 2 was expected, 3 came/,
+  ],
+  'export.broken': [{ code: 'export.broken', issues: [] }, /not a job export/],
+  'request.invalid': [
+    { code: 'request.invalid', issues: [{ path: 'limit', message: 'too large' }] },
+    /^limit: too large$/,
+  ],
+  'request.too-large': [{ code: 'request.too-large', limit: '5 MB' }, /more than 5 MB; nothing was stored/],
+  'request.not-json': [{ code: 'request.not-json' }, /not JSON/],
+  'request.too-many': [{ code: 'request.too-many', retryAfterSeconds: 30 }, /Wait 30 s/],
+  'not-found': [{ code: 'not-found', what: 'job' }, /no such job/],
+  'sign-in.needed': [{ code: 'sign-in.needed' }, /still here/],
+  'sign-in.wrong': [{ code: 'sign-in.wrong' }, /do not go together/],
+  'csrf.missing': [{ code: 'csrf.missing' }, /Reload/],
+  'job.stale': [{ code: 'job.stale', version: 9 }, /stands at entry 9/],
+  'command.other-answer': [{ code: 'command.other-answer' }, /something else/],
+  'import.exists': [{ code: 'import.exists', tag: 'V-1' }, /V-1 is here already; nothing was changed/],
+  'valve.job-open': [{ code: 'valve.job-open', tag: 'V-1' }, /V-1 has an open job already/],
+  'server.failed': [{ code: 'server.failed', requestId: 'abc' }, /nothing was half stored.*abc/],
+  'connection.lost': [{ code: 'connection.lost' }, /What is stored is safe/],
+};
+
+describe.each(Object.entries(SAMPLES))('%s', (code, [problem, words]) => {
+  it('is said in the words of the shop, as a sentence', () => {
+    const said = wordProblem(problem);
+    expect(said).toMatch(words);
+    if (code !== 'request.invalid') expect(said).toMatch(/[.?!”]$|^[a-z]+: /);
+    expect(said).not.toContain('undefined');
+    expect(said).not.toContain('[object');
+  });
+  it('has the status of its kind', () => {
+    const status = STATUS[problem.code];
+    expect(status).toBeGreaterThanOrEqual(400);
+    expect(status).toBeLessThan(600);
+  });
+});
