@@ -6,6 +6,7 @@ import { defineCommand, readyStep, refOf } from '../define-command';
 const NOT_WORK: readonly Entry['kind'][] = [
   'hold-released',
   'note-added',
+  'working-attached',
   'person-assigned',
   'job-opened',
   'entry-struck',

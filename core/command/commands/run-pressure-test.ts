@@ -9,8 +9,8 @@ export const runPressureTest = defineCommand({
   kind: 'run-pressure-test',
   body: z.strictObject({
     step: z.string().max(80),
-    pressure: quantityOf('gauge pressure'),
-    hold: quantityOf('time'),
+    pressure: quantityOf('gauge pressure').refine(({ value }) => value > 0, 'a test has a pressure'),
+    hold: quantityOf('time').refine(({ value }) => value > 0, 'a test is held for some time'),
     leakPerMinute: z.number().min(0).max(100_000),
     readBy: z.union([z.literal('hand'), instrumentId]),
   }),

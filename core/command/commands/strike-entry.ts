@@ -1,7 +1,10 @@
 import { z } from 'zod';
-import { standingEntries } from '../../job';
+import { standingEntries, type Entry } from '../../job';
 import { ok, refuse } from '../../problem';
 import { defineCommand } from '../define-command';
+
+/** Entries a hold does not rest on. */
+const NO_WORK: readonly Entry['kind'][] = ['note-added', 'person-assigned', 'working-attached'];
 
 /** A correction: the entry stays in the log and no longer stands. A hold released after it is asked for again. */
 export const strikeEntry = defineCommand({
@@ -29,11 +32,7 @@ export const strikeEntry = defineCommand({
       });
     }
     const stale = standing.filter(
-      (each) =>
-        each.kind === 'hold-released' &&
-        each.seq > seq &&
-        entry.kind !== 'note-added' &&
-        entry.kind !== 'person-assigned',
+      (each) => each.kind === 'hold-released' && each.seq > seq && !NO_WORK.includes(entry.kind),
     );
     return ok([
       { kind: 'entry-struck', body: { entry: seq, reason } },
