@@ -8,6 +8,7 @@ export default defineConfig({
         plugins: [vue()],
         test: {
           name: 'unit',
+          testTimeout: 30_000,
           include: [
             'core/**/*.test.ts',
             'contract/**/*.test.ts',

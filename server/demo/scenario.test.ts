@@ -1,0 +1,125 @@
+import { jobListView } from '@dusk-wren/contract';
+import { asksOf, valveSchema } from '@dusk-wren/core/valve';
+import { siteRulesSchema } from '@dusk-wren/core/inspection';
+import { fold, readLog } from '@dusk-wren/core/job';
+import { plan } from '@dusk-wren/core/plan';
+import { must } from '@dusk-wren/core/problem';
+import { conditionSchema } from '@dusk-wren/core/simulation';
+import { createConnection } from 'mariadb';
+import { randomUUID } from 'node:crypto';
+import type { Sequelize } from 'sequelize';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { certificatePdf } from '../documents/certificate-pdf';
+import { connect } from '../store/database';
+import { loadLog } from '../store/job-log';
+import { listJobs } from '../store/jobs';
+import { migrate } from '../store/migrate';
+import { defineModels, JobRow, PersonRow } from '../store/models';
+import { INSTRUMENTS, PEOPLE, SHELF, SITES, STORIES } from './scenario';
+import { seedDemo } from './seed';
+
+describe('the Pinder Street scenario', () => {
+  const valves = [...STORIES.map(({ valve }) => valve), ...SHELF];
+  it('has at least twelve valves in various sizes and classes, ten jobs, six people, eight instruments', () => {
+    expect(valves.length).toBeGreaterThanOrEqual(12);
+    expect(STORIES).toHaveLength(10);
+    expect(PEOPLE).toHaveLength(6);
+    expect(INSTRUMENTS).toHaveLength(8);
+    expect(new Set(valves.map(({ nps }) => nps)).size).toBeGreaterThanOrEqual(4);
+    expect(new Set(valves.map(({ pressureClass }) => pressureClass)).size).toBeGreaterThanOrEqual(4);
+    expect(new Set(PEOPLE.map(({ role }) => role))).toEqual(new Set(['technician', 'inspector', 'lead']));
+  });
+  it('one instrument is out of calibration', () => {
+    expect(INSTRUMENTS.filter(({ dueInDays }) => dueInDays < 0)).toHaveLength(1);
+  });
+  it('every valve reads as one, with a tag and a serial of its own', () => {
+    for (const valve of valves) expect(valveSchema.safeParse(valve).success, valve.tag).toBe(true);
+    expect(new Set(valves.map(({ tag }) => tag)).size).toBe(valves.length);
+  });
+  it('serves three customers, each with site rules that read', () => {
+    expect(new Set(valves.map(({ customer }) => customer))).toEqual(new Set(Object.keys(SITES)));
+    for (const rules of Object.values(SITES)) expect(siteRulesSchema.safeParse(rules).success).toBe(true);
+  });
+  it('one plate could not be read: the plan asks', () => {
+    expect(valves.filter((valve) => asksOf(valve).length > 0).map(({ tag }) => tag)).toEqual(['HV-118']);
+  });
+  it('every story has a condition that its instruments can read', () => {
+    for (const { condition } of STORIES) expect(conditionSchema.safeParse(condition).success).toBe(true);
+  });
+  it('no stud is of a size a bonnet would not carry: more bolts or thicker ones in a higher class of one size', () => {
+    const three = valves.filter(({ nps }) => nps === 3);
+    expect(three.length).toBeGreaterThan(1);
+    for (const { features } of three) expect(features.joint.thread).toMatch(/^[\d/ ]+-\d+$/);
+  });
+});
+
+describe('played into a database through the same commands as real work', () => {
+  const name = `dw_demo_${randomUUID().replaceAll('-', '').slice(0, 12)}`;
+  let sequelize: Sequelize;
+  let admin: Awaited<ReturnType<typeof createConnection>>;
+  beforeAll(async () => {
+    const url = process.env['TEST_DATABASE_URL'] ?? '';
+    admin = await createConnection(url);
+    await admin.query(`CREATE DATABASE ${name}`);
+    sequelize = connect(url.replace(/\/[^/]*$/, `/${name}`));
+    defineModels(sequelize);
+    await migrate(sequelize, () => undefined);
+    expect(await seedDemo(sequelize, () => undefined)).toBe(true);
+  }, 120_000);
+  afterAll(async () => {
+    await sequelize.close();
+    await admin.query(`DROP DATABASE ${name}`);
+    await admin.end();
+  });
+
+  const jobs = async () => (await listJobs({ state: 'all', limit: 100 }, new Date().toISOString())).jobs;
+  const stateOf = async (tag: string) => {
+    const row = await JobRow.findOne({ where: { tag } });
+    return must(fold(must(readLog(await loadLog(row?.id ?? '', 0)))));
+  };
+
+  it('a second time it changes nothing', async () => {
+    const before = [await JobRow.count(), await PersonRow.count()];
+    expect(await seedDemo(sequelize, () => undefined)).toBe(false);
+    expect([await JobRow.count(), await PersonRow.count()]).toEqual(before);
+  });
+  it('each job stands where its story says', async () => {
+    for (const { valve, until } of STORIES) {
+      const current = must(plan(await stateOf(valve.tag)));
+      if (until === 'signed') expect(current?.inHand, valve.tag).toBeUndefined();
+      else expect(current?.inHand?.id ?? until, valve.tag).toBe(until);
+    }
+  });
+  it('the list shows all of them, and what blocks them', async () => {
+    const listed = jobListView.parse({ jobs: await jobs(), next: null }).jobs;
+    expect(listed).toHaveLength(10);
+    const blocked = Object.fromEntries(listed.map(({ tag, summary }) => [tag, summary.blocked?.kind]));
+    expect(blocked).toMatchObject({
+      'TW-31': 'pressure',
+      'DH-402': 'part',
+      'DH-415': 'hold',
+      'TW-12': 'ask',
+    });
+    expect(listed.find(({ tag }) => tag === 'HV-1907')?.summary.state).toBe('released');
+  });
+  it('one failed its seat test and was opened again', async () => {
+    expect(must(plan(await stateOf('DH-420')))?.openings).toBe(2);
+  });
+  it('the released one has a certificate that says it is simulated', async () => {
+    const row = await JobRow.findOne({ where: { tag: 'HV-1907' } });
+    const pdf = await certificatePdf({
+      log: await loadLog(row?.id ?? '', 0),
+      units: 'SI',
+      address: 'http://shop/x',
+    });
+    expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
+    expect(pdf.length).toBeGreaterThan(20_000);
+  });
+  it('every log reads back entry by entry, in order', async () => {
+    for (const row of await JobRow.findAll()) {
+      const log = must(readLog(await loadLog(row.id, 0)));
+      expect(log.map(({ seq }) => seq)).toEqual(log.map((_, i) => i + 1));
+      expect(log.at(-1)?.seq).toBe(row.version);
+    }
+  });
+});
