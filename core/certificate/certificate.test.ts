@@ -1,6 +1,9 @@
 import { describe, expect, it } from 'vitest';
+import { EMPTY_JOB } from '../job';
+import { inches } from '../quantity';
 import { bendReadings } from '../testing/bend';
 import { BenchJob, DIAL, INSPECTOR, TECHNICIAN } from '../testing/bench';
+import { defaultValve } from '../valve';
 import { certificate } from '.';
 
 function finished(): BenchJob {
@@ -68,5 +71,83 @@ describe('the certificate', () => {
   it('turns to SI without losing what was entered', () => {
     const metric = certificate(job.state, job.log, 'SI');
     expect(metric?.asFound.join('\n')).toMatch(/seat damage, 0.0508 mm deep/);
+  });
+});
+
+describe('a certificate on the way', () => {
+  it('is a draft with nothing found before anything was done', () => {
+    const job = new BenchJob();
+    const paper = certificate(job.state, job.log, 'US');
+    expect(paper).toMatchObject({
+      title: 'Overhaul certificate',
+      condemned: false,
+      asFound: [],
+      tests: [],
+      workings: [],
+    });
+    expect(paper?.signed).toBeUndefined();
+    expect(paper?.plate.length).toBeGreaterThan(3);
+  });
+  it('a condemned valve gets a report that says so', () => {
+    const valve = defaultValve();
+    const integral = {
+      ...valve,
+      features: {
+        ...valve.features,
+        seat: { kind: 'integral' as const, face: 'plain' as const, diameter: inches(3) },
+      },
+    };
+    const job = new BenchJob(integral).workTo('inspect.seat');
+    job.send({ kind: 'make-finding', body: { step: 'inspect.seat', finding: { kind: 'cracked' } } });
+    const paper = certificate(job.state, job.log, 'US');
+    expect(paper).toMatchObject({ title: 'Condemnation report', condemned: true });
+    expect(paper?.calls.find(({ part }) => part === 'seat')?.verdict).toBe('condemn');
+  });
+  it('an overruled call stands with who said what', () => {
+    const job = new BenchJob().workTo('inspect.runout');
+    job.send({
+      kind: 'take-runout',
+      body: { step: 'inspect.runout', readings: bendReadings(6), readBy: DIAL },
+    });
+    job.send({
+      kind: 'overrule-call',
+      body: { part: 'stem', verdict: 'fit', reason: 'one more season, customer agrees' },
+    });
+    const line = certificate(job.state, job.log, 'US')?.calls.find(({ part }) => part === 'stem');
+    expect(line?.verdict).toBe('fit');
+    expect(line?.overruled).toContain('overruled by technician 1');
+    expect(line?.reason).toContain('one more season');
+  });
+  it('corrections are listed with their reason', () => {
+    const job = new BenchJob();
+    job.send({ kind: 'add-note', body: { text: 'x' } });
+    job.send({ kind: 'strike-entry', body: { entry: job.log.length, reason: 'meant for another valve' } });
+    expect(certificate(job.state, job.log, 'US')?.corrections.join()).toContain('meant for another valve');
+  });
+  it('workings kept with the job stand on it with answer and source', () => {
+    const job = new BenchJob();
+    job.send({
+      kind: 'attach-working',
+      body: {
+        working: 'bolting.crowfoot',
+        given: { torque: '100 lbf·ft', wrench: '18 in', adapter: '2.5 in' },
+      },
+    });
+    expect(certificate(job.state, job.log, 'US')?.workings).toEqual([
+      {
+        title: 'Wrench setting with a crow-foot',
+        answer: 'Set the wrench to: 87.8 lbf·ft',
+        source: 'Lever arms of a wrench with an adapter (common practice)',
+      },
+    ]);
+  });
+  it('packing says its rings and where their joints lie', () => {
+    const job = new BenchJob().workTo('release.sign');
+    const packing = certificate(job.state, job.log, 'SI')?.packing;
+    expect(packing?.rings).toBeGreaterThan(3);
+    expect(packing?.joints.length).toBeGreaterThan(3);
+  });
+  it('there is none before a job is open', () => {
+    expect(certificate(EMPTY_JOB, [], 'US')).toBeUndefined();
   });
 });

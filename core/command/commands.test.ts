@@ -12,12 +12,10 @@ const bent = () =>
     .workTo('inspect.runout')
     .send({ kind: 'take-runout', body: { step: 'inspect.runout', readings: bendReadings(6), readBy: DIAL } });
 const unsure = () =>
-  new BenchJob()
-    .workTo('inspect.seat')
-    .send({
-      kind: 'make-finding',
-      body: { step: 'inspect.seat', finding: { kind: 'unsure', what: 'blue tint' } },
-    });
+  new BenchJob().workTo('inspect.seat').send({
+    kind: 'make-finding',
+    body: { step: 'inspect.seat', finding: { kind: 'unsure', what: 'blue tint' } },
+  });
 
 describe('order-part, receive-part', () => {
   it('the call orders a part, its arrival frees what waits for it', () => {
