@@ -2,7 +2,6 @@ import { z } from 'zod';
 import {
   addProblem,
   parseQuantity,
-  quantity,
   quantityOf,
   si,
   unitNames,
@@ -142,13 +141,17 @@ export function amountField<D extends Dimension>(
   about: About,
   sign: Sign = 'positive',
 ) {
-  const bare = z
-    .union([z.number(), z.string().max(30).regex(NUMERIC).transform(Number)])
-    .transform((value): Quantity<D> => quantity(dimension, value, unit));
   return z
-    .union([bare, quantityOf(dimension)])
-    .superRefine((q, context) => {
-      checkSize(q, about.label, sign, context);
+    .union([z.number(), z.string().max(60), z.object({ value: z.number(), unit: z.string() }).loose()])
+    .transform((raw, context): Quantity<D> => {
+      const text = typeof raw === 'object' ? `${raw.value} ${raw.unit}` : String(raw);
+      const read = parseQuantity(text.trim(), dimension, NUMERIC.test(text) ? { unit } : {});
+      if (read.ok) {
+        checkSize(read.value, about.label, sign, context);
+        return read.value;
+      }
+      addProblem(context, read.problem);
+      return z.NEVER;
     })
     .register(fieldMeta, {
       ...about,
@@ -162,8 +165,18 @@ export function amountField<D extends Dimension>(
 /** A factor without a unit, as a plain number: `0.12`, `"0.12"` and `"12 %"` are the same. */
 export function factorField(about: About, least: number, most: number) {
   return amountField('ratio', '', about, 'any')
-    .transform((q) => si(q))
-    .pipe(z.number().min(least).max(most))
+    .transform((q, context): number => {
+      const value = si(q);
+      if (value >= least && value <= most) return value;
+      addProblem(context, {
+        code: 'input.out-of-range',
+        field: about.label,
+        value: q.entered ?? String(q.value),
+        allowed: `from ${least} to ${most}`,
+        why: 'nothing else makes sense here',
+      });
+      return z.NEVER;
+    })
     .register(fieldMeta, { ...about, kind: 'quantity', dimensions: ['ratio'], units: ['%'], bareUnit: '' });
 }
 
@@ -180,10 +193,21 @@ export function quantitiesField<D extends Dimension>(dimension: D, about: About,
 
 /** A plain number; a numeric text is taken too, since forms and files hold text. */
 export function numberField(about: About, least: number, most: number, whole = false) {
-  const number = whole ? z.int() : z.number();
   return z
-    .union([z.number(), z.string().max(20).regex(NUMERIC).transform(Number)])
-    .pipe(number.min(least).max(most))
+    .union([z.number(), z.string().max(60)])
+    .transform((raw, context): number => {
+      const value = typeof raw === 'number' ? raw : NUMERIC.test(raw) ? Number(raw) : NaN;
+      const kind = whole ? 'a whole number' : 'a number';
+      if (value >= least && value <= most && (!whole || Number.isInteger(value))) return value;
+      addProblem(context, {
+        code: 'input.out-of-range',
+        field: about.label,
+        value: String(raw),
+        allowed: `${kind} from ${least} to ${most}`,
+        why: 'nothing else makes sense here',
+      });
+      return z.NEVER;
+    })
     .register(fieldMeta, { ...about, kind: 'number' });
 }
 
@@ -218,10 +242,17 @@ function choiceOf<const C extends readonly [string, ...string[]]>(
     ...Object.entries(also).map(([word, choice]): [string, C[number]] => [plainWord(word), choice]),
     ...choices.map((choice): [string, C[number]] => [plainWord(choice), choice]),
   ]);
-  return z
-    .union([z.string().max(60), z.number().transform(String)])
-    .transform((text) => known.get(plainWord(text)) ?? text)
-    .pipe(z.enum(choices));
+  return z.union([z.string().max(60), z.number().transform(String)]).transform((text, context): C[number] => {
+    const choice = known.get(plainWord(text));
+    if (choice !== undefined) return choice;
+    addProblem(context, {
+      code: 'table.no-entry',
+      table: 'the choices',
+      looked: text,
+      has: choices.join(', '),
+    });
+    return z.NEVER;
+  });
 }
 
 export function yesNoField(about: About) {

@@ -11,7 +11,7 @@ import AnswerFigures from '../workings/AnswerFigures.vue';
 import AttachToJob from '../workings/AttachToJob.vue';
 import { exampleFor, fieldsFor, missingFrom, rawFrom, type Typed } from '../workings/given';
 import { useRecentWorkings } from '../workings/recent';
-import { asText, givenLines } from '../workings/words';
+import { asText, givenLines, refusalWords } from '../workings/words';
 import WorkingEntry from '../workings/WorkingEntry.vue';
 import WorkingPicture from '../workings/WorkingPicture.vue';
 
@@ -101,7 +101,7 @@ const command = () => ({
           </div>
         </template>
         <p v-else-if="answer?.problem" class="problem" role="alert">
-          <ContactRing verdict="ask" /> {{ wordProblem(answer.problem) }}
+          <ContactRing verdict="ask" /> {{ refusalWords(answer.problem, working) }}
         </p>
         <p v-else class="muted">Still wanted: {{ missing.join(', ') }}.</p>
       </section>

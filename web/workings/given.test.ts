@@ -2,7 +2,7 @@ import { must } from '@dusk-wren/core/problem';
 import { findWorking, onDay, WORKINGS } from '@dusk-wren/core/workings';
 import { describe, expect, it } from 'vitest';
 import { exampleFor, fieldsFor, listOf, missingFrom, rawFrom, rowsOf, textOfRows } from './given';
-import { asText, givenLines } from './words';
+import { asText, givenLines, refusalWords } from './words';
 
 describe('what was typed, as raw input', () => {
   it.each([
@@ -66,5 +66,62 @@ describe.each(
     expect(text.startsWith(working.title)).toBe(true);
     expect(text).toContain('Source: ');
     for (const { label } of givenLines(working, typed)) expect(text).toContain(label);
+  });
+});
+
+describe('a refusal names the field as the form does', () => {
+  const said = (id: string, raw: unknown) => {
+    const working = must(findWorking(id));
+    const { problem } = working.run(raw);
+    return problem ? refusalWords(problem, working) : 'answered';
+  };
+  it.each([
+    [
+      'bolting.torque',
+      { thread: '3/4-10', nutFactor: 0.16, material: 'B7', percentYield: '75 percnt' },
+      'Share of yield: Read 75, but “percnt” is no unit known here.',
+    ],
+    [
+      'bolting.torque',
+      { thread: '3/4-10', nutFactor: 'slippery', stress: '45 ksi' },
+      'Nut factor K: “slippery” does not begin with a number.',
+    ],
+    [
+      'bolting.torque',
+      { thread: '3/4-10', nutFactor: 7, stress: '45 ksi' },
+      'Nut factor K: 7 is not possible; from 0.05 to 0.5, because nothing else makes sense here.',
+    ],
+    [
+      'bolting.sequence',
+      { bolts: '8.5', passes: 'quarters', torque: '40 N·m' },
+      'Number of bolts: 8.5 is not possible; a whole number from 3 to 96, because nothing else makes sense here.',
+    ],
+    [
+      'bolting.sequence',
+      { bolts: 8, passes: 'halves', torque: '40 N·m' },
+      'Passes: “halves” is not in the choices, which has quarters, thirds.',
+    ],
+    [
+      'bore.wear',
+      { nominal: '6 in', limit: '3 thou', readings: [{ depth: 'top', direction: 'A', diameter: '6 im' }] },
+      'Readings: three depths, two directions, row 1: Read 6, but “im” is no unit known here.',
+    ],
+    [
+      'stem.runout',
+      { readings: ['1 thou'] },
+      'Dial readings at equal angles: 1 given, at least 5 needed: bow and out-of-round cannot be told apart with fewer; eight or more are wanted.',
+    ],
+    [
+      'relief.set',
+      { setPressure: '100 psig', code: 'VIII', reseat: '120 psig' },
+      'Reseated at: 120 psig is not possible; below the set pressure, 100 psig, because it closes on falling pressure.',
+    ],
+    [
+      'lathe.speed',
+      { diameter: '-2 in', surfaceSpeed: '40 ft/min' },
+      'Diameter being cut: -2 in is not possible; more than 0, because less has no meaning here.',
+    ],
+  ])('%s %j', (id, raw, words) => {
+    expect(said(id, raw).startsWith(words), said(id, raw)).toBe(true);
   });
 });

@@ -1,3 +1,5 @@
+import { wordProblem } from '@dusk-wren/contract/wording';
+import type { Problem } from '@dusk-wren/core/problem';
 import { describeSource } from '@dusk-wren/core/standards';
 import { answerLines, type RegisteredWorking, type ResultValue, type Worked } from '@dusk-wren/core/workings';
 import { listOf, rowsOf, type Typed } from './given';
@@ -48,3 +50,18 @@ export const asNote = (title: string, working: RegisteredWorking, answer: Answer
       .slice(0, LONGEST_NOTE),
   },
 });
+
+/** Why a working refuses, with its fields called as the form calls them. */
+export function refusalWords(problem: Problem, { fields }: RegisteredWorking): string {
+  const label = (name: string) => fields.find((field) => field.name === name)?.label ?? name;
+  if (problem.code === 'input.out-of-range' || problem.code === 'input.too-few')
+    return wordProblem({ ...problem, field: label(problem.field) });
+  if (problem.code !== 'input.invalid') return wordProblem(problem);
+  const issues = problem.issues.map((issue) => {
+    const [name = '', row] = issue.path.split('.');
+    const inRow = row !== undefined && /^\d+$/.test(row) ? `, row ${Number(row) + 1}` : '';
+    const named = issue.problem.code === 'input.out-of-range' && inRow === '';
+    return { ...issue, path: named ? '' : `${label(name)}${inRow}` };
+  });
+  return wordProblem({ code: 'input.invalid', issues });
+}
