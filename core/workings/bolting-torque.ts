@@ -18,6 +18,11 @@ import { amountField, choiceField, factorField, quantityField, threadField } fro
 import { line, sheetFor, shown } from './sheet';
 import type { Step, Working, Worked } from './working';
 
+/** `A193 B7` and `A320 L7` are the same grades. */
+const WITH_STANDARD = Object.fromEntries(
+  STUD_MATERIALS.flatMap((grade) => ['A193', 'A320'].map((standard) => [`${standard} ${grade}`, grade])),
+);
+
 const input = z.strictObject({
   thread: threadField({ label: 'Stud thread', example: '3/4-10' }),
   nutFactor: factorField({ label: 'Nut factor K', example: '0.16' }, 0.05, 0.5),
@@ -27,7 +32,7 @@ const input = z.strictObject({
     inExample: true,
   }).exactOptional(),
   preload: quantityField('force', { label: 'Preload', example: '16,700 lbf' }).exactOptional(),
-  material: choiceField(STUD_MATERIALS, { label: 'Stud material' }).exactOptional(),
+  material: choiceField(STUD_MATERIALS, { label: 'Stud material' }, WITH_STANDARD).exactOptional(),
   percentYield: amountField('ratio', '%', { label: 'Share of yield', example: '50 %' }).exactOptional(),
 });
 

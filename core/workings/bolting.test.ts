@@ -361,3 +361,10 @@ describe('flange.bolting (ASME B16.5, handbook part 5.4)', () => {
     expect(refusal('flange.bolting', raw).code).toBe(code);
   });
 });
+
+it.each(['B7', 'A193 B7', 'a193-b7'])('the grade may be written %s', (material) => {
+  expect(ask('bolting.torque', { thread: '1-8', nutFactor: 0.16, material }).in('stress', 'ksi')).toBeCloseTo(
+    52.5,
+    9,
+  );
+});

@@ -24,12 +24,28 @@ const input = z.strictObject({
   medium: choiceField(
     SEAL_MEDIA,
     { label: 'Medium' },
-    { h2s: 'hydrogen sulphide', 'sour gas': 'hydrogen sulphide', oil: 'mineral oil', gas: 'natural gas' },
+    {
+      h2s: 'hydrogen sulphide',
+      'sour gas': 'hydrogen sulphide',
+      oil: 'mineral oil',
+      'lube oil': 'mineral oil',
+      diesel: 'mineral oil',
+      gas: 'natural gas',
+    },
   ).exactOptional(),
   lubricant: choiceField(
     SEAL_LUBRICANTS,
     { label: 'Lubricant' },
-    { grease: 'mineral grease', oil: 'mineral oil', soap: 'soap solution', silicone: 'silicone grease' },
+    {
+      grease: 'mineral grease',
+      'petroleum jelly': 'mineral grease',
+      'petroleum grease': 'mineral grease',
+      'lithium grease': 'mineral grease',
+      'soapy water': 'soap solution',
+      oil: 'mineral oil',
+      soap: 'soap solution',
+      silicone: 'silicone grease',
+    },
   ).exactOptional(),
   temperature: quantityField(
     'temperature',

@@ -163,7 +163,7 @@ function blowdownNote(code: Given['code'], psig: number, blowdown: number): stri
   if (code === 'VIII') {
     const usual = blowdown <= USUAL_BLOWDOWN.high + 1e-9;
     return usual
-      ? 'Blowdown is within what is usual (7 to 10 %, no limit in the code in use).'
+      ? 'Blowdown is no more than usual (7 to 10 %; the code sets no limit in use).'
       : 'Blowdown is more than the usual 7 to 10 %: look at the ring.';
   }
   const most = toleranceAt(SECTION_I_BLOWDOWN, psig);

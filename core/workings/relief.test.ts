@@ -33,7 +33,7 @@ describe('relief.set', () => {
   it('blowdown is what it fell before it shut, over set', () => {
     const asked = ask('relief.set', { setPressure: '250 psig', code: 'VIII', reseat: '235 psig' });
     expect(asked.in('blowdownPercent', '%')).toBeCloseTo(6, 6);
-    expect(asked.notes).toContain('within what is usual');
+    expect(asked.notes).toContain('no more than usual');
     expect(ask('relief.set', { setPressure: '250 psig', code: 'VIII', reseat: '200 psig' }).notes).toContain(
       'more than the usual',
     );

@@ -16,7 +16,12 @@ const input = z.strictObject({
   action: choiceField(
     ['direct', 'reverse'],
     { label: 'Action' },
-    { 'direct acting': 'direct', 'reverse acting': 'reverse' },
+    {
+      'direct acting': 'direct',
+      'reverse acting': 'reverse',
+      'air to open': 'direct',
+      'air to close': 'reverse',
+    },
   ),
 });
 
