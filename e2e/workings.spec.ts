@@ -95,7 +95,7 @@ test('a stroke recording is read beside the page, and its columns can be put rig
       mimeType: 'text/csv',
       buffer: Buffer.from(`Lift [mm];Diaphragm [bar]\n${rows.join('\n')}\n`),
     });
-    await expect(page.getByText('bench 4.csv')).toBeVisible();
+    await expect(page.getByText('bench 4.csv', { exact: true })).toBeVisible();
     await expect(answer(page)).toContainText('14.5 psig');
   });
 

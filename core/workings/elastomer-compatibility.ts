@@ -19,7 +19,7 @@ const input = z.strictObject({
   elastomer: choiceField(
     ELASTOMERS,
     { label: 'Elastomer' },
-    { FPM: 'FKM', nitrile: 'NBR', 'buna n': 'NBR', VMQ: 'silicone', EPR: 'EPDM' },
+    { FPM: 'FKM', nitrile: 'NBR', VMQ: 'silicone', EPR: 'EPDM' },
   ),
   medium: choiceField(
     SEAL_MEDIA,
