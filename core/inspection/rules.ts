@@ -1,5 +1,5 @@
-import { compare, format, inches, millimetres, si, valueIn, type Length } from '../quantity';
-import { COMMON_PRACTICE, siteRule, standard, type Source } from '../standards';
+import { compare, format, inches, si, valueIn, type Length } from '../quantity';
+import { API_600, COMMON_PRACTICE, LEAST_HARD_FACING_MM, siteRule, type Source } from '../standards';
 import type { StemRunout } from '../workings';
 import type { PartRole, Valve } from '../valve';
 import type { Call, Method, Verdict } from './call';
@@ -62,9 +62,6 @@ function replaceable({ part, valve }: Case): boolean {
   return part !== 'body' && !(part === 'seat' && valve.features.seat.kind === 'integral');
 }
 
-/** A finished hard facing keeps at least this (API 600, from memory). */
-export const LEAST_HARD_FACING: Length = millimetres(1.6);
-
 function seatDamage(found: Case, depth: Length): Ruling {
   const { site, valve } = found;
   const source = siteOr(site);
@@ -80,7 +77,7 @@ function seatDamage(found: Case, depth: Length): Ruling {
   const { stock, face } = valve.features.seat;
   if (found.part === 'seat' && stock !== undefined && compare(depth, stock) > 0) {
     const left = `${shown} deep, only ${format(stock, 'US')} of stock above the least thickness`;
-    const why = standard('API 600', 'finished hard facing at least 1.6 mm');
+    const why = { ...API_600, clause: `finished hard facing at least ${LEAST_HARD_FACING_MM} mm` };
     return replaceable(found)
       ? ruled('renew', left, why)
       : ruled('condemn', `${left}, and the seat is part of the body`, why);

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { inches, quantityOf, thou } from '../quantity';
-import { API_598_EDITIONS } from '../standards';
+import { API_598_EDITIONS, GRIND_IN_TO_IN, REFACE_TO_IN } from '../standards';
 
 /** What a site has decided for itself. Each default is common practice; the site's name stands beside its rules. */
 export const siteRulesSchema = z.strictObject({
@@ -39,8 +39,8 @@ export const USUAL_RULES: SiteRules = {
   stemTirAboveOneInch: thou(5),
   stemOutOfRound: thou(2),
   straighteningAllowed: false,
-  grindInTo: inches(0.002),
-  refaceTo: inches(0.01),
+  grindInTo: inches(GRIND_IN_TO_IN),
+  refaceTo: inches(REFACE_TO_IN),
   lapJointFaceTo: inches(0.005),
   widestBlueLine: inches(1 / 16),
   bluingRoundsBeforeReface: 3,

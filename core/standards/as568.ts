@@ -5,7 +5,7 @@ export const AS568 = standard('AS568', 'O-ring sizes');
 
 const SECTIONS = { 0: 0.07, 1: 0.103, 2: 0.139, 3: 0.21, 4: 0.275 } as const;
 /** Tolerance on the section, ± inches, by series. */
-export const SECTION_TOLERANCES = { 0: 0.003, 1: 0.003, 2: 0.004, 3: 0.005, 4: 0.006 } as const;
+const SECTION_TOLERANCES = { 0: 0.003, 1: 0.003, 2: 0.004, 3: 0.005, 4: 0.006 } as const;
 
 const INSIDE_DIAMETERS: Readonly<Record<string, number>> = {
   '006': 0.114,
@@ -42,15 +42,22 @@ export interface DashSize {
   readonly dash: string;
   readonly insideDiameterIn: number;
   readonly sectionIn: number;
+  /** ± inches on the section. */
+  readonly toleranceIn: number;
 }
 
 /** Every size carried, in dash order. */
 export const DASH_SIZES: readonly DashSize[] = Object.entries(INSIDE_DIAMETERS)
-  .map(([dash, insideDiameterIn]) => ({ dash, insideDiameterIn, sectionIn: sectionOf(dash) }))
+  .map(([dash, insideDiameterIn]) => ({
+    dash,
+    insideDiameterIn,
+    sectionIn: bySeries(dash, SECTIONS),
+    toleranceIn: bySeries(dash, SECTION_TOLERANCES),
+  }))
   .sort((a, b) => a.dash.localeCompare(b.dash));
 
-function sectionOf(dash: string): number {
-  return SECTIONS[Number(dash[0]) as keyof typeof SECTIONS];
+function bySeries<T extends keyof typeof SECTIONS>(dash: string, table: Readonly<Record<T, number>>): number {
+  return new Map(Object.entries<number>(table)).get(dash.charAt(0)) ?? NaN;
 }
 
 /** The size nearest to what was measured, when section and inside diameter are both within 5 %. */

@@ -12,7 +12,14 @@ import {
   type Stress,
   type Torque,
 } from '../quantity';
-import { A193, COMMON_PRACTICE, NUT_FACTOR_SCATTER, STUD_MATERIALS, studYieldKsi } from '../standards';
+import {
+  NUT_FACTORS,
+  A193,
+  COMMON_PRACTICE,
+  NUT_FACTOR_SCATTER,
+  STUD_MATERIALS,
+  studYieldKsi,
+} from '../standards';
 import { nominalDiameter, stressArea, stressAreaStep } from './bolting-stress-area';
 import { amountField, choiceField, factorField, quantityField, threadField } from './field';
 import { line, sheetFor, shown } from './sheet';
@@ -97,6 +104,7 @@ function torque(given: Given): Result<Worked<BoltTorque>> {
     ],
     notes: [
       `The same torque gives ±${NUT_FACTOR_SCATTER * 100} % of preload from stud to stud: read the band, not one number.`,
+      `Usual nut factors: ${NUT_FACTORS.map(({ lubricant, low, high }) => `${lubricant} ${low === high ? low.toFixed(2) : `${low.toFixed(2)}–${high.toFixed(2)}`}`).join(', ')}.`,
       "The maker's torque for this joint wins over this figure.",
       ...target.value.notes,
     ],

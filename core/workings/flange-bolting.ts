@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { notInTable, ok, type Result } from '../problem';
 import {
+  FACING_FINISH,
   formatSize,
   B16_5,
   FLANGE_CLASSES,
@@ -88,7 +89,7 @@ function bolting(given: z.output<typeof input>): Result<Worked<FlangeBolting>> {
     ],
     notes: [
       ...(flangeClass === 900 && nps < 3 ? ['Class 900 below NPS 3 is the class 1500 flange.'] : []),
-      'Raised face 125–250 µin Ra; ring groove flanks no rougher than 63 µin.',
+      `Raised face ${FACING_FINISH.raisedFaceMicroinches.join('–')} µin Ra; ring groove flanks no rougher than ${FACING_FINISH.ringGrooveMicroinches} µin.`,
     ],
     source: B16_5,
   });

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { inConflict, ok, outOfRange, type Result } from '../problem';
 import { inches, si, valueIn, type Force, type Length } from '../quantity';
-import { APPENDIX_2, NARROW_WIDTH_IN } from '../standards';
+import { GASKET_FACTORS, APPENDIX_2, NARROW_WIDTH_IN } from '../standards';
 import { factorField, quantityField } from './field';
 import { line, sheetFor, shown } from './sheet';
 import type { Step, Working, Worked } from './working';
@@ -108,6 +108,7 @@ function load(given: Given): Result<Worked<GasketLoad>> {
       line('Load needed', 'the larger of the two', '', required),
     ],
     notes: [
+      `m and y by gasket: ${GASKET_FACTORS.map(({ gasket, m, yPsi }) => `${gasket} ${m} and ${yPsi} psi`).join('; ')}.`,
       'A design floor, never an assembly target: the assembly load is a share of the stud’s yield and more than this.',
     ],
     source: APPENDIX_2,

@@ -120,7 +120,9 @@ function fit(given: Given): Result<Worked<ORingFit>> {
     notes: [
       `Wanted (common practice): squeeze ${between(range.low, range.high)} ${given.motion}, stretch to 5 %, fill to 85 %.`,
       ...(dash
-        ? [`Nearest dash size: ${AS568.name} -${dash.dash}, ${dash.insideDiameterIn} × ${dash.sectionIn} in.`]
+        ? [
+            `Nearest dash size: ${AS568.name} -${dash.dash}, ${dash.insideDiameterIn} × ${dash.sectionIn} ± ${dash.toleranceIn} in.`,
+          ]
         : []),
     ],
     source: SOURCE,

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { inConflict, ok, outOfRange, type Result } from '../problem';
 import { formatNumber, quantity, si, valueIn, type GaugePressure, type Ratio } from '../quantity';
 import {
+  SPRING_RANGE_SHARE,
   ASME_I,
   ASME_VIII,
   SECTION_I_BLOWDOWN,
@@ -150,7 +151,7 @@ function set(given: Given): Result<Worked<ReliefSet>> {
         ? ['The bellows cancels the back pressure: it is not taken off.']
         : []),
       'In many places only an authorised repairer may set and seal a relief valve.',
-      'Three consistent pops. A spring is not set more than 5 % off its marked range.',
+      `Three consistent pops. A spring is not set more than ${SPRING_RANGE_SHARE * 100} % off its marked range.`,
     ],
     source,
   });

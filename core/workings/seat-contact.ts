@@ -42,7 +42,7 @@ const USUAL_WIDEST = inches(1 / 16);
 
 /**
  * Contact of a disc on its seat from the blue line: share of the circle covered, breaks and how long each is on
- * the seat, line width. `fit` is a continuous narrow line: any break is a leak path.
+ * the seat, line width. `fit` is a continuous narrow line: every break is a leak path.
  * Errors: a stretch without width. Source: common practice, about 1/64 to 1/16 in wide for hand-size valves.
  * Example: a line from 10° to 350° → 94.4 % continuous, one gap of 20°, broken.
  */

@@ -43,7 +43,7 @@ export interface SpringRate {
 /**
  * Rate and solid height of a helical spring: `k = G d⁴ / (8 D³ n)`; solid height = (active + end coils) × wire, with
  * two end coils when squared and ground. With its free length: loss since new to 2 %, out of square to 3 %.
- * Errors: a coil narrower than twice the wire. Source: any text on springs; limits are common practice.
+ * Errors: a coil narrower than twice the wire. Source: every text on springs; limits are common practice.
  * Example: d 0.25, D 1.75 in, 8 coils, 11.5 Mpsi → 131.0 lbf/in, 2.5 in.
  */
 export const springRate: Working<typeof input, SpringRate> = {
