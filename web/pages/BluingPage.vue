@@ -7,16 +7,12 @@ import { useObjectUrl } from '@vueuse/core';
 import { wrap } from 'comlink';
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
 import XyChart, { type XySeries } from '../charts/XyChart.vue';
-import BenchButton from '../parts/BenchButton.vue';
 import FileDrop from '../parts/FileDrop.vue';
 import QuantityField from '../parts/QuantityField.vue';
-import WorkingPaper from '../parts/WorkingPaper.vue';
 import { usePreferences } from '../stores/preferences';
 import type { BluingReader } from '../workers/bluing.worker';
-import AnswerFigures from '../workings/AnswerFigures.vue';
-import AttachToJob from '../workings/AttachToJob.vue';
+import FileAnswer from '../workings/FileAnswer.vue';
 import { useRecentWorkings } from '../workings/recent';
-import { asNote } from '../workings/words';
 import SeatPhotograph from '../workings/SeatPhotograph.vue';
 
 /** A photograph of a blued seat, dropped as a file: the ring found, its breaks marked, its width by angle. */
@@ -81,7 +77,6 @@ const series = computed((): XySeries[] => {
   );
   return [{ name: 'width of the line', points, colour: '--blue' }];
 });
-const print = () => window.print();
 </script>
 
 <template>
@@ -120,8 +115,7 @@ const print = () => window.print();
       </section>
       <section class="row-flat part" aria-live="polite" aria-label="Answer">
         <QuantityField v-model="diameter" label="Seat diameter" dimension="length" example="3 in" />
-        <template v-if="shown">
-          <AnswerFigures :working="working" :result="shown.result" />
+        <FileAnswer v-if="shown" :title="title" :working="working" :answer="shown">
           <XyChart
             :series="series"
             x="clockwise from 12 o’clock, °"
@@ -130,12 +124,7 @@ const print = () => window.print();
             :height="210"
             :span="[0, 360]"
           />
-          <WorkingPaper :steps="shown.steps" :notes="shown.notes" :source="shown.source" told />
-          <div class="buttons no-print">
-            <BenchButton @press="print">Print</BenchButton>
-            <AttachToJob :command="() => shown && asNote(title, working, shown)" />
-          </div>
-        </template>
+        </FileAnswer>
       </section>
     </div>
   </div>
@@ -157,11 +146,6 @@ const print = () => window.print();
   display: grid;
   gap: 12px;
   min-width: 0;
-}
-.buttons {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
 }
 @media (max-width: 860px) {
   .halves {

@@ -7,16 +7,12 @@ import { answerFrom, findWorking, type AnalysedRecording } from '@dusk-wren/core
 import { wrap } from 'comlink';
 import { computed, onBeforeUnmount, reactive, ref, shallowRef } from 'vue';
 import XyChart, { type XySeries } from '../charts/XyChart.vue';
-import BenchButton from '../parts/BenchButton.vue';
 import FileDrop from '../parts/FileDrop.vue';
 import QuantityField from '../parts/QuantityField.vue';
-import WorkingPaper from '../parts/WorkingPaper.vue';
 import { usePreferences } from '../stores/preferences';
 import type { SignatureReader } from '../workers/signature.worker';
-import AnswerFigures from '../workings/AnswerFigures.vue';
-import AttachToJob from '../workings/AttachToJob.vue';
+import FileAnswer from '../workings/FileAnswer.vue';
 import { useRecentWorkings } from '../workings/recent';
-import { asNote } from '../workings/words';
 
 /** A recorded stroke, dropped as a file: friction, bench set, seat and stick-slip, with the fitted lines. */
 const preferences = usePreferences();
@@ -121,7 +117,6 @@ const headerOf = (role: RecordingRole) => {
   const column = read.value?.columns[role]?.column;
   return column === undefined ? '' : (read.value?.headers[column] ?? '');
 };
-const print = () => window.print();
 </script>
 
 <template>
@@ -184,14 +179,7 @@ const print = () => window.print();
           :height="330"
           :span="span"
         />
-        <template v-if="shown">
-          <AnswerFigures :working="working" :result="shown.result" />
-          <WorkingPaper :steps="shown.steps" :notes="shown.notes" :source="shown.source" told />
-          <div class="buttons no-print">
-            <BenchButton @press="print">Print</BenchButton>
-            <AttachToJob :command="() => shown && asNote(title, working, shown)" />
-          </div>
-        </template>
+        <FileAnswer v-if="shown" :title="title" :working="working" :answer="shown" />
         <p v-else class="muted">Still wanted: the actuator area.</p>
       </section>
     </div>
@@ -218,14 +206,9 @@ const print = () => window.print();
 }
 .columns {
   border: 0;
-  padding: 0;
+  padding: 8px 0 0;
   display: grid;
   gap: 8px;
-}
-.buttons {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
 }
 @media (max-width: 860px) {
   .halves {
