@@ -1,10 +1,13 @@
 import { calc } from './calc';
-import { planOf } from './plan';
+import { constructions, planOf } from './plan';
 import { UsageError } from './usage';
 
 const HELP = `dw calc                     list the workings
 dw calc ID                  work one: a JSON object on standard input, quantities as texts ("3/4 in")
+dw constructions            list the constructions, with their usual features
 dw plan CONSTRUCTION        the plan of a usual valve of that construction
+    --features FILE         with other features: a JSON object, an axis at a time
+    --findings FILE         after findings: [{part, finding: {kind, ...}}], and ways chosen: [{way: {question, choice}}]
 dw plan --job FILE          the plan of an exported job
 `;
 
@@ -14,6 +17,8 @@ async function main(args: readonly string[]): Promise<void> {
   switch (command) {
     case 'calc':
       return print(await calc(rest));
+    case 'constructions':
+      return print(constructions());
     case 'plan':
       return print(await planOf(rest));
     case undefined:

@@ -1,28 +1,82 @@
 import { jobExport } from '@dusk-wren/contract';
 import { openJob, record } from '@dusk-wren/core/command';
-import { commandId, EMPTY_JOB, fold, personStamp, readLog, type JobState } from '@dusk-wren/core/job';
-import { USUAL_RULES } from '@dusk-wren/core/inspection';
-import { plan } from '@dusk-wren/core/plan';
+import {
+  commandId,
+  EMPTY_JOB,
+  fold,
+  personStamp,
+  readLog,
+  type Fact,
+  type JobState,
+} from '@dusk-wren/core/job';
+import { findingSchema, partRoleSchema, USUAL_RULES, wayChosenSchema } from '@dusk-wren/core/inspection';
+import { plan, type Plan } from '@dusk-wren/core/plan';
 import { must } from '@dusk-wren/core/problem';
-import { CONSTRUCTION_IDS, defaultValve } from '@dusk-wren/core/valve';
+import {
+  CONSTRUCTION_IDS,
+  CONSTRUCTIONS,
+  defaultValve,
+  partsOf,
+  valveSchema,
+  type Valve,
+} from '@dusk-wren/core/valve';
 import { readFile } from 'node:fs/promises';
+import { parseArgs } from 'node:util';
+import { z } from 'zod';
 import { refused, UsageError } from './usage';
 
-/** The plan of a usual valve, or of a job that was exported. */
+/** Every construction, with what it is. */
+export function constructions(): unknown {
+  return CONSTRUCTION_IDS.map((id) => {
+    const { name, about, features } = CONSTRUCTIONS[id];
+    return { id, name, about, parts: partsOf(defaultValve(id)).length, features };
+  });
+}
+
+/** The plan of a usual valve, varied by features and findings where asked, or of a job that was exported. */
 export async function planOf(args: readonly string[]): Promise<unknown> {
-  const [first, second, ...more] = args;
-  if (more.length > 0 || first === undefined)
+  const { values, positionals } = read(args);
+  const [construction, ...more] = positionals;
+  if (more.length > 0 || (construction === undefined) === (values.job === undefined))
     throw new UsageError('plan takes a construction, or --job FILE.');
-  const state = first === '--job' ? await jobIn(second) : usual(first);
+  const state =
+    construction === undefined
+      ? await jobIn(values.job)
+      : await usual(construction, values.features, values.findings);
   const planned = plan(state);
   if (!planned.ok) throw refused(planned.problem);
   if (!planned.value) throw new UsageError('This job was never opened.');
-  const { steps, calls, inHand, remainingMinutes, valve } = planned.value;
+  return shown(planned.value);
+}
+
+function read(args: readonly string[]) {
+  try {
+    return parseArgs({
+      args: [...args],
+      allowPositionals: true,
+      options: { job: { type: 'string' }, features: { type: 'string' }, findings: { type: 'string' } },
+    });
+  } catch (error) {
+    throw new UsageError(error instanceof Error ? error.message : String(error));
+  }
+}
+
+function shown({ steps, calls, inHand, remainingMinutes, valve }: Plan): unknown {
   return {
     construction: valve.construction,
     tag: valve.tag,
     inHand: inHand?.id ?? null,
     remainingMinutes,
+    features: valve.features,
+    parts: partsOf(valve).map(({ number, role, name, quantity, policy, material, leadDays }) => ({
+      number,
+      role,
+      name,
+      quantity,
+      policy,
+      material,
+      leadDays,
+    })),
     calls: [...calls.values()].map(({ part, verdict, method, reason, because }) => ({
       part,
       verdict,
@@ -36,6 +90,8 @@ export async function planOf(args: readonly string[]): Promise<unknown> {
       becauseOf: because.kind,
       ...(because.entry === undefined ? {} : { entry: because.entry }),
       task: task.kind,
+      ...(task.kind === 'measure' ? { measures: task.asks.map(({ what }) => what) } : {}),
+      ...(task.kind === 'look' ? { looksFor: task.choices.map(({ label }) => label) } : {}),
       opening,
       ...(finished ? { finishedBy: finished.seq } : {}),
       ...(kept ? { kept } : {}),
@@ -43,32 +99,83 @@ export async function planOf(args: readonly string[]): Promise<unknown> {
   };
 }
 
-function usual(construction: string): JobState {
+/** A findings file: what was seen on which part, and ways of working chosen. */
+const findingsFile = z.array(
+  z.union([
+    z.strictObject({ part: partRoleSchema, finding: findingSchema }),
+    z.strictObject({ way: wayChosenSchema }),
+  ]),
+);
+
+async function usual(construction: string, features?: string, findings?: string): Promise<JobState> {
   const known = CONSTRUCTION_IDS.find((id) => id === construction);
   if (!known) throw refused({ code: 'construction.unknown', id: construction, known: [...CONSTRUCTION_IDS] });
+  const valve = await varied(defaultValve(known), features);
   const nobody = '00000000-0000-4000-8000-000000000000';
   const person = personStamp.parse({ id: nobody, name: 'nobody', role: 'technician' });
-  const body = {
-    valve: { ...defaultValve(), construction: known },
-    site: USUAL_RULES,
-    came: 'in line' as const,
-    reported: '',
-  };
-  return must(
-    record(EMPTY_JOB, openJob(body, person), {
-      commandId: commandId.parse(nobody),
-      by: person,
-      at: '2026-01-01T00:00:00Z',
-    }),
-  ).state;
+  const stamp = { commandId: commandId.parse(nobody), by: person, at: '2026-01-01T00:00:00Z' };
+  const body = { valve, site: USUAL_RULES, came: 'in line' as const, reported: '' };
+  const { state } = must(record(EMPTY_JOB, openJob(body, person), stamp));
+  if (findings === undefined) return state;
+  return must(record(state, await factsIn(findings, valve), stamp)).state;
+}
+
+/** The usual valve with other features: each axis given replaces that axis, its other choices kept when the kind is. */
+async function varied(valve: Valve, file: string | undefined): Promise<Valve> {
+  if (file === undefined) return valve;
+  const given = z
+    .looseObject({ features: z.record(z.string(), z.unknown()).optional() })
+    .safeParse(await contentOf(file));
+  if (!given.success) throw new UsageError(`${file} is not an object of features.`);
+  const { features, ...whole } = given.data;
+  const { nps, pressureClass, group, ...axes } = features ? { ...whole, ...features } : whole;
+  const merged: Record<string, unknown> = { ...valve.features };
+  for (const [axis, value] of Object.entries(axes)) merged[axis] = mergedAxis(merged[axis], value);
+  const made = valveSchema.safeParse({
+    ...valve,
+    ...(nps === undefined ? {} : { nps }),
+    ...(pressureClass === undefined ? {} : { pressureClass }),
+    ...(group === undefined ? {} : { group }),
+    features: merged,
+  });
+  if (made.success) return made.data;
+  throw new UsageError(
+    made.error.issues.map(({ path, message }) => `${path.join('.')}: ${message}`).join('\n'),
+  );
+}
+
+const isRecord = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+function mergedAxis(usual: unknown, given: unknown): unknown {
+  if (!isRecord(usual) || !isRecord(given)) return given;
+  const kept = given['kind'] === undefined || given['kind'] === usual['kind'];
+  return kept ? { ...usual, ...given } : given;
+}
+
+async function factsIn(file: string, valve: Valve): Promise<Fact[]> {
+  const read = findingsFile.safeParse(await contentOf(file));
+  if (!read.success)
+    throw new UsageError(
+      `${file}: ${read.error.issues.map(({ path, message }) => `${path.join('.')}: ${message}`).join('; ')}`,
+    );
+  const roles = new Set(partsOf(valve).map(({ role }) => role));
+  return read.data.map((each): Fact => {
+    if ('way' in each) return { kind: 'way-chosen', body: { way: each.way } };
+    const { part, finding } = each;
+    if (!roles.has(part)) throw new UsageError(`${file}: this valve has no ${part}.`);
+    const step = {
+      id: `inspect.${part.replaceAll(' ', '-').toLowerCase()}`,
+      title: `Look at the ${part}`,
+      stage: 'inspect' as const,
+    };
+    return { kind: 'finding-made', body: { step, part, finding } };
+  });
 }
 
 async function jobIn(file: string | undefined): Promise<JobState> {
   if (file === undefined) throw new UsageError('--job wants the file of an exported job.');
-  const text = await readFile(file, 'utf8').catch((error: unknown) => {
-    throw new UsageError(`${file} cannot be read: ${error instanceof Error ? error.message : String(error)}`);
-  });
-  const read = jobExport.safeParse(json(text, file));
+  const read = jobExport.safeParse(await contentOf(file));
   if (!read.success)
     throw new UsageError(
       `${file} is not an exported job: ${read.error.issues.map(({ path, message }) => `${path.join('.')}: ${message}`).join('; ')}`,
@@ -80,7 +187,10 @@ async function jobIn(file: string | undefined): Promise<JobState> {
   return state.value;
 }
 
-function json(text: string, file: string): unknown {
+async function contentOf(file: string): Promise<unknown> {
+  const text = await readFile(file, 'utf8').catch((error: unknown) => {
+    throw new UsageError(`${file} cannot be read: ${error instanceof Error ? error.message : String(error)}`);
+  });
   try {
     return JSON.parse(text);
   } catch {

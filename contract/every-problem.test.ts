@@ -57,6 +57,7 @@ const SAMPLES: { [C in AnyProblemCode]: [Extract<AnyProblem, { code: C }>, RegEx
   'features.invalid': [{ code: 'features.invalid', issues: [] }, /does not hold together/],
   'features.contradict': [{ code: 'features.contradict', why: 'A and B.' }, /^A and B\.$/],
   'plan.cycle': [{ code: 'plan.cycle', fragments: ['x', 'y'] }, /circle: x, y/],
+  'plan.same-step': [{ code: 'plan.same-step', steps: ['x'] }, /twice: x/],
   'command.unknown': [{ code: 'command.unknown', kind: 'fish' }, /“fish”/],
   'command.invalid': [
     {

@@ -22,6 +22,7 @@ export const STATUS: Readonly<Record<AnyProblemCode, number>> = {
   'features.invalid': UNREADABLE,
   'features.contradict': REFUSED,
   'plan.cycle': REFUSED,
+  'plan.same-step': REFUSED,
   'command.unknown': UNREADABLE,
   'command.invalid': UNREADABLE,
   'job.not-open': 404,

@@ -40,6 +40,7 @@ export const WORDING: Words = {
     `This valve's description does not hold together. ${issues.map(wordIssue).join(' ')}`,
   'features.contradict': ({ why }) => why,
   'plan.cycle': ({ fragments }) => `These steps wait for each other in a circle: ${fragments.join(', ')}.`,
+  'plan.same-step': ({ steps }) => `These steps stand on the plan twice: ${steps.join(', ')}.`,
   'command.unknown': ({ kind }) => `Nothing here can do “${kind}”.`,
   'command.invalid': ({ issues }) => issues.map(wordIssue).join(' '),
   'job.not-open': () => 'There is no such job yet.',

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { addNote } from './commands/add-note';
 import { assignPerson } from './commands/assign-person';
 import { attachWorking } from './commands/attach-working';
+import { chooseWay } from './commands/choose-way';
 import { checkBluing } from './commands/check-bluing';
 import { doStep } from './commands/do-step';
 import { fitPacking } from './commands/fit-packing';
@@ -38,6 +39,7 @@ export const COMMANDS = {
   'strike-entry': strikeEntry,
   'add-note': addNote,
   'attach-working': attachWorking,
+  'choose-way': chooseWay,
   'assign-person': assignPerson,
   'sign-certificate': signCertificate,
 } as const;
@@ -62,6 +64,7 @@ export const commandSchema = z.discriminatedUnion('kind', [
   strikeEntry.schema,
   addNote.schema,
   attachWorking.schema,
+  chooseWay.schema,
   assignPerson.schema,
   signCertificate.schema,
 ]);

@@ -17,6 +17,14 @@ export const METHODS = [
   'free and clean',
   'straighten',
   'clean up',
+  'even grind',
+  'clear and clean',
+  'turn end for end',
+  'lap on a block',
+  'lap the seat out of the body',
+  'grind the seat in line',
+  'lap against a lap',
+  'lap in place',
 ] as const;
 export type Method = (typeof METHODS)[number];
 export const methodSchema = z.enum(METHODS);

@@ -24,6 +24,18 @@ export const findingSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('scored') }),
   z.strictObject({ kind: z.literal('stuck') }),
   z.strictObject({ kind: z.literal('corroded'), degree: z.enum(['light', 'deep']) }),
+  z.strictObject({ kind: z.literal('torn'), form: z.enum(['hole', 'tear', 'crack', 'hardened']) }),
+  z.strictObject({ kind: z.literal('cut seal'), form: z.enum(['nick', 'cut', 'flat']) }),
+  z.strictObject({ kind: z.literal('spring fault'), form: z.enum(['fractured', 'set', 'out of square']) }),
+  z.strictObject({ kind: z.literal('galled') }),
+  z.strictObject({ kind: z.literal('bent') }),
+  z.strictObject({ kind: z.literal('worn') }),
+  z.strictObject({ kind: z.literal('light marks') }),
+  z.strictObject({ kind: z.literal('stiff') }),
+  z.strictObject({ kind: z.literal('blocked') }),
+  z.strictObject({ kind: z.literal('rides low') }),
+  z.strictObject({ kind: z.literal('seat pocket corroded') }),
+  z.strictObject({ kind: z.literal('leaks') }),
   z.strictObject({ kind: z.literal('unsure'), what: z.string().trim().min(1).max(300) }),
 ]);
 

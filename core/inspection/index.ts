@@ -1,4 +1,13 @@
 export { siteRulesSchema, USUAL_RULES, type SiteRules } from './site-rules';
 export { findingSchema, partRoleSchema, type Finding, type FindingKind } from './finding';
 export { METHODS, methodSchema, VERDICTS, verdictSchema, type Call, type Method, type Verdict } from './call';
-export { callOnFinding, callOnPolicy, callOnRunout, siteOr, stemLimit } from './rules';
+export { callOnFeature, callOnFinding, callOnPolicy, callOnRunout, setOf, siteOr, stemLimit } from './rules';
+export {
+  QUESTIONS,
+  SCHOOLS,
+  USUAL_SCHOOLS,
+  wayChosenSchema,
+  type Question,
+  type Schools,
+  type WayChosen,
+} from './schools';

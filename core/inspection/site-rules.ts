@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { inches, quantityOf, thou } from '../quantity';
 import { API_598_EDITIONS, GRIND_IN_TO_IN, REFACE_TO_IN } from '../standards';
+import { schoolsSchema, USUAL_SCHOOLS } from './schools';
 
 /** What a site has decided for itself. Each default is common practice; the site's name stands beside its rules. */
 export const siteRulesSchema = z.strictObject({
@@ -28,6 +29,8 @@ export const siteRulesSchema = z.strictObject({
   /** Stagger of the ring joints, degrees. */
   jointStagger: z.union([z.literal(90), z.literal(120), z.literal(180)]),
   nextDueMonths: z.int().min(1).max(120),
+  /** Which school the site follows, where practitioners disagree. */
+  schools: schoolsSchema.default(USUAL_SCHOOLS),
 });
 
 export type SiteRules = z.output<typeof siteRulesSchema>;
@@ -51,4 +54,5 @@ export const USUAL_RULES: SiteRules = {
   api598Edition: 'stricter',
   jointStagger: 90,
   nextDueMonths: 36,
+  schools: USUAL_SCHOOLS,
 };

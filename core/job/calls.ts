@@ -1,7 +1,9 @@
 import {
+  callOnFeature,
   callOnFinding,
   callOnPolicy,
   callOnRunout,
+  setOf,
   siteOr,
   USUAL_RULES,
   type Call,
@@ -23,9 +25,16 @@ export interface StandingCall extends Call {
 
 const SEVERITY: Readonly<Record<Verdict, number>> = { fit: 0, rework: 1, renew: 2, ask: 3, condemn: 4 };
 
-/** The rules the job works to. */
+/** The rules the job works to: the site's, with the ways chosen on this job. */
 export function siteOf(state: JobState): SiteRules {
-  return openingOf(state)?.body.site ?? USUAL_RULES;
+  const site = openingOf(state)?.body.site ?? USUAL_RULES;
+  const chosen = state.records['way-chosen'];
+  if (chosen.length === 0) return site;
+  const schools = chosen.reduce(
+    (kept, { body }) => ({ ...kept, [body.way.question]: body.way.choice }),
+    site.schools,
+  );
+  return { ...site, schools };
 }
 
 /** The call on every part that has one. A part not looked at yet has none. */
@@ -33,40 +42,88 @@ export function callsOf(state: JobState): Map<PartRole, StandingCall> {
   const valve = valveOf(state);
   const calls = new Map<PartRole, StandingCall>();
   if (!valve) return calls;
+  const found = findingsByPart(state);
   for (const { role, policy } of partsOf(valve)) {
-    const call = callOn(state, valve, role, policy === 'renew always');
+    const call = callOn(state, valve, role, policy === 'renew always', found.get(role) ?? []);
     if (call) calls.set(role, call);
+  }
+  return withSets(valve, calls);
+}
+
+/** A part renewed as one of a set takes the others with it, unless somebody has overruled that. */
+function withSets(valve: Valve, calls: Map<PartRole, StandingCall>): Map<PartRole, StandingCall> {
+  for (const call of [...calls.values()]) {
+    if (call.verdict !== 'renew') continue;
+    for (const part of setOf(call.part, valve)) {
+      const own = calls.get(part);
+      if (part === call.part || own?.verdict === 'renew' || own?.overruled) continue;
+      calls.set(part, { ...call, part, reason: `renewed as a set with the ${call.part}` });
+    }
   }
   return calls;
 }
 
-function callOn(state: JobState, valve: Valve, part: PartRole, always: boolean): StandingCall | undefined {
-  const made = [...(part === 'stem' ? runoutCalls(state, valve) : []), ...foundCalls(state, valve, part)];
+function callOn(
+  state: JobState,
+  valve: Valve,
+  part: PartRole,
+  always: boolean,
+  found: readonly EntryOf<'finding-made'>[],
+): StandingCall | undefined {
+  const made = [
+    ...(part === stemRole(valve) ? runoutCalls(state, valve, part) : []),
+    ...foundCalls(state, valve, part, found),
+  ];
   const worst = made.reduce<{ call: Call; seq: number } | undefined>(
     (kept, each) => (kept && SEVERITY[kept.call.verdict] >= SEVERITY[each.call.verdict] ? kept : each),
     undefined,
   );
+  const feature = callOnFeature(part, valve);
   const base: StandingCall | undefined = always
     ? { ...callOnPolicy(part), because: [] }
-    : worst && { ...worst.call, because: made.map(({ seq }) => seq) };
+    : worst && !(feature && SEVERITY[feature.verdict] >= SEVERITY[worst.call.verdict])
+      ? { ...worst.call, because: made.map(({ seq }) => seq) }
+      : feature && { ...feature, because: [] };
   return base && overruled(state, base);
 }
 
-function foundCalls(state: JobState, valve: Valve, part: PartRole) {
-  const site = siteOf(state);
+/** The part that runs in the packing, whose runout is taken. */
+export function stemRole(valve: Valve): PartRole {
+  return (
+    partsOf(valve).find(({ role }) => role === 'stem' || role === 'spindle' || role === 'shaft')?.role ??
+    'stem'
+  );
+}
+
+/** The latest finding of each step, by part. */
+function findingsByPart(state: JobState): Map<PartRole, EntryOf<'finding-made'>[]> {
   const latest = new Map<string, EntryOf<'finding-made'>>();
-  for (const entry of state.records['finding-made']) {
-    if (entry.body.part === part) latest.set(entry.body.step.id, entry);
-  }
-  return [...latest.values()].map((entry) => ({
+  for (const entry of state.records['finding-made'])
+    latest.set(`${entry.body.part} ${entry.body.step.id}`, entry);
+  const byPart = new Map<PartRole, EntryOf<'finding-made'>[]>();
+  for (const entry of latest.values())
+    byPart.set(entry.body.part, [...(byPart.get(entry.body.part) ?? []), entry]);
+  return byPart;
+}
+
+function foundCalls(
+  state: JobState,
+  valve: Valve,
+  part: PartRole,
+  found: readonly EntryOf<'finding-made'>[],
+) {
+  const site = siteOf(state);
+  return found.map((entry) => ({
     call: callOnFinding({ valve, site, part }, entry.body.finding),
     seq: entry.seq,
   }));
 }
 
-function runoutCalls(state: JobState, valve: Valve) {
+function runoutCalls(state: JobState, valve: Valve, part: PartRole) {
   const latest = latestRunout(state);
-  return latest ? [{ call: callOnRunout(valve, siteOf(state), latest.runout), seq: latest.entry.seq }] : [];
+  return latest
+    ? [{ call: callOnRunout(valve, siteOf(state), latest.runout, part), seq: latest.entry.seq }]
+    : [];
 }
 
 /** The last runout that counts, worked out. */

@@ -44,4 +44,4 @@ export {
   valveOf,
   type JobState,
 } from './state';
-export { callsOf, latestRunout, siteOf, type StandingCall } from './calls';
+export { callsOf, latestRunout, siteOf, stemRole, type StandingCall } from './calls';

@@ -14,6 +14,7 @@ function eventful(): BenchJob {
     body: { step: 'inspect.runout', readings: bendReadings(3), readBy: DIAL },
   });
   job.send({ kind: 'add-note', body: { text: 'stem was wound out dry' } });
+  job.send({ kind: 'choose-way', body: { way: { question: 'bluing', choice: 'straight down' } } });
   job.send({
     kind: 'attach-working',
     body: { working: 'lathe.speed', given: { diameter: '2 in', surfaceSpeed: '40 ft/min' } },

@@ -18,6 +18,7 @@ import { pressureTested } from './events/pressure-tested';
 import { runoutTaken } from './events/runout-taken';
 import { stepDone } from './events/step-done';
 import { valveIdentified } from './events/valve-identified';
+import { wayChosen } from './events/way-chosen';
 import { workingAttached } from './events/working-attached';
 
 /** Every kind of event there is. */
@@ -39,6 +40,7 @@ export const EVENTS = {
   'hold-released': holdReleased,
   'entry-struck': entryStruck,
   'note-added': noteAdded,
+  'way-chosen': wayChosen,
   'working-attached': workingAttached,
   'person-assigned': personAssigned,
   'certificate-signed': certificateSigned,
@@ -70,6 +72,7 @@ export const entrySchema = z.discriminatedUnion('kind', [
   holdReleased.entry,
   entryStruck.entry,
   noteAdded.entry,
+  wayChosen.entry,
   workingAttached.entry,
   personAssigned.entry,
   certificateSigned.entry,

@@ -31,6 +31,7 @@ const NOTHING: Records = Object.freeze({
   'hold-released': [],
   'entry-struck': [],
   'note-added': [],
+  'way-chosen': [],
   'working-attached': [],
   'person-assigned': [],
   'certificate-signed': [],

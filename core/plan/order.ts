@@ -14,6 +14,8 @@ export interface Placed {
  * earlier stage, then the fragment's own order. A circle of relations is refused with the names in it.
  */
 export function ordered(drafts: readonly { draft: Draft; opening: number }[]): Result<Placed[]> {
+  const twice = repeated(drafts.map(({ draft }) => draft.id));
+  if (twice.length > 0) return refuse({ code: 'plan.same-step', steps: twice });
   const placed = settled(drafts).map((each, i) => ({
     each,
     rank: (each.opening * STAGES.length + STAGES.indexOf(each.draft.stage)) * drafts.length + i,
@@ -41,6 +43,10 @@ export function ordered(drafts: readonly { draft: Draft; opening: number }[]): R
     fragments: placed.filter(({ each }) => !done.has(each)).map(({ each }) => each.draft.id),
   });
 }
+
+const repeated = (ids: readonly string[]): string[] => [
+  ...new Set(ids.filter((id, i) => ids.indexOf(id) !== i)),
+];
 
 /** `after` may name a step or a milestone; a milestone stands for all steps that provide it, an absent one for none. */
 function settled(drafts: readonly { draft: Draft; opening: number }[]): Placed[] {

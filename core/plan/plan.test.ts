@@ -158,7 +158,10 @@ describe('findings change the plan', () => {
       const valve = defaultValve();
       const job = new BenchJob({
         ...valve,
-        features: { ...valve.features, seat: { ...valve.features.seat, kind, stock: inches(0.015) } },
+        features: {
+          ...valve.features,
+          seat: { kind, face: 'hard-faced', diameter: inches(3), stock: inches(0.015) },
+        },
       }).workTo('inspect.seat');
       return job.send({
         kind: 'make-finding',

@@ -12,8 +12,8 @@ import {
   type Stage,
   type StandingCall,
 } from '../job';
-import { FRAGMENTS, type Context, type Draft, type Opening } from '../procedure';
-import { asksOf, type PartRole, type Valve } from '../valve';
+import { FRAGMENTS, pressureTests, type Context, type Draft, type Opening } from '../procedure';
+import { asksOf, partsOf, type PartRole, type Valve } from '../valve';
 import { finishedBy, passed } from './done';
 import { ordered, type Placed } from './order';
 
@@ -67,7 +67,7 @@ function compose(state: JobState): Result<Plan | undefined> {
   const openings = openingsOf(state, valve, calls, condemned);
   const drafts = openings.flatMap((opening) => {
     const context = contextFor(state, valve, calls, condemned, opening);
-    return FRAGMENTS[valve.construction]
+    return fragmentsFor(valve)
       .filter((fragment) => fragment.openings === 'every' || applies(fragment.openings, opening))
       .flatMap((fragment) => fragment.compose(context).map((draft) => ({ draft, opening: opening.number })));
   });
@@ -88,6 +88,8 @@ function compose(state: JobState): Result<Plan | undefined> {
   });
 }
 
+const fragmentsFor = ({ features }: Valve) => FRAGMENTS.filter(({ when }) => when?.(features) ?? true);
+
 const applies = (openings: 'first' | 'last' | 'later', opening: Opening): boolean =>
   openings === 'first' ? opening.number === 1 : openings === 'last' ? opening.last : opening.number > 1;
 
@@ -100,8 +102,11 @@ function contextFor(
 ): Context {
   const opened = openingOf(state);
   const size = valve.nps ?? 2;
+  const roles = new Set(partsOf(valve).map(({ role }) => role));
   return {
     valve,
+    features: valve.features,
+    has: (part) => roles.has(part),
     site: siteOf(state),
     state,
     came: opened?.body.came ?? 'bare',
@@ -136,10 +141,7 @@ function failedSeatTest(state: JobState, context: Context): EntryOf<'pressure-te
     ({ body }) => body.step.id === id && counts(body.readBy),
   );
   if (!test) return undefined;
-  const drafts = FRAGMENTS[context.valve.construction].flatMap((fragment) =>
-    fragment.name === 'pressure tests' ? fragment.compose(context) : [],
-  );
-  const task = drafts.find((draft) => draft.id === id)?.task;
+  const task = pressureTests.compose(context).find((draft) => draft.id === id)?.task;
   return task?.kind === 'pressure-test' && !passed(test, task) ? test : undefined;
 }
 
@@ -190,6 +192,8 @@ function keptSteps(state: JobState, order: readonly Placed[]): PlannedStep[] {
       tools: [],
       consumables: [],
       parts: [],
+      off: [],
+      on: [],
       task: { kind: 'do' },
       minutes: 0,
       because: { kind: 'always', text: 'done before the plan changed' },

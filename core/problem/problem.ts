@@ -23,6 +23,7 @@ export type Problem =
   | { code: 'features.contradict'; why: string }
   // plan
   | { code: 'plan.cycle'; fragments: string[] }
+  | { code: 'plan.same-step'; steps: string[] }
   // commands
   | { code: 'command.unknown'; kind: string }
   | { code: 'command.invalid'; kind: string; issues: InputIssue[] }

@@ -2,7 +2,7 @@ import type { Finding, SiteRules } from '../inspection';
 import type { EntryOf, InstrumentKind, JobState, PressureTest, StandingCall, Stage } from '../job';
 import type { Dimension, GaugePressure, Length, Time, Torque } from '../quantity';
 import type { Source } from '../standards';
-import type { Ask, DetailId, PartRole, Valve } from '../valve';
+import type { Ask, DetailId, Features, PartRole, Valve } from '../valve';
 import type { Step as WorkingStep, TighteningPass } from '../workings';
 
 /** What a person can say about a part at a glance, offered as choices. */
@@ -29,6 +29,9 @@ export interface Shown {
   readonly source: Source;
 }
 
+/** Grinding in is a part against its own seat; lapping is a part against a block or a lap. */
+export type LapsAgainst = 'its own seat' | 'a block or lap';
+
 /** What the bench shows for a step, and what finishes it. */
 export type Task =
   | { readonly kind: 'do' }
@@ -37,11 +40,17 @@ export type Task =
   | { readonly kind: 'wants'; readonly wants: readonly DetailId[] }
   | { readonly kind: 'look'; readonly part: PartRole; readonly choices: readonly LookChoice[] }
   | { readonly kind: 'measure'; readonly asks: readonly MeasureAsk[] }
-  | { readonly kind: 'runout'; readonly stations: number; readonly limit: Length; readonly source: Source }
+  | {
+      readonly kind: 'runout';
+      readonly part: PartRole;
+      readonly stations: number;
+      readonly limit: Length;
+      readonly source: Source;
+    }
   | { readonly kind: 'bluing'; readonly diameter: Length; readonly widest: Length; readonly round: number }
   | {
       readonly kind: 'lapping';
-      readonly against: 'its own seat' | 'a block or lap';
+      readonly against: LapsAgainst;
       readonly grits: readonly number[];
     }
   | {
@@ -69,6 +78,8 @@ export type Task =
       readonly pressure: GaugePressure;
       readonly hold: Time;
       readonly allowedPerMinute: number;
+      /** What is counted, where it is not drops or bubbles. */
+      readonly counted?: 'mL';
       readonly shown: Shown;
     }
   | { readonly kind: 'order'; readonly part: PartRole; readonly leadDays: number }
@@ -95,7 +106,14 @@ export interface Draft {
   readonly caution?: string;
   readonly tools: readonly string[];
   readonly consumables: readonly string[];
+  /** Every part the step touches, those that come off or go on among them. */
   readonly parts: readonly PartRole[];
+  /** Parts that come off here, in order: their place on the tray. */
+  readonly off: readonly PartRole[];
+  /** Parts that go back here. */
+  readonly on: readonly PartRole[];
+  /** When it is wanted at all, in words; it may be passed over as not needed. */
+  readonly optional?: string;
   readonly task: Task;
   readonly minutes: number;
   readonly because: Because;
@@ -116,6 +134,9 @@ export interface Opening {
 /** What a fragment may look at. */
 export interface Context {
   readonly valve: Valve;
+  readonly features: Features;
+  /** Whether this valve has the part. */
+  readonly has: (part: PartRole) => boolean;
   readonly site: SiteRules;
   readonly state: JobState;
   readonly came: 'in line' | 'bare';
@@ -135,6 +156,8 @@ export interface Fragment {
   readonly name: string;
   /** Which openings it belongs to. */
   readonly openings: 'first' | 'every' | 'last' | 'later';
+  /** The features it is written for; every valve unless told. */
+  readonly when?: (features: Features) => boolean;
   readonly compose: (context: Context) => readonly Draft[];
 }
 
@@ -142,7 +165,18 @@ type Sparse = Pick<Draft, 'id' | 'stage' | 'title' | 'why' | 'minutes' | 'becaus
 
 /** A draft with the usual blanks filled: no tools, no parts, simply to be done. */
 export function draft(given: Sparse): Draft {
-  return { tools: [], consumables: [], parts: [], task: { kind: 'do' }, after: [], provides: [], ...given };
+  const { off = [], on = [], parts = [] } = given;
+  return {
+    tools: [],
+    consumables: [],
+    task: { kind: 'do' },
+    after: [],
+    provides: [],
+    ...given,
+    off,
+    on,
+    parts: [...new Set([...parts, ...off, ...on])],
+  };
 }
 
 export const always = (text: string): Because => ({ kind: 'always', text });

@@ -1,27 +1,85 @@
-import type { ConstructionId } from '../valve';
 import type { Fragment } from './draft';
-import { boltedBonnet, jointFaces, settled } from './fragments/bolted-bonnet';
+import { threePieceBall } from './fragments/ball';
+import { boltedBonnet, jointFaces } from './fragments/bolted-bonnet';
+import { balancedCage } from './fragments/cage';
+import { seatCartridge } from './fragments/cartridge';
+import { guidedCheck, swingCheck } from './fragments/checks';
+import { clampedRing } from './fragments/clamped-ring';
+import { clampedYoke } from './fragments/clamped-yoke';
+import { diagnose } from './fragments/diagnose';
+import { doublePlug } from './fragments/double-plug';
+import { hygienicSeat } from './fragments/hygienic';
+import { inspectParts } from './fragments/inspect';
+import { lowPressureDiaphragm } from './fragments/low-pressure';
+import { matchMarks, ventedAgain } from './fragments/match-marks';
 import { partRenewal } from './fragments/part-renewal';
+import { pilotSolenoid } from './fragments/pilot-solenoid';
+import { pistonActuator } from './fragments/piston-actuator';
+import { positioner } from './fragments/positioner';
 import { isolate, receive } from './fragments/receive';
+import { selfActingRegulator } from './fragments/regulator';
 import { release } from './fragments/release';
+import { repackInPlace } from './fragments/repack-in-place';
 import { risingStem } from './fragments/rising-stem';
-import { contactHold, discAndSeat, seatWork } from './fragments/seat-work';
+import { rollingDiaphragmActuator, vaneArmActuator } from './fragments/rotary-actuators';
+import { rotaryTrim } from './fragments/rotary-trim';
+import { blueAsFound, contactHold, seatWork } from './fragments/seat-work';
+import { shearPinRelief } from './fragments/shear-pin-relief';
+import { slidingStem } from './fragments/sliding-stem';
+import { slabGate } from './fragments/slab-gate';
+import { springDiaphragmActuator } from './fragments/spring-diaphragm-actuator';
+import { springRelief } from './fragments/spring-relief';
+import { stuffingBox } from './fragments/stuffing-box';
+import { taperPlug } from './fragments/taper-plug';
 import { pressureTests } from './fragments/tests';
+import { wedgeGate } from './fragments/wedge';
+import { weightLever } from './fragments/weight-lever';
 
-/** The fragments that a construction is composed of. Their order only breaks ties: relations decide. */
-export const FRAGMENTS: Readonly<Record<ConstructionId, readonly Fragment[]>> = {
-  'globe-bolted': [
-    receive,
-    isolate,
-    boltedBonnet,
-    risingStem,
-    discAndSeat,
-    jointFaces,
-    partRenewal,
-    seatWork,
-    contactHold,
-    settled,
-    pressureTests,
-    release,
-  ],
-};
+/**
+ * Everything a plan can be composed of. Each fragment says by features where it applies, so that a valve of mixed
+ * features gets its plan from the same list; their order only breaks ties: relations decide.
+ */
+export const FRAGMENTS: readonly Fragment[] = [
+  receive,
+  diagnose,
+  isolate,
+  matchMarks,
+  ventedAgain,
+  springDiaphragmActuator,
+  pistonActuator,
+  rollingDiaphragmActuator,
+  vaneArmActuator,
+  positioner,
+  weightLever,
+  boltedBonnet,
+  clampedYoke,
+  slabGate,
+  taperPlug,
+  repackInPlace,
+  guidedCheck,
+  swingCheck,
+  threePieceBall,
+  doublePlug,
+  balancedCage,
+  seatCartridge,
+  rotaryTrim,
+  lowPressureDiaphragm,
+  hygienicSeat,
+  selfActingRegulator,
+  shearPinRelief,
+  pilotSolenoid,
+  springRelief,
+  wedgeGate,
+  risingStem,
+  slidingStem,
+  clampedRing,
+  stuffingBox,
+  inspectParts,
+  blueAsFound,
+  jointFaces,
+  partRenewal,
+  seatWork,
+  contactHold,
+  pressureTests,
+  release,
+];

@@ -13,3 +13,4 @@ export {
   type TaskOf,
 } from './draft';
 export { FRAGMENTS } from './fragments';
+export { pressureTests } from './fragments/tests';

@@ -102,7 +102,7 @@ export class BenchJob {
 
   /** Does every ready step in the plainest way until `stop` is in hand, or nothing is ready. */
   workTo(stop: string): this {
-    for (let i = 0; i < 400; i++) {
+    for (let i = 0; i < 900; i++) {
       const inHand = this.plan().inHand;
       if (!inHand || inHand.id === stop) return this;
       this.work(inHand);

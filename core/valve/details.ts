@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { quantityOf, type Dimension } from '../quantity';
 import { GROUP_NAMES, MATERIAL_GROUPS, NOMINAL_SIZES, PRESSURE_CLASSES, STUD_MATERIALS } from '../standards';
+import { boltedJoint, metalSeatOf, packedBox, type Features } from './features';
 import { HAZARD_IDS } from './medium';
 import { valveSchema, type Valve } from './valve';
 
@@ -65,14 +66,14 @@ const ASKS: readonly (Ask & { known: (valve: Valve) => boolean })[] = [
     question: 'What is the pressure class?',
     why: 'it sets the test pressures',
     input: { kind: 'choice', choices: plain(PRESSURE_CLASSES) },
-    known: (valve) => valve.pressureClass !== undefined,
+    known: ({ pressureClass, features }) => pressureClass !== undefined || !isPressureClassed(features),
   },
   {
     id: 'group',
     question: 'What is the body cast from?',
     why: 'the rating depends on the material group',
     input: { kind: 'choice', choices: plain(MATERIAL_GROUPS, (group) => `${group} · ${GROUP_NAMES[group]}`) },
-    known: (valve) => valve.group !== undefined,
+    known: ({ group, features }) => group !== undefined || !isPressureClassed(features),
   },
   {
     id: 'mediumName',
@@ -83,26 +84,43 @@ const ASKS: readonly (Ask & { known: (valve: Valve) => boolean })[] = [
   },
   {
     id: 'bolts',
-    question: 'How many bonnet studs?',
+    question: 'How many studs hold the joint?',
     why: 'the tightening order depends on it',
     input: { kind: 'whole number' },
-    known: (valve) => valve.features.joint.bolts !== undefined,
+    known: ({ features }) => joined(features, 'bolts'),
   },
   {
     id: 'thread',
-    question: 'Which thread have the bonnet studs?',
+    question: 'Which thread have the studs?',
     why: 'the torque depends on it',
     input: { kind: 'text', example: '3/4-10' },
-    known: (valve) => valve.features.joint.thread !== undefined,
+    known: ({ features }) => joined(features, 'thread'),
   },
   {
     id: 'seatDiameter',
     question: 'What is the seat diameter?',
     why: 'breaks in the blue line are measured on it',
     input: { kind: 'quantity', dimension: 'length', example: '3 in' },
-    known: (valve) => valve.features.seat.diameter !== undefined,
+    known: ({ features }) => !metalSeatOf(features) || features.seat.diameter !== undefined,
   },
 ];
+
+/** A joint that nobody bolts has no studs to ask about. */
+function joined(features: Features, what: 'bolts' | 'thread'): boolean {
+  const joint = boltedJoint(features);
+  return !joint || joint.kind === 'pilot-cover' || joint[what] !== undefined;
+}
+
+/** Small screwed, clamped and air-moved valves carry no pressure class: they are proved in function. */
+const UNCLASSED: readonly Features['closure']['kind'][] = [
+  'ratio-plug',
+  'hygienic-plug',
+  'dump-disc',
+  'spring-regulator',
+  'shear-piston',
+  'pilot-diaphragm',
+];
+const isPressureClassed = ({ closure }: Features): boolean => !UNCLASSED.includes(closure.kind);
 
 /** Everything still unknown that the plan needs, in the order to ask it. */
 export function asksOf(valve: Valve): Ask[] {
@@ -123,23 +141,37 @@ export function withDetails(valve: Valve, details: Details): Valve {
     ...mediumWith(valve, details),
     features: {
       ...features,
-      joint: {
-        ...features.joint,
+      joint: withBolting(features, details),
+      seat: { ...features.seat, ...picked({ diameter: details.seatDiameter }) },
+      stem: { ...features.stem, ...picked({ diameter: details.stemDiameter }) },
+      packing: withBox(features, details),
+    },
+  };
+}
+
+function withBolting(features: Features, details: Details): Features['joint'] {
+  const joint = boltedJoint(features);
+  return joint
+    ? {
+        ...joint,
         ...picked({
           bolts: details.bolts,
           thread: details.thread,
           studMaterial: details.studMaterial,
           makersTorque: details.makersTorque,
         }),
-      },
-      seat: { ...features.seat, ...picked({ diameter: details.seatDiameter }) },
-      stem: { ...features.stem, ...picked({ diameter: details.stemDiameter }) },
-      packing: {
-        ...features.packing,
+      }
+    : features.joint;
+}
+
+function withBox(features: Features, details: Details): Features['packing'] {
+  const box = packedBox(features);
+  return box
+    ? {
+        ...box,
         ...picked({ bore: details.boxBore, depth: details.boxDepth, glandEntry: details.glandEntry }),
-      },
-    },
-  };
+      }
+    : features.packing;
 }
 
 function mediumWith(valve: Valve, { mediumName, hazards }: Details): Pick<Valve, 'medium'> {

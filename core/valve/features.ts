@@ -3,57 +3,255 @@ import { quantityOf } from '../quantity';
 import { PACKING_STYLES, STUD_MATERIALS } from '../standards';
 
 /**
- * What a valve is made of, as the plan sees it. Kinds are discriminated unions so that a construction is a set of
- * choices; a figure that nobody knows yet is absent and becomes an ask.
+ * What a valve is made of, as the plan sees it. Each axis is a discriminated union, so that a construction is a set of
+ * choices and any other valid set gets a plan too; a figure that nobody knows yet is absent and becomes an ask.
  */
-const boltedBonnet = z.strictObject({
-  kind: z.literal('bolted-bonnet'),
-  gasket: z.enum(['spiral-wound', 'compressed-fibre']),
+const length = quantityOf('length');
+const only = <const K extends string>(kind: K) => z.strictObject({ kind: z.literal(kind) });
+
+const bolting = {
   bolts: z.int().min(3).max(96).exactOptional(),
   thread: z.string().max(20).exactOptional(),
   studMaterial: z.enum(STUD_MATERIALS).exactOptional(),
   /** Final torque from the maker's sheet, where there is one. */
   makersTorque: quantityOf('torque').exactOptional(),
+};
+
+const bolted = <const K extends string>(kind: K) => z.strictObject({ kind: z.literal(kind), ...bolting });
+
+/** How the pressure boundary is opened and closed again. */
+export const jointSchema = z.discriminatedUnion('kind', [
+  bolted('bolted-bonnet').extend({
+    gasket: z.enum(['spiral-wound', 'compressed-fibre', 'seal ring']),
+    /** A bottom flange as well, with a drain hole, through which the lower guide is reached. */
+    blindHead: z.boolean().default(false),
+  }),
+  bolted('bolted-cover').extend({ gasket: z.enum(['spiral-wound', 'compressed-fibre']) }),
+  /** A yoke threaded on the body and clamped, over a bonnet chamber that drops in. */
+  only('clamped-yoke').extend({ timingShims: z.boolean() }),
+  /** A bonnet on a pressure-energised seal ring, the internals carried in it. */
+  bolted('seal-ring-bonnet').extend({ ringHeldBy: z.enum(['lock ring', 'seats']) }),
+  bolted('cap-and-plate').extend({ gasket: z.enum(['spiral-wound', 'compressed-fibre']) }),
+  bolted('spring-cover'),
+  bolted('end-caps'),
+  bolted('diaphragm-housing').extend({ gasketOn: z.enum(['body', 'housing']) }),
+  bolted('bonnet-and-diaphragm-housing'),
+  /** No bonnet: everything is reached along the shaft. */
+  only('shaft-box'),
+  only('clamps'),
+  only('screwed-body'),
+  only('screwed-bonnet'),
+  bolted('pilot-cover'),
+  bolted('spring-bonnet'),
+]);
+
+const metalSeat = {
+  face: z.enum(['hard-faced', 'plain']),
+  diameter: length.exactOptional(),
+  /** Metal left to reface, above the least the drawing allows. */
+  stock: length.exactOptional(),
+};
+const metal = <const K extends string>(kind: K) => z.strictObject({ kind: z.literal(kind), ...metalSeat });
+const soft = <const K extends string>(kind: K) =>
+  z.strictObject({ kind: z.literal(kind), diameter: length.exactOptional() });
+
+/** How the seat is held, and whether it can come out. */
+export const seatSchema = z.discriminatedUnion('kind', [
+  metal('screwed'),
+  metal('integral'),
+  metal('wedge-pair').extend({ removable: z.boolean() }),
+  metal('floating-pair'),
+  metal('plug-taper'),
+  metal('double'),
+  metal('clamped-ring'),
+  metal('retained-ring'),
+  /** Two seats in one cartridge: the first service turns it end for end, the second renews it. */
+  metal('cartridge').extend({ service: z.enum(['first', 'second']) }),
+  metal('nozzle'),
+  soft('soft-pair'),
+  soft('soft-liner'),
+  /** Full-port bodies have the seat in one piece with them; a reduced port takes a seat out with a seat tool. */
+  soft('ported').extend({ port: z.enum(['full', 'reduced']) }),
+  soft('clamped-soft'),
+  soft('reversible'),
+  soft('bead-sealed'),
+  soft('liner'),
+  soft('pilot'),
+]);
+
+/** What closes against the seat. */
+export const closureSchema = z.discriminatedUnion('kind', [
+  only('swivel-disc'),
+  only('captive-disc'),
+  only('wedge'),
+  only('expanding-gates'),
+  only('taper-plug'),
+  only('eccentric-plug'),
+  only('guided-check'),
+  only('swing-disc'),
+  only('ball'),
+  only('double-plug'),
+  only('balanced-plug').extend({ facing: z.enum(['metal', 'soft insert']) }),
+  only('ball-in-cage'),
+  only('spherical-plug'),
+  only('vane'),
+  only('ratio-plug'),
+  only('hygienic-plug'),
+  only('dump-disc'),
+  only('spring-regulator').extend({ trim: z.enum(['sliding gate', 'plug']) }),
+  only('shear-piston'),
+  only('pilot-diaphragm'),
+  only('relief-disc'),
+]);
+
+export const stemSchema = z.strictObject({
+  motion: z.enum(['rising', 'rising and non-rising', 'sliding', 'rotary', 'none']),
+  diameter: length.exactOptional(),
 });
 
-const screwedSeat = z.strictObject({
-  kind: z.literal('screwed'),
-  face: z.enum(['hard-faced', 'plain']),
-  diameter: quantityOf('length').exactOptional(),
-  /** Metal left to reface, above the least the drawing allows. */
-  stock: quantityOf('length').exactOptional(),
+const box = z.strictObject({
+  style: z.enum(PACKING_STYLES),
+  bore: length.exactOptional(),
+  depth: length.exactOptional(),
+  glandEntry: length.exactOptional(),
+  /** A finished chamber wall is scored by a steel hook. */
+  chamber: z.enum(['plain', 'finished']).default('finished'),
+  /** Stiff rings above and below soft ones. */
+  adapters: z.boolean().default(false),
+  /** Final gland torque from the maker's sheet, where there is one. */
+  glandTorque: quantityOf('torque').exactOptional(),
 });
-const integralSeat = screwedSeat.extend({ kind: z.literal('integral') });
+
+/** How the stem is sealed, and in what chamber. */
+export const packingSchema = z.discriminatedUnion('style', [
+  box,
+  z.strictObject({ style: z.literal('lip seals') }),
+  z.strictObject({ style: z.literal('o-ring and backups') }),
+  z.strictObject({ style: z.literal('o-rings') }),
+  z.strictObject({ style: z.literal('none') }),
+]);
+
+const action = z.enum(['air-to-open', 'air-to-close']);
+const coupling = z.enum(['screwed', 'split']);
+
+/** What moves the closure. */
+export const moverSchema = z.discriminatedUnion('kind', [
+  only('handwheel'),
+  only('wrench'),
+  only('lever'),
+  only('spring-diaphragm').extend({ action, coupling }),
+  only('piston').extend({ coupling }),
+  only('rolling-diaphragm').extend({
+    action,
+    /** How its fail action is reversed: the barrel goes across the yoke, or the whole actuator to the mirror position. */
+    form: z.enum(['barrel across', 'mirror position']),
+    reversing: z.boolean(),
+  }),
+  only('vane-arm').extend({ action, reversing: z.boolean() }),
+  only('diaphragm-on-stem').extend({
+    variant: z.enum(['single acting', 'double acting', 'adjustable double acting']),
+    springPlate: z.boolean(),
+  }),
+  only('hygienic-cylinder').extend({ size: z.enum(['small', 'large']) }),
+  only('weight-lever').extend({ sizes: z.enum(['2-3 in', '4-6 in']) }),
+  only('range-spring'),
+  only('flow').extend({ bypassInsert: z.boolean() }),
+  only('shear-pin'),
+  only('solenoid'),
+  only('set-spring').extend({ liftingLever: z.boolean() }),
+]);
 
 export const featuresSchema = z.strictObject({
-  joint: z.discriminatedUnion('kind', [boltedBonnet]),
-  seat: z.discriminatedUnion('kind', [screwedSeat, integralSeat]),
-  closure: z.discriminatedUnion('kind', [z.strictObject({ kind: z.literal('swivel-disc') })]),
-  stem: z.strictObject({
-    motion: z.literal('rising'),
-    diameter: quantityOf('length').exactOptional(),
-  }),
-  packing: z.strictObject({
-    style: z.enum(PACKING_STYLES),
-    bore: quantityOf('length').exactOptional(),
-    depth: quantityOf('length').exactOptional(),
-    glandEntry: quantityOf('length').exactOptional(),
-  }),
+  joint: jointSchema,
+  seat: seatSchema,
+  closure: closureSchema,
+  stem: stemSchema,
+  packing: packingSchema,
+  lantern: z
+    .discriminatedUnion('kind', [only('none'), only('lantern-ring').extend({ lubricator: z.boolean() })])
+    .default({ kind: 'none' }),
   backseat: z.boolean(),
-  bushing: z.strictObject({ held: z.enum(['tack-welded', 'screwed']) }),
-  moved: z.discriminatedUnion('kind', [z.strictObject({ kind: z.literal('handwheel') })]),
+  bushing: z.strictObject({ held: z.enum(['tack-welded', 'screwed', 'none']) }),
+  guides: z
+    .discriminatedUnion('kind', [
+      only('none'),
+      only('top-and-bottom'),
+      only('cage'),
+      only('guide-rings'),
+      only('bearings'),
+      only('shaft-bushes'),
+    ])
+    .default({ kind: 'none' }),
+  balance: z.discriminatedUnion('kind', [only('none'), only('seal-rings')]).default({ kind: 'none' }),
+  moved: moverSchema,
+  positioner: z
+    .discriminatedUnion('kind', [
+      only('none'),
+      /** Force balance, sealed to the top of the cylinder, its range spring on the actuator stem. */
+      only('on-cylinder'),
+      only('side-mounted'),
+    ])
+    .default({ kind: 'none' }),
+  lubrication: z
+    .discriminatedUnion('kind', [only('none'), only('sealant'), only('cavity-grease'), only('food-grade')])
+    .default({ kind: 'none' }),
+  limits: z
+    .discriminatedUnion('kind', [
+      only('none'),
+      /** The flow shuts it; the actuator only places it, and too much thrust breaks it. */
+      only('position-seated'),
+      only('stops'),
+    ])
+    .default({ kind: 'none' }),
+  /** Seat leakage class of a control valve. */
+  tightness: z
+    .strictObject({
+      class: z.enum(['II', 'III', 'IV', 'V', 'VI']),
+      ratedCv: quantityOf('flow coefficient').exactOptional(),
+      difference: quantityOf('pressure difference').exactOptional(),
+    })
+    .exactOptional(),
 });
 
 export type Features = z.output<typeof featuresSchema>;
+/** As they are written down: axes that are plain in most valves may be left out. */
+export type RawFeatures = z.input<typeof featuresSchema>;
+export type Joint = Features['joint'];
+export type JointKind = Joint['kind'];
+export type SeatKind = Features['seat']['kind'];
+export type ClosureKind = Features['closure']['kind'];
+export type MoverKind = Features['moved']['kind'];
+export type MoverOf<K extends MoverKind> = Extract<Features['moved'], { kind: K }>;
 
-/** A usual valve of the construction, every figure still unknown. */
-export const GLOBE_BOLTED_FEATURES: Features = {
-  joint: { kind: 'bolted-bonnet', gasket: 'spiral-wound' },
-  seat: { kind: 'screwed', face: 'hard-faced' },
-  closure: { kind: 'swivel-disc' },
-  stem: { motion: 'rising' },
-  packing: { style: 'die-formed' },
-  backseat: true,
-  bushing: { held: 'tack-welded' },
-  moved: { kind: 'handwheel' },
-};
+type BoltedJoint = Exclude<
+  Joint,
+  { kind: 'clamped-yoke' | 'shaft-box' | 'clamps' | 'screwed-body' | 'screwed-bonnet' }
+>;
+
+/** The joint, when studs or bolts hold it. */
+export function boltedJoint({ joint }: Features): BoltedJoint | undefined {
+  switch (joint.kind) {
+    case 'clamped-yoke':
+    case 'shaft-box':
+    case 'clamps':
+    case 'screwed-body':
+    case 'screwed-bonnet':
+      return undefined;
+    default:
+      return joint;
+  }
+}
+
+export type PackedBox = z.output<typeof box>;
+
+/** The stuffing box, when the stem is sealed by packing rings under a gland. */
+export function packedBox({ packing }: Features): PackedBox | undefined {
+  return 'chamber' in packing ? packing : undefined;
+}
+
+type MetalSeat = Extract<Features['seat'], { face: string }>;
+
+/** The seat, when it is metal that can be cut, ground in and blued. */
+export function metalSeatOf({ seat }: Features): MetalSeat | undefined {
+  return 'face' in seat ? seat : undefined;
+}

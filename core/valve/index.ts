@@ -1,7 +1,19 @@
-export { CONSTRUCTION_IDS, CONSTRUCTIONS, type ConstructionId } from './construction';
-export { featuresSchema, GLOBE_BOLTED_FEATURES, type Features } from './features';
+export { CONSTRUCTION_IDS, CONSTRUCTIONS, type Construction, type ConstructionId } from './constructions';
+export {
+  boltedJoint,
+  featuresSchema,
+  metalSeatOf,
+  packedBox,
+  type ClosureKind,
+  type Features,
+  type Joint,
+  type MoverKind,
+  type MoverOf,
+  type RawFeatures,
+} from './features';
+export { checkFeatures, fitsOf } from './combinations';
 export { HAZARD_IDS, HAZARDS, type Hazard } from './medium';
-export { defaultValve, valveSchema, type Valve } from './valve';
+export { bareFeatures, defaultValve, valveSchema, type Valve } from './valve';
 export {
   asksOf,
   detailsSchema,
@@ -11,4 +23,4 @@ export {
   type DetailKind,
   type Details,
 } from './details';
-export { PART_ROLES, partsOf, type Part, type PartPolicy, type PartRole } from './parts';
+export * from './parts';

@@ -1,11 +1,19 @@
 import { z } from 'zod';
 import { quantityOf } from '../quantity';
 import { MATERIAL_GROUPS, NOMINAL_SIZES, PRESSURE_CLASSES } from '../standards';
-import { CONSTRUCTION_IDS } from './construction';
-import { featuresSchema, GLOBE_BOLTED_FEATURES } from './features';
+import { checkFeatures } from './combinations';
+import { CONSTRUCTION_IDS, CONSTRUCTIONS, type ConstructionId } from './constructions';
+import { featuresSchema, type Features } from './features';
 import { HAZARD_IDS } from './medium';
 
 const words = (most: number) => z.string().trim().min(1).max(most);
+
+/** Features that hold together; the first contradiction is said in words. */
+const soundFeatures = featuresSchema.superRefine((features, context) => {
+  const checked = checkFeatures(features);
+  if (!checked.ok && checked.problem.code === 'features.contradict')
+    context.addIssue({ code: 'custom', message: checked.problem.why });
+});
 
 /** A valve as its plate and its sheet describe it. Absent figures are asked for. */
 export const valveSchema = z.strictObject({
@@ -28,35 +36,47 @@ export const valveSchema = z.strictObject({
       temperature: quantityOf('temperature').exactOptional(),
     })
     .exactOptional(),
-  features: featuresSchema,
+  features: soundFeatures,
 });
 
 export type Valve = z.output<typeof valveSchema>;
 
-/** The valve that a plan is shown for when none is named: every figure known, a middling size. */
-export function defaultValve(): Valve {
-  const inch = (value: number) => ({ dimension: 'length' as const, value, unit: 'in' });
+/** The valve that a plan is shown for when none is named: every figure known, a usual size. */
+export function defaultValve(construction: ConstructionId = 'globe-bolted'): Valve {
+  const { usual, features } = CONSTRUCTIONS[construction];
   return {
     tag: 'default',
-    construction: 'globe-bolted',
+    construction,
     customer: 'none',
     location: 'bench',
-    nps: 3,
-    pressureClass: 600,
-    group: '1.1',
+    ...usual,
     medium: { name: 'Water', hazards: [] },
-    features: {
-      ...GLOBE_BOLTED_FEATURES,
-      joint: {
-        kind: 'bolted-bonnet',
-        gasket: 'spiral-wound',
-        bolts: 8,
-        thread: '3/4-10',
-        studMaterial: 'B7',
-      },
-      seat: { kind: 'screwed', face: 'hard-faced', diameter: inch(3), stock: inch(0.06) },
-      stem: { motion: 'rising', diameter: inch(1) },
-      packing: { style: 'die-formed', bore: inch(1.5), depth: inch(2), glandEntry: inch(0.25) },
-    },
+    features,
   };
+}
+
+const FIGURES: readonly string[] = [
+  'bolts',
+  'thread',
+  'studMaterial',
+  'makersTorque',
+  'diameter',
+  'stock',
+  'bore',
+  'depth',
+  'glandEntry',
+  'glandTorque',
+  'ratedCv',
+  'difference',
+];
+
+/** The usual features of a construction with every figure still unknown. */
+export function bareFeatures(construction: ConstructionId): Features {
+  const axes = Object.entries(CONSTRUCTIONS[construction].features).map(([axis, feature]) => [
+    axis,
+    typeof feature === 'object'
+      ? Object.fromEntries(Object.entries(feature).filter(([name]) => !FIGURES.includes(name)))
+      : feature,
+  ]);
+  return featuresSchema.parse(Object.fromEntries(axes));
 }

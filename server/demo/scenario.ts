@@ -2,7 +2,7 @@ import { USUAL_RULES, type SiteRules } from '@dusk-wren/core/inspection';
 import type { InstrumentKind, Role } from '@dusk-wren/core/job';
 import { inches, psig, quantity, thou } from '@dusk-wren/core/quantity';
 import type { Condition } from '@dusk-wren/core/simulation';
-import { GLOBE_BOLTED_FEATURES, type Hazard, type Valve } from '@dusk-wren/core/valve';
+import { bareFeatures, type Hazard, type Valve } from '@dusk-wren/core/valve';
 
 /** Pinder Street valve shop: everybody and everything here is invented. */
 export const DEMO_PIN = '2468';
@@ -117,10 +117,11 @@ function valve(tag: string, about: About): Valve {
       ...(medium.celsius === undefined ? {} : { temperature: quantity('temperature', medium.celsius, '°C') }),
     },
     features: {
-      ...GLOBE_BOLTED_FEATURES,
+      ...bareFeatures('globe-bolted'),
       joint: {
         kind: 'bolted-bonnet',
         gasket: 'spiral-wound',
+        blindHead: false,
         bolts: size.bolts,
         thread: size.thread,
         studMaterial: 'B7',
@@ -137,6 +138,8 @@ function valve(tag: string, about: About): Valve {
         bore: inches(size.bore),
         depth: inches(size.depth),
         glandEntry: inches(0.3125),
+        chamber: 'finished',
+        adapters: false,
       },
     },
   };

@@ -1,6 +1,6 @@
 import type { Quantity } from '@dusk-wren/core/quantity';
 import type { MaterialGroup, PackingStyle, PressureClass, StudMaterial } from '@dusk-wren/core/standards';
-import { GLOBE_BOLTED_FEATURES, type Hazard, type Valve } from '@dusk-wren/core/valve';
+import { bareFeatures, type Hazard, type Valve } from '@dusk-wren/core/valve';
 
 /** A new valve while it is being typed: every figure may be missing. */
 export interface ValveDraft {
@@ -72,10 +72,11 @@ export function valveFrom(draft: ValveDraft): Valve {
         }
       : {}),
     features: {
-      ...GLOBE_BOLTED_FEATURES,
+      ...bareFeatures('globe-bolted'),
       joint: {
         kind: 'bolted-bonnet',
         gasket: 'spiral-wound',
+        blindHead: false,
         studMaterial: draft.studMaterial,
         ...(Number.isInteger(bolts) && bolts >= 3 && bolts <= 96 ? { bolts } : {}),
         ...(draft.thread.trim() ? { thread: draft.thread.trim() } : {}),
@@ -87,7 +88,7 @@ export function valveFrom(draft: ValveDraft): Valve {
         ...(draft.seatDiameter ? { diameter: draft.seatDiameter } : {}),
       },
       stem: { motion: 'rising', ...(draft.stem ? { diameter: draft.stem } : {}) },
-      packing: { style: draft.packing },
+      packing: { style: draft.packing, chamber: 'finished', adapters: false },
       backseat: draft.backseat,
     },
   };

@@ -11,7 +11,7 @@ export const runPressureTest = defineCommand({
     step: z.string().max(80),
     pressure: quantityOf('gauge pressure').refine(({ value }) => value > 0, 'a test has a pressure'),
     hold: quantityOf('time').refine(({ value }) => value > 0, 'a test is held for some time'),
-    leakPerMinute: z.number().min(0).max(100_000),
+    leakPerMinute: z.number().min(0).max(10_000_000),
     readBy: z.union([z.literal('hand'), instrumentId]),
   }),
   decide: ({ step: id, pressure, hold, leakPerMinute, readBy }, asked) => {
@@ -19,11 +19,20 @@ export const runPressureTest = defineCommand({
     if (!step.ok) return step;
     const by = stampOf(asked, readBy);
     if (!by.ok) return by;
-    const { test, fluid } = step.value.task;
+    const { test, fluid, counted } = step.value.task;
     return ok([
       {
         kind: 'pressure-tested',
-        body: { step: refOf(step.value), test, fluid, pressure, hold, leakPerMinute, readBy: by.value },
+        body: {
+          step: refOf(step.value),
+          test,
+          fluid,
+          pressure,
+          hold,
+          leakPerMinute,
+          readBy: by.value,
+          ...(counted ? { counted } : {}),
+        },
       },
     ]);
   },

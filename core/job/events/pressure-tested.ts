@@ -15,10 +15,11 @@ export const pressureTested = defineEvent({
     fluid: z.enum(['liquid', 'gas']),
     pressure: quantityOf('gauge pressure'),
     hold: quantityOf('time'),
-    /** Drops or bubbles a minute, by the fluid. */
-    leakPerMinute: z.number().min(0).max(100_000),
+    /** Drops or bubbles a minute, by the fluid; millilitres where they are measured. */
+    leakPerMinute: z.number().min(0).max(10_000_000),
+    counted: z.literal('mL').exactOptional(),
     readBy,
   }),
-  describe: ({ test, pressure, leakPerMinute, fluid }) =>
-    `${test} test at ${format(pressure, 'US')}: ${leakPerMinute} ${fluid === 'gas' ? 'bubbles' : 'drops'} a minute`,
+  describe: ({ test, pressure, leakPerMinute, fluid, counted }) =>
+    `${test} test at ${format(pressure, 'US')}: ${leakPerMinute} ${counted ?? (fluid === 'gas' ? 'bubbles' : 'drops')} a minute`,
 });

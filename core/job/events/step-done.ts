@@ -4,6 +4,12 @@ import { stepRef } from '../stage';
 
 export const stepDone = defineEvent({
   kind: 'step-done',
-  body: z.strictObject({ step: stepRef, note: z.string().max(400).exactOptional() }),
-  describe: ({ step, note }) => (note ? `${step.title}: ${note}` : step.title),
+  body: z.strictObject({
+    step: stepRef,
+    note: z.string().max(400).exactOptional(),
+    /** Looked at and passed over: it was not wanted on this job. */
+    notNeeded: z.literal(true).exactOptional(),
+  }),
+  describe: ({ step, note, notNeeded }) =>
+    [step.title, notNeeded && 'not needed', note].filter(Boolean).join(': '),
 });

@@ -1,221 +1,157 @@
-import { must } from '../../problem';
-import { quantity, type Torque } from '../../quantity';
-import { parseThread } from '../../standards';
-import { boltingSequence, boltingTorque } from '../../workings';
+import type { Features } from '../../valve';
 import { CAUTIONS } from '../cautions';
-import {
-  draft,
-  feature,
-  finding,
-  rule,
-  type Because,
-  type Context,
-  type Draft,
-  type Fragment,
-  type Shown,
-  type Task,
-} from '../draft';
+import { feature, finding, type Context, type Draft, type Fragment } from '../draft';
+import { rebuild, sequence, strip } from '../sequence';
+import { boltUp } from './bolting';
 
 const JOINT = feature('bolted bonnet');
 
-const reason = ({ opening }: Context): Because =>
-  opening.failed ? finding('the seat test was over its allowance', opening.failed.seq) : JOINT;
-
-/** A bonnet held by studs and nuts on a crushed gasket: marked, slackened, lifted, and bolted up again. */
+/** A bonnet held by studs and nuts on a crushed gasket: slackened, lifted, and bolted up again. */
 export const boltedBonnet: Fragment = {
   name: 'bolted bonnet',
   openings: 'every',
-  compose: (c) =>
-    c.condemned && c.opening.number > 1 ? [] : [...strip(c), ...(c.condemned ? [] : rebuild(c))],
+  when: ({ joint }) => joint.kind === 'bolted-bonnet',
+  compose: (c) => {
+    if (c.condemned && c.opening.number > 1) return [];
+    return [...takenOff(c), ...(c.condemned ? [] : putBack(c))];
+  },
 };
 
-function strip(c: Context): Draft[] {
-  const { id, minutes } = c;
-  const common = { stage: 'strip' as const, because: reason(c), provides: [id('stripped')] };
-  const again = c.opening.number > 1;
-  return [
-    ...(again ? [ventedAgain(c)] : [matchMarks(c)]),
-    draft({
-      ...common,
-      id: id('strip.slack'),
+const gasketOf = ({ joint }: Features) =>
+  joint.kind === 'bolted-bonnet' && joint.gasket === 'seal ring' ? 'bonnet seal' : 'bonnet gasket';
+
+interface Lift {
+  readonly title: string;
+  readonly why: string;
+  readonly caution: string;
+}
+
+/** What comes up with the bonnet. */
+function liftOf({ closure, moved }: Features): Lift {
+  if (moved.kind === 'handwheel') {
+    return {
+      title: 'Lift handwheel and bonnet off as one',
+      why:
+        closure.kind === 'wedge'
+          ? 'Stem and wedge come with it; tilted, the wedge scratches both seats.'
+          : 'The stem and disc come with it; tilted, they scratch the seat.',
+      caution: CAUTIONS.lift,
+    };
+  }
+  switch (closure.kind) {
+    case 'balanced-plug':
+      return {
+        title: 'Lift straight up: bonnet, guide, cage, plug and stem together',
+        why: 'Everything hangs on it; tilted, the seal rings jam in the cage.',
+        caution: CAUTIONS.lift,
+      };
+    case 'ball-in-cage':
+      return {
+        title: 'Lift bonnet, stem, ball and cage together',
+        why: 'Control ball and cage as they clear the body: they are loose on the stem.',
+        caution: `${CAUTIONS.lift} A falling ball marks its own seat.`,
+      };
+    default:
+      return {
+        title: 'Lift the bonnet straight up',
+        why: 'Plug and stem come with it, or stand in the body with the stem through it.',
+        caution: CAUTIONS.lift,
+      };
+  }
+}
+
+function takenOff(c: Context): Draft[] {
+  const lift = liftOf(c.features);
+  return sequence(c, strip(JOINT, ['marked', 'actuator off', 'blind head off'], 'bonnet off'), [
+    {
+      id: 'strip.slack',
       title: 'Slacken gland nuts, then bonnet nuts',
       why: 'Gland first: it takes the packing’s grip off before the joint moves.',
       caution: `${CAUTIONS.slack} ${CAUTIONS.gland}`,
       tools: ['ring spanners'],
       parts: ['gland nuts', 'bonnet studs'],
-      minutes: minutes(10),
-      after: [again ? id('strip.vent') : 'strip.match-mark'],
-    }),
-    draft({
-      ...common,
-      id: id('strip.gland-nuts'),
+      also: ['strip.wheel-nut'],
+      minutes: 10,
+    },
+    {
+      id: 'strip.gland-nuts',
       title: 'Gland nuts off',
       why: 'Takes the load off the packing so that the stem moves freely.',
-      parts: ['gland nuts'],
-      minutes: minutes(4),
-      after: [id('strip.slack')],
-    }),
-    draft({
-      ...common,
-      id: id('strip.bonnet-nuts'),
+      off: ['gland nuts'],
+      minutes: 4,
+    },
+    {
+      id: 'strip.bonnet-nuts',
       title: 'Bonnet nuts off, two opposing last',
       why: 'Two opposing nuts hold the bonnet if anything is still pushing.',
       caution: CAUTIONS.zero,
-      parts: ['bonnet studs'],
-      minutes: minutes(10),
-      after: [id('strip.gland-nuts')],
-    }),
-    draft({
-      ...common,
-      id: id('strip.lift'),
-      title: 'Lift handwheel and bonnet off as one',
-      why: 'The stem and disc come with it; tilted, they scratch the seat.',
-      caution: CAUTIONS.lift,
-      parts: ['bonnet', 'yoke'],
-      tools: ['sling'],
-      minutes: minutes(8),
-      after: [id('strip.bonnet-nuts')],
-    }),
-    draft({
-      ...common,
-      id: id('strip.gasket'),
-      title: 'Old gasket out, to scrap',
-      why: 'Once crushed it does not seal again.',
-      parts: ['bonnet gasket'],
-      minutes: minutes(4),
-      after: [id('strip.lift')],
-    }),
-  ];
-}
-
-function matchMarks({ minutes, id }: Context): Draft {
-  return draft({
-    id: 'strip.match-mark',
-    stage: 'strip',
-    title: 'Match-mark bonnet to body',
-    why: 'It goes back the way it ran; nobody remembers how it was clocked.',
-    caution: CAUTIONS.zero,
-    tools: ['centre punch or paint pen'],
-    parts: ['bonnet', 'body'],
-    minutes: minutes(3),
-    because: JOINT,
-    after: ['isolated', 'received'],
-    provides: [id('stripped')],
-  });
-}
-
-function ventedAgain(c: Context): Draft {
-  const previous = c.opening.number === 2 ? 'test.seat' : `test.seat@${c.opening.number - 1}`;
-  return draft({
-    id: c.id('strip.vent'),
-    stage: 'strip',
-    title: 'Vent the rig and prove zero again',
-    why: 'The valve still holds the test pressure on one side.',
-    caution: CAUTIONS.zero,
-    task: {
-      kind: 'measure',
-      asks: [
-        {
-          what: 'pressure at the vent',
-          dimension: 'gauge pressure',
-          example: '0 psig',
-          instrument: 'gauge',
-          mustBe: 'zero',
-        },
-      ],
+      off: ['bonnet studs'],
+      minutes: 10,
     },
-    minutes: 5,
-    because: reason(c),
-    after: [previous],
-    provides: [c.id('stripped')],
-  });
+    {
+      id: 'strip.lift',
+      ...lift,
+      off: c.has('yoke') ? ['bonnet', 'yoke'] : ['bonnet'],
+      tools: ['sling'],
+      minutes: 8,
+    },
+    {
+      id: 'strip.gasket',
+      title:
+        gasketOf(c.features) === 'bonnet seal' ? 'Bonnet seal out, to scrap' : 'Old gasket out, to scrap',
+      why: 'Once crushed it does not seal again.',
+      off: [gasketOf(c.features)],
+      minutes: 4,
+    },
+  ]);
 }
 
-function rebuild(c: Context): Draft[] {
-  const { id, minutes } = c;
-  const common = { stage: 'rebuild' as const, because: reason(c), provides: [id('rebuilt')] };
-  return [
-    draft({
-      ...common,
-      id: id('rebuild.gasket'),
-      title: `New ${c.valve.features.joint.gasket} gasket on the body`,
-      why: 'Both faces clean and dry, the gasket centred in its recess.',
-      parts: ['bonnet gasket'],
-      consumables: [`bonnet gasket, ${c.valve.features.joint.gasket}`],
-      minutes: minutes(5),
-      after: [id('rebuild.clean'), id('rebuild.open')],
-    }),
-    draft({
-      ...common,
-      id: id('rebuild.bonnet-on'),
-      title: 'Bonnet on, disc fully open, marks meeting',
+function putBack(c: Context): Draft[] {
+  const { features } = c;
+  const seal = gasketOf(features);
+  const wound = features.moved.kind === 'handwheel';
+  const gasket = features.joint.kind === 'bolted-bonnet' ? features.joint.gasket : 'spiral-wound';
+  return sequence(c, rebuild(JOINT, ['rebuild.clean', 'stem ready', 'trim in'], 'closed'), [
+    {
+      id: 'rebuild.gasket',
+      title: seal === 'bonnet seal' ? 'New bonnet seal on its land' : `New ${gasket} gasket on the body`,
+      why:
+        seal === 'bonnet seal'
+          ? 'Silicone grease holds it; a hair under it is a leak.'
+          : 'Both faces clean and dry, the gasket centred in its recess. A crushed one is never used again.',
+      on: [seal],
+      consumables: [seal === 'bonnet seal' ? 'silicone grease' : `bonnet gasket, ${gasket}`],
+      minutes: 5,
+    },
+    {
+      id: 'rebuild.bonnet-on',
+      title: wound
+        ? `Bonnet on, ${c.has('wedge') ? 'wedge' : 'disc'} fully open, marks meeting`
+        : 'Bonnet on level, marks meeting',
       why: 'Square on the body all the way down; snug the nuts by hand and look at the gap all round.',
-      caution: CAUTIONS.discOpen,
-      parts: ['bonnet', 'bonnet studs', 'yoke'],
+      caution: wound
+        ? c.has('wedge')
+          ? 'Wedge fully open before the bonnet goes down: closed, it is driven between its seats and the stem bends.'
+          : CAUTIONS.discOpen
+        : 'A cocked bonnet scores guide and cage and crushes its gasket on one side.',
+      on: c.has('yoke') ? ['bonnet', 'yoke'] : ['bonnet'],
+      parts: ['bonnet studs'],
       consumables: ['nickel anti-seize'],
-      minutes: minutes(12),
-      after: [id('rebuild.gasket'), id('rebuild.open')],
-    }),
-    draft({
-      ...common,
-      id: id('rebuild.bolt-up'),
+      also: ['rebuild.open'],
+      minutes: 12,
+    },
+    {
+      id: 'rebuild.bolt-up',
       title: 'Bolt up the bonnet',
       why: 'Crosswise and in passes, so that the gasket is crushed evenly.',
-      caution: 'No cheater bar on a torque wrench.',
+      caution: CAUTIONS.cheater,
       tools: ['torque wrench', 'socket'],
-      parts: ['bonnet studs'],
+      on: ['bonnet studs'],
       task: boltUp(c),
-      minutes: minutes(25),
-      after: [id('rebuild.bonnet-on'), 'asked'],
-    }),
-  ];
-}
-
-/** The bolt-up as it will be judged: torque from the maker's sheet, else computed; order and passes by the site. */
-function boltUp({ valve, site }: Context): Task {
-  const { bolts, thread, studMaterial, makersTorque } = valve.features.joint;
-  if (bolts === undefined) return { kind: 'wants', wants: ['bolts'] };
-  const torque = makersTorque
-    ? fromSheet(makersTorque)
-    : computed(thread, studMaterial ?? 'B7', site.nutFactor, site.yieldPercent);
-  if (!torque) return { kind: 'wants', wants: ['thread'] };
-  const sequence = must(boltingSequence.work({ bolts, passes: site.passes, torque: torque.torque }));
-  return {
-    kind: 'bolt-up',
-    bolts,
-    torque: torque.torque,
-    passes: [...sequence.result.passes, sequence.result.circularPass],
-    lowPercent: site.lowTorquePercent,
-    shown: torque.shown,
-  };
-}
-
-function fromSheet(torque: Torque): { torque: Torque; shown: Shown } {
-  return {
-    torque,
-    shown: {
-      steps: [],
-      notes: ['Typed once from the sheet on file.'],
-      source: { standing: 'maker', name: "Maker's torque sheet" },
+      also: ['asked'],
+      minutes: 25,
     },
-  };
-}
-
-function computed(
-  thread: string | undefined,
-  material: 'B7' | Exclude<Context['valve']['features']['joint']['studMaterial'], undefined>,
-  nutFactor: number,
-  yieldPercent: number,
-) {
-  const parsed = thread === undefined ? undefined : parseThread(thread);
-  if (!parsed?.ok) return undefined;
-  const worked = boltingTorque.work({
-    thread: parsed.value,
-    nutFactor,
-    material,
-    percentYield: quantity('ratio', yieldPercent, '%'),
-  });
-  return worked.ok ? { torque: worked.value.result.torque, shown: worked.value } : undefined;
+  ]);
 }
 
 /** Lapping or turning the joint faces, when a look said so. */
@@ -223,80 +159,44 @@ export const jointFaces: Fragment = {
   name: 'joint faces',
   openings: 'first',
   compose: (c) =>
-    (['body', 'bonnet'] as const).flatMap((part) => {
+    (['body', 'bonnet', 'cover', 'bonnet chamber'] as const).flatMap((part) => {
       const call = c.calls.get(part);
       if (c.condemned || call?.verdict !== 'rework') return [];
       const because = finding(`${part}: ${call.reason}`, call.because.at(-1));
-      const lap = draft({
-        id: `repair.lap-${part}-face`,
-        stage: 'repair',
-        title: `Lap the joint face of the ${part}`,
-        why: 'Figure of eight on a block until the mark is gone.',
-        caution: CAUTIONS.compound,
-        parts: [part],
-        tools: ['lapping block'],
-        consumables: ['lapping compound 120', 'lapping compound 240'],
-        task: { kind: 'lapping', against: 'a block or lap', grits: [120, 240] },
-        minutes: 25,
-        because,
-        after: [`repair.turn-${part}-face`, 'stripped'],
-        provides: ['repaired'],
-      });
-      if (call.method === 'lap joint face') return [lap];
-      if (call.method === 'turn joint face') return [turned(part, because), lap];
-      return [otherwise(part, call.method ?? 'clean up', because)];
+      const slug = part.replaceAll(' ', '-');
+      const method = call.method ?? 'clean up';
+      if (method !== 'lap joint face' && method !== 'turn joint face') {
+        return sequence(c, { stage: 'repair', because, after: ['stripped'], provides: ['repaired'] }, [
+          {
+            id: `repair.${slug}-${method.replaceAll(' ', '-')}`,
+            title: `${part}: ${method}`,
+            why: 'Dress it and look again.',
+            parts: [part],
+            minutes: 15,
+          },
+        ]);
+      }
+      return sequence(c, { stage: 'repair', because, after: ['stripped'], provides: ['repaired'] }, [
+        method === 'turn joint face' && {
+          id: `repair.turn-${slug}-face`,
+          title: `Turn the joint face of the ${part}`,
+          why: 'Too deep to lap: the least cut that cleans it up.',
+          caution: CAUTIONS.lathe,
+          parts: [part],
+          tools: ['lathe'],
+          minutes: 60,
+        },
+        {
+          id: `repair.lap-${slug}-face`,
+          title: `Lap the joint face of the ${part}`,
+          why: 'Figure of eight on a block until the mark is gone.',
+          caution: CAUTIONS.compound,
+          parts: [part],
+          tools: ['lapping block'],
+          consumables: ['lapping compound 120', 'lapping compound 240'],
+          task: { kind: 'lapping', against: 'a block or lap', grits: [120, 240] },
+          minutes: 25,
+        },
+      ]);
     }),
-};
-
-function turned(part: 'body' | 'bonnet', because: Because): Draft {
-  return draft({
-    id: `repair.turn-${part}-face`,
-    stage: 'repair',
-    title: `Turn the joint face of the ${part}`,
-    why: 'Too deep to lap: the least cut that cleans it up.',
-    caution: CAUTIONS.lathe,
-    parts: [part],
-    tools: ['lathe'],
-    minutes: 60,
-    because,
-    after: ['stripped'],
-    provides: ['repaired'],
-  });
-}
-
-function otherwise(part: 'body' | 'bonnet', method: string, because: Because): Draft {
-  return draft({
-    id: `repair.${part}-${method.replaceAll(' ', '-')}`,
-    stage: 'repair',
-    title: `${part}: ${method}`,
-    why: 'Dress it and look again.',
-    parts: [part],
-    minutes: 15,
-    because,
-    after: ['stripped'],
-    provides: ['repaired'],
-  });
-}
-
-/** Torque check again after the stack has settled. */
-export const settled: Fragment = {
-  name: 'settled joint',
-  openings: 'every',
-  compose: (c) =>
-    c.condemned
-      ? []
-      : [
-          draft({
-            id: c.id('setup.gland'),
-            stage: 'set up',
-            title: 'Gland: touch, one turn, stroke three times, touch again',
-            why: 'Packing settles with the first strokes; a gland left slack weeps on test.',
-            caution: CAUTIONS.gland,
-            parts: ['gland', 'gland flange', 'gland nuts'],
-            minutes: c.minutes(10),
-            because: rule('final gland tightness'),
-            after: [c.id('rebuilt')],
-            provides: [c.id('set up')],
-          }),
-        ],
 };

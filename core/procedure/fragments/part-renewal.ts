@@ -2,8 +2,8 @@ import type { StandingCall } from '../../job';
 import { partsOf, type PartRole } from '../../valve';
 import { CAUTIONS } from '../cautions';
 import { draft, fromCall, type Context, type Draft, type Fragment } from '../draft';
-
-const slug = (part: PartRole) => part.replaceAll(' ', '-');
+import { capital } from '../looks';
+import { slug } from '../sequence';
 
 /** Ordering and receiving what a call renews, fitting it where fitting is work of its own, and small rework. */
 export const partRenewal: Fragment = {
@@ -14,13 +14,13 @@ export const partRenewal: Fragment = {
     return partsOf(c.valve).flatMap(({ role, policy, leadDays }): Draft[] => {
       const call = c.calls.get(role);
       if (!call || policy === 'renew always') return [];
-      if (call.verdict === 'renew') return [...bought(role, leadDays, call), ...fitted(c, role, call)];
+      if (call.verdict === 'renew') return [...bought(c, role, leadDays, call), ...fitted(c, role, call)];
       return call.verdict === 'rework' ? reworked(role, call) : [];
     });
   },
 };
 
-function bought(part: PartRole, leadDays: number, call: StandingCall): Draft[] {
+function bought(c: Context, part: PartRole, leadDays: number, call: StandingCall): Draft[] {
   const common = { because: fromCall(call), parts: [part], stage: 'repair' as const };
   return [
     draft({
@@ -40,9 +40,14 @@ function bought(part: PartRole, leadDays: number, call: StandingCall): Draft[] {
       task: { kind: 'arrive', part },
       minutes: 5,
       after: [`order.${slug(part)}`],
+      // What stays in the body is not put back by any step: the rebuild as a whole waits for it.
+      provides: part === 'body' || !c.has(part) ? ['repaired'] : [],
     }),
   ];
 }
+
+/** Seats that are screwed or pressed into the body and change there. */
+const SEATS: readonly PartRole[] = ['seat', 'left seat', 'right seat'];
 
 function fitted(c: Context, part: PartRole, call: StandingCall): Draft[] {
   const common = {
@@ -51,21 +56,22 @@ function fitted(c: Context, part: PartRole, call: StandingCall): Draft[] {
     stage: 'repair' as const,
     after: [`arrive.${slug(part)}`, 'stripped'],
   };
-  if (part === 'seat') {
+  if (SEATS.includes(part) && c.features.closure.kind !== 'spring-regulator') {
     return [
       draft({
         ...common,
-        id: 'fit.seat',
-        title: 'Old seat out, new seat in',
-        why: 'Anti-seize on the thread; look at the body under it for corrosion.',
+        id: `fit.${slug(part)}`,
+        title: `Old ${part} out, new ${part} in`,
+        why: 'Anti-seize on the thread; look at the body under it for corrosion: no seat seals in a corroded pocket.',
         tools: ['seat driver'],
+        consumables: ['nickel anti-seize'],
         minutes: 30,
-        provides: ['seat cut'],
+        provides: ['seat cut', 'repaired'],
       }),
     ];
   }
   if (part === 'stem bushing') {
-    const tacked = c.valve.features.bushing.held === 'tack-welded';
+    const tacked = c.features.bushing.held === 'tack-welded';
     return [
       draft({
         ...common,
@@ -73,7 +79,7 @@ function fitted(c: Context, part: PartRole, call: StandingCall): Draft[] {
         title: tacked
           ? 'Cut the tack, screw the bushing out, new one in'
           : 'Screw the bushing out, new one in',
-        why: 'Its two threads differ in pitch: turn nothing else along with it.',
+        why: 'Its two threads differ in pitch: with the bonnet still on, the stem must be turned along with the bushing or both bind.',
         ...(tacked ? { caution: CAUTIONS.weld } : {}),
         minutes: 25,
       }),
@@ -82,38 +88,39 @@ function fitted(c: Context, part: PartRole, call: StandingCall): Draft[] {
   return [];
 }
 
+/** Methods whose work stands in a fragment of its own. */
 const ELSEWHERE: readonly string[] = [
   'grind in',
   'reface and lap',
   'lathe and lap',
   'lap joint face',
   'turn joint face',
+  'free and clean',
+  'turn end for end',
+  'lap on a block',
+  'lap the seat out of the body',
+  'grind the seat in line',
+  'lap against a lap',
+  'lap in place',
 ];
+
+const FACES: readonly PartRole[] = ['body', 'bonnet', 'cover', 'bonnet chamber'];
 
 /** Rework that no other fragment takes. */
 function reworked(part: PartRole, call: StandingCall): Draft[] {
   const { method } = call;
-  const elsewhere =
-    method === undefined ||
-    ELSEWHERE.includes(method) ||
-    part === 'body' ||
-    part === 'bonnet' ||
-    part === 'seat' ||
-    part === 'disc';
-  if (elsewhere) return [];
+  if (method === undefined || ELSEWHERE.includes(method) || FACES.includes(part)) return [];
   return [
     draft({
       id: `repair.${slug(part)}.${method.replaceAll(' ', '-')}`,
       stage: 'repair',
       title: `${capital(part)}: ${method}`,
-      why: call.reason,
+      why: capital(`${call.reason}.`),
       parts: [part],
       minutes: method === 'straighten' ? 60 : 15,
       because: fromCall(call),
       after: ['stripped'],
-      provides: ['repaired'],
+      provides: ['repaired', ...(part === 'stem' ? ['stem repaired'] : [])],
     }),
   ];
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,4 +1,4 @@
-import { always, draft, finding, type Context, type Draft, type Fragment } from '../draft';
+import { always, draft, feature, finding, type Context, type Draft, type Fragment } from '../draft';
 
 /** Stage 10: back in line, tags off, paper signed. */
 export const release: Fragment = {
@@ -23,7 +23,32 @@ function released(c: Context): Draft[] {
       after: ['tested'],
       provides: ['released'],
     }),
-    sign(c, ['release.place', 'tested']),
+    ...forTheShelf(c),
+    sign(c, ['release.place', 'release.shelf', 'tested']),
+  ];
+}
+
+/** What the next overhaul would be glad of. */
+function forTheShelf(c: Context): Draft[] {
+  const spare = c.has('bonnet chamber')
+    ? 'a packed bonnet chamber'
+    : c.has('bypass insert')
+      ? 'a complete bypass insert of this order key'
+      : c.has('cylinder')
+        ? 'a rebuilt actuator'
+        : undefined;
+  if (!spare) return [];
+  return [
+    draft({
+      id: 'release.shelf',
+      stage: 'release',
+      title: `Put up ${spare} for the shelf`,
+      why: 'The next one is then swapped in an hour, and this one rebuilt when there is time.',
+      minutes: 10,
+      optional: 'only where the shop keeps one',
+      because: feature('has a unit that is swapped whole'),
+      after: ['release.place'],
+    }),
   ];
 }
 
@@ -34,7 +59,7 @@ function condemned(c: Context): Draft[] {
       id: 'release.condemn',
       stage: 'release',
       title: 'Tag the valve condemned and set it apart',
-      why: `${call?.part ?? 'valve'}: ${call?.reason ?? 'condemned'}. A replacement must match type, rating and flanges.`,
+      why: `${call?.part ?? 'valve'}: ${call?.reason ?? 'condemned'}. A replacement is of the same type, the same or a higher pressure rating for the service, the same flange size, facing and face-to-face.`,
       minutes: 10,
       because: finding('a part that cannot be renewed is beyond repair', call?.because.at(-1)),
       after: ['inspected'],

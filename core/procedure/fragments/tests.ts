@@ -1,6 +1,7 @@
-import { formatAs, psig, seconds, type GaugePressure, type Time } from '../../quantity';
-import { API_598, HOLD_SECONDS } from '../../standards';
+import { formatAs, psig, quantity, seconds, valueIn, type GaugePressure, type Time } from '../../quantity';
+import { API_598, FCI_70_2, HOLD_SECONDS } from '../../standards';
 import type { PressureTest } from '../../job';
+import type { Features, PartRole } from '../../valve';
 import { leakAllowance, testPressures } from '../../workings';
 import { CAUTIONS } from '../cautions';
 import {
@@ -21,96 +22,189 @@ export const pressureTests: Fragment = {
   compose: (c) => (c.condemned ? [] : [...tests(c), ...(c.opening.last ? [hold(c)] : [])]),
 };
 
+/** How a valve is proved, by what closes in it. */
+interface Proof {
+  readonly as: 'globe' | 'gate' | 'plug' | 'ball' | 'check';
+  readonly seat: 'metal' | 'soft';
+  readonly how: string;
+  readonly parts: readonly PartRole[];
+}
+
+const PROOFS: Partial<Record<Features['closure']['kind'], Proof>> = {
+  'swivel-disc': {
+    as: 'globe',
+    seat: 'metal',
+    how: 'Closed by hand, pressure under the disc, the outlet watched for the whole hold.',
+    parts: ['seat', 'disc'],
+  },
+  'captive-disc': {
+    as: 'globe',
+    seat: 'metal',
+    how: 'Closed by hand, pressure under the disc, the outlet watched for the whole hold.',
+    parts: ['seat', 'disc'],
+  },
+  wedge: {
+    as: 'gate',
+    seat: 'metal',
+    how: 'Closed by hand; each side in turn, the other side open and watched.',
+    parts: ['wedge', 'left seat', 'right seat'],
+  },
+  'expanding-gates': {
+    as: 'gate',
+    seat: 'metal',
+    how: 'At rated pressure from each side in turn, the other side open; the edition on the plate decides the hold.',
+    parts: ['outer gate', 'inner gate', 'seat assemblies'],
+  },
+  'taper-plug': {
+    as: 'plug',
+    seat: 'metal',
+    how: 'Closed, sealant fresh; each side in turn, the other open and watched.',
+    parts: ['plug'],
+  },
+  'guided-check': {
+    as: 'check',
+    seat: 'metal',
+    how: 'Pressure on the downstream side only, the inlet watched.',
+    parts: ['check disc', 'seat'],
+  },
+  'swing-disc': {
+    as: 'check',
+    seat: 'metal',
+    how: 'Pressure on the downstream side only, the inlet open and watched.',
+    parts: ['disc', 'seat'],
+  },
+  ball: {
+    as: 'ball',
+    seat: 'soft',
+    how: 'Closed; air at low pressure from each side in turn, the other side watched for bubbles.',
+    parts: ['ball', 'soft seats'],
+  },
+};
+
+/** Closures of control valves, proved by leak class on a stroked valve. */
+const CONTROL: readonly Features['closure']['kind'][] = [
+  'double-plug',
+  'balanced-plug',
+  'ball-in-cage',
+  'spherical-plug',
+  'vane',
+];
+
 function tests(c: Context): Draft[] {
-  const { id, minutes } = c;
-  const common = {
-    stage: 'test' as const,
-    caution: CAUTIONS.pressure,
-    tools: ['test rig'],
-    parts: ['body' as const],
-  };
+  const { closure, moved } = c.features;
+  const proof = PROOFS[closure.kind];
+  const byAir = moved.kind === 'spring-diaphragm' || moved.kind === 'piston';
+  const control = CONTROL.includes(closure.kind) || (byAir && proof !== undefined);
+  if (!proof && !control) return [];
   return [
     draft({
-      ...common,
-      id: id('test.shell'),
+      ...usual,
+      id: c.id('test.shell'),
       title: 'Shell test',
       why: 'Body, bonnet, joint and gland, at one and a half times the rating, valve half open.',
-      task: test(c, 'shell'),
-      minutes: minutes(20),
+      task: pressureTest(c, 'shell', proof ?? PROOFS['swivel-disc']),
+      parts: ['body'],
+      minutes: c.minutes(20),
       because: rule(API_598.name),
-      after: [id('set up'), id('rebuilt'), 'asked'],
-      provides: [id('tests')],
+      after: [c.id('set up'), c.id('rebuilt'), 'asked'],
+      provides: [c.id('tests')],
     }),
-    ...(c.valve.features.backseat
-      ? [
-          draft({
-            ...common,
-            id: id('test.backseat'),
-            title: 'Backseat test',
-            why: 'Fully open, gland slack: the backseat alone holds.',
-            parts: ['stem', 'bonnet'],
-            task: test(c, 'backseat'),
-            minutes: minutes(10),
-            because: feature('has a backseat'),
-            after: [id('test.shell')],
-            provides: [id('tests')],
-          }),
-        ]
-      : []),
-    draft({
-      ...common,
-      id: id('test.seat'),
-      title: 'Seat test',
-      why: 'Closed by hand, pressure under the disc, the outlet watched for the whole hold.',
-      parts: ['seat', 'disc'],
-      task: test(c, 'seat'),
-      minutes: minutes(15),
-      because: rule(API_598.name),
-      after: [id('test.shell'), id('test.backseat')],
-      provides: [id('tests')],
-    }),
+    ...(c.features.backseat ? [backseat(c, proof)] : []),
+    control && c.features.tightness ? byClass(c) : bySize(c, proof),
   ];
 }
 
+const usual = { stage: 'test' as const, caution: CAUTIONS.pressure, tools: ['test rig'] };
+
+function backseat(c: Context, proof: Proof | undefined): Draft {
+  return draft({
+    ...usual,
+    id: c.id('test.backseat'),
+    title: 'Backseat test',
+    why: 'Fully open, gland slack: the backseat alone holds. Light torque is enough: the pressure helps it.',
+    parts: c.has('bonnet') ? ['stem', 'bonnet'] : ['stem', 'bonnet chamber'],
+    task: pressureTest(c, 'backseat', proof),
+    minutes: c.minutes(10),
+    because: feature('has a backseat'),
+    after: [c.id('test.shell')],
+    provides: [c.id('tests')],
+  });
+}
+
+function bySize(c: Context, proof: Proof | undefined): Draft {
+  return draft({
+    ...usual,
+    id: c.id('test.seat'),
+    title: 'Seat test',
+    why: proof?.how ?? 'Closed, the outlet watched for the whole hold.',
+    parts: (proof?.parts ?? []).filter(c.has),
+    task: pressureTest(c, 'seat', proof),
+    minutes: c.minutes(15),
+    because: rule(API_598.name),
+    after: [c.id('test.shell'), c.id('test.backseat')],
+    provides: [c.id('tests')],
+  });
+}
+
+function byClass(c: Context): Draft {
+  const { tightness } = c.features;
+  return draft({
+    ...usual,
+    id: c.id('test.seat'),
+    title: `Seat test, class ${tightness?.class ?? 'IV'}`,
+    why: 'Closed by the actuator at its own signal, never by hand; the outlet watched.',
+    parts: (['plug', 'ball', 'vane', 'disc', 'seat ring', 'cartridge'] as const).filter(c.has),
+    task: leakClass(c),
+    minutes: c.minutes(15),
+    because: rule(FCI_70_2.name),
+    after: [c.id('test.shell'), c.id('test.backseat')],
+    provides: [c.id('tests')],
+  });
+}
+
 function hold(c: Context): Draft {
+  const tested = PROOFS[c.features.closure.kind] !== undefined || CONTROL.includes(c.features.closure.kind);
   return draft({
     id: c.id('hold.test'),
     stage: 'test',
-    title: 'Hold: witness the seat test',
+    title: tested ? 'Hold: witness the seat test' : 'Hold: witness the test',
     why: 'The certificate says that somebody else saw it hold.',
-    task: { kind: 'hold', witness: 'the seat test and its reading' },
+    task: { kind: 'hold', witness: tested ? 'the seat test and its reading' : 'the test and its readings' },
     minutes: 10,
     because: rule('hold point before release'),
-    after: [c.id('tests')],
+    after: [c.id('tests'), c.id('set up'), c.id('rebuilt')],
     provides: ['tested'],
   });
 }
 
-function test({ valve, site }: Context, kind: PressureTest): Task {
+function pressureTest({ valve, site }: Context, kind: PressureTest, proof: Proof | undefined): Task {
   const { nps, pressureClass, group } = valve;
   if (nps === undefined) return { kind: 'wants', wants: ['nps'] };
   if (pressureClass === undefined) return { kind: 'wants', wants: ['pressureClass'] };
   const material = group === undefined ? {} : { group };
   const pressures = testPressures.work({ class: pressureClass, ...material });
-  const seat = leakAllowance.work({
-    code: 'API 598',
-    edition: site.api598Edition,
-    size: { nps },
-    valve: 'globe',
-    seat: 'metal',
-    class: String(pressureClass),
-    fluid: 'liquid',
-    ...material,
-  });
-  if (!pressures.ok || !seat.ok) return { kind: 'wants', wants: ['pressureClass'] };
-  const common = { kind: 'pressure-test' as const, test: kind, fluid: 'liquid' as const };
+  if (!pressures.ok) return { kind: 'wants', wants: ['pressureClass'] };
   if (kind === 'seat') {
+    const soft = proof?.seat === 'soft';
+    const seat = leakAllowance.work({
+      code: 'API 598',
+      edition: site.api598Edition,
+      size: { nps },
+      valve: proof?.as ?? 'globe',
+      seat: proof?.seat ?? 'metal',
+      class: String(pressureClass),
+      fluid: soft ? 'gas' : 'liquid',
+      ...material,
+    });
+    if (!seat.ok) return { kind: 'wants', wants: ['pressureClass'] };
     const { result } = seat.value;
     return {
-      ...common,
+      kind: 'pressure-test',
+      test: 'seat',
+      fluid: soft ? 'gas' : 'liquid',
       pressure: result.testPressure,
       hold: result.hold,
-      allowedPerMinute: result.dropsPerMinute ?? 0,
+      allowedPerMinute: (soft ? result.bubblesPerMinute : result.dropsPerMinute) ?? 0,
       shown: seat.value,
     };
   }
@@ -119,11 +213,42 @@ function test({ valve, site }: Context, kind: PressureTest): Task {
   const at = kind === 'shell' ? result.shell : result.backseat;
   const held = seconds((kind === 'shell' ? row?.shell : row?.backseat) ?? 0);
   return {
-    ...common,
+    kind: 'pressure-test',
+    test: kind,
+    fluid: 'liquid',
     pressure: psig(at.value),
     hold: held,
     allowedPerMinute: 0,
     shown: withHold(pressures.value, at, held),
+  };
+}
+
+/** Leak through the seat by its class: bubbles for VI, water in millilitres for the others. */
+function leakClass({ features, valve }: Context): Task {
+  const { tightness, seat } = features;
+  if (!tightness) return { kind: 'do' };
+  const gas = tightness.class === 'VI';
+  const port = seat.diameter ?? (valve.nps === undefined ? undefined : quantity('length', valve.nps, 'in'));
+  const worked = leakAllowance.work({
+    code: 'FCI 70-2',
+    class: tightness.class,
+    fluid: gas ? 'gas' : 'liquid',
+    ...(port ? { portDiameter: port } : {}),
+    ...(tightness.difference ? { difference: tightness.difference } : {}),
+    ...(tightness.ratedCv ? { ratedCv: tightness.ratedCv } : {}),
+  });
+  if (!worked.ok) return { kind: 'do' };
+  const { result } = worked.value;
+  const counted = gas && result.bubblesPerMinute !== undefined;
+  return {
+    kind: 'pressure-test',
+    test: 'seat',
+    fluid: gas ? 'gas' : 'liquid',
+    pressure: result.testPressure,
+    hold: result.hold,
+    allowedPerMinute: counted ? (result.bubblesPerMinute ?? 0) : valueIn(result.flow, 'mL/min'),
+    ...(counted ? {} : { counted: 'mL' as const }),
+    shown: worked.value,
   };
 }
 

@@ -48,7 +48,7 @@ const perMinute = computed(() =>
   now.value && now.value.held > 0 ? (now.value.drops / now.value.held) * 60 : 0,
 );
 const over = computed(() => perMinute.value > props.task.allowedPerMinute);
-const counted = computed(() => (props.task.fluid === 'gas' ? 'bubbles' : 'drops'));
+const counted = computed(() => props.task.counted ?? (props.task.fluid === 'gas' ? 'bubbles' : 'drops'));
 
 const run = () => {
   samples.value = [];

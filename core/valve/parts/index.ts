@@ -1,0 +1,11 @@
+export {
+  MATERIALS,
+  PART_CATALOGUE,
+  PART_KINDS,
+  PART_ROLES,
+  type Material,
+  type PartKind,
+  type PartPolicy,
+  type PartRole,
+} from './catalogue';
+export { partsOf, type Part } from './parts';

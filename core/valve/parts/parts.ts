@@ -1,0 +1,154 @@
+import { boltedJoint, type Features } from '../features';
+import type { Valve } from '../valve';
+import { PART_CATALOGUE, type Material, type PartKind, type PartPolicy, type PartRole } from './catalogue';
+import { rolesOf } from './groups';
+
+export interface Part {
+  /** Its balloon on the drawing and its line in the list. */
+  readonly number: number;
+  readonly role: PartRole;
+  readonly name: string;
+  readonly quantity: number;
+  readonly kind: PartKind;
+  readonly material: Material;
+  readonly policy: PartPolicy;
+  /** Usual lead time when it must be ordered, working days. */
+  readonly leadDays: number;
+  /** Held in the body and never coming out on the bench. */
+  readonly stays: boolean;
+}
+
+const known = new WeakMap<Features, readonly Part[]>();
+
+/** The parts list of this valve, from its features. Made once for a set of features: plans ask for it often. */
+export function partsOf({ features }: Valve): readonly Part[] {
+  const made = known.get(features);
+  if (made) return made;
+  const parts = rolesOf(features).map((role, index): Part => {
+    const { kind, material, policy, leadDays } = PART_CATALOGUE[role];
+    return {
+      number: index + 1,
+      role,
+      name: nameOf(role, features),
+      quantity: quantityOf(role, features),
+      kind,
+      material,
+      policy: policyOf(role, features) ?? policy,
+      leadDays,
+      stays: staysIn(role, features),
+    };
+  });
+  known.set(features, parts);
+  return parts;
+}
+
+function policyOf(role: PartRole, { closure }: Features): PartPolicy | undefined {
+  // The plug of a valve repacked where it stands is not reached; a sound removable seat is left alone.
+  if (closure.kind === 'eccentric-plug' && (role === 'seat liner' || role === 'plug')) return 'inspect';
+  return undefined;
+}
+
+/** All that is touched of a valve that is repacked where it stands. */
+const REPACKED: readonly PartRole[] = [
+  'gland nuts',
+  'gland',
+  'gland studs',
+  'packing',
+  'female adapter',
+  'male adapter',
+];
+
+/** Never off on the bench: the body, and a seat in one piece with it. */
+function staysIn(role: PartRole, { seat, closure, joint }: Features): boolean {
+  if (role === 'body') return true;
+  if (role === 'seat') return seat.kind === 'integral';
+  if (role === 'left seat' || role === 'right seat') return seat.kind === 'wedge-pair' && !seat.removable;
+  if (closure.kind === 'eccentric-plug') return !REPACKED.includes(role);
+  return joint.kind === 'end-caps' && role === 'stem';
+}
+
+const NAMES: Partial<Record<PartRole, string>> = {
+  disc: 'disc and disc nut',
+  'seat assemblies': 'seat assemblies, upstream and downstream',
+  'gate pins': 'gate retainer pins, knurled',
+  'ball cage': 'cage of the ball',
+  cartridge: 'seat cartridge, two seats',
+  'soft seats': 'seats, both ends',
+  'clamped yoke': 'yoke with its threaded bushing',
+  'bonnet chamber': 'bonnet chamber with backseat nose',
+  'timing shims': 'timing shims, as many as came off',
+  'port seat': 'reduced-port seat, screwed in',
+  spindle: 'spindle (stem)',
+};
+
+function nameOf(role: PartRole, features: Features): string {
+  const { joint, packing, seat, moved } = features;
+  switch (role) {
+    case 'bonnet gasket':
+    case 'cover gasket':
+      return 'gasket' in joint ? `${joint.gasket} ${role}` : role;
+    case 'packing':
+      return `${packing.style} packing`;
+    case 'seat':
+      return seat.kind === 'integral'
+        ? 'seat, integral'
+        : seat.kind === 'screwed'
+          ? 'seat ring, screwed in'
+          : 'seat';
+    case 'disc':
+      return features.closure.kind === 'swivel-disc' ? 'disc and disc nut' : 'disc';
+    case 'lever':
+      return moved.kind === 'weight-lever' ? 'lever arm' : 'lever';
+    default:
+      return NAMES[role] ?? role;
+  }
+}
+
+const QUANTITIES: Partial<Record<PartRole, number>> = {
+  'gland nuts': 2,
+  'gland studs': 2,
+  'gland bolts': 2,
+  'backup rings': 2,
+  'lip seals': 2,
+  'seat assemblies': 2,
+  'seat pins': 4,
+  'gate pins': 2,
+  'soft seats': 2,
+  'outer body seals': 2,
+  'inner body seals': 2,
+  'end caps': 2,
+  'seat gaskets': 2,
+  'wear bushings': 2,
+  'bushing gaskets': 2,
+  'hinge bushings': 2,
+  'shaft bushings': 2,
+  'shaft bushes': 2,
+  'shaft O-rings': 2,
+  'stem O-rings': 2,
+  'snap rings': 2,
+  'stem lock nuts': 2,
+  'guide rings': 2,
+  'cover screws': 4,
+  'armature screws': 4,
+  'spring washers': 2,
+  'adjusting rings': 2,
+  'ring pins': 2,
+  flappers: 2,
+  'lifting rings': 2,
+};
+
+/** What the joint's studs are called on this valve. */
+const STUDS: readonly PartRole[] = [
+  'bonnet studs',
+  'bonnet bolts',
+  'cover bolts',
+  'body bolts',
+  'cap bolts',
+  'housing bolts',
+  'blind head studs',
+];
+
+function quantityOf(role: PartRole, features: Features): number {
+  if (STUDS.includes(role)) return boltedJoint(features)?.bolts ?? 1;
+  return QUANTITIES[role] ?? 1;
+}
