@@ -32,7 +32,7 @@ describe('the demo, played through the commands', () => {
     const { body } = await lea.get('/api/jobs?state=all&limit=100');
     const jobs: { tag: string; summary: { state: string; stage: string; blocked?: { kind: string } } }[] =
       body.jobs;
-    expect(jobs).toHaveLength(10);
+    expect(jobs).toHaveLength(30);
     expect(await ValveRow.count()).toBeGreaterThanOrEqual(13);
     expect(new Set(jobs.map(({ summary }) => summary.blocked?.kind))).toEqual(
       new Set([undefined, 'hold', 'ask', 'part', 'pressure']),

@@ -12,6 +12,8 @@ export {
   type RawFeatures,
 } from './features';
 export { checkFeatures, fitsOf } from './combinations';
+export { choicesOf, withChoice, type FeatureChoice } from './choices';
+export { moverWords } from './mover-words';
 export { HAZARD_IDS, HAZARDS, type Hazard } from './medium';
 export { bareFeatures, defaultValve, valveSchema, type Valve } from './valve';
 export {

@@ -18,6 +18,7 @@ import {
   wrenchClick,
   type Chance,
 } from '@dusk-wren/core/simulation';
+import { packedBox } from '@dusk-wren/core/valve';
 import { randomUUID } from 'node:crypto';
 import { commandId } from '@dusk-wren/core/job';
 import type { Sequelize } from 'sequelize';
@@ -93,11 +94,12 @@ export class Play {
   private async measure(step: PlannedStep, ventPsig: number): Promise<void> {
     if (step.task.kind !== 'measure') return;
     const { features } = this.story.valve;
+    const box = packedBox(features);
     const known: Readonly<Record<string, string>> = {
       'stem diameter': formatExactly(features.stem.diameter ?? thou(1000)),
-      'box bore': formatExactly(features.packing.bore ?? thou(1500)),
-      'box depth': formatExactly(features.packing.depth ?? thou(2000)),
-      'gland entry': formatExactly(features.packing.glandEntry ?? thou(250)),
+      'box bore': formatExactly(box?.bore ?? thou(1500)),
+      'box depth': formatExactly(box?.depth ?? thou(2000)),
+      'gland entry': formatExactly(box?.glandEntry ?? thou(250)),
       'pressure at the vent': `${ventPsig} psig`,
     };
     for (const ask of step.task.asks) {

@@ -1,5 +1,5 @@
 import { jobListView } from '@dusk-wren/contract';
-import { asksOf, valveSchema } from '@dusk-wren/core/valve';
+import { asksOf, boltedJoint, CONSTRUCTION_IDS, valveSchema } from '@dusk-wren/core/valve';
 import { siteRulesSchema } from '@dusk-wren/core/inspection';
 import { fold, readLog } from '@dusk-wren/core/job';
 import { plan } from '@dusk-wren/core/plan';
@@ -20,9 +20,9 @@ import { seedDemo } from './seed';
 
 describe('the Pinder Street scenario', () => {
   const valves = [...STORIES.map(({ valve }) => valve), ...SHELF];
-  it('has at least twelve valves in various sizes and classes, ten jobs, six people, eight instruments', () => {
+  it('has at least twelve valves in various sizes and classes, thirty jobs, six people, eight instruments', () => {
     expect(valves.length).toBeGreaterThanOrEqual(12);
-    expect(STORIES).toHaveLength(10);
+    expect(STORIES).toHaveLength(30);
     expect(PEOPLE).toHaveLength(6);
     expect(INSTRUMENTS).toHaveLength(8);
     expect(new Set(valves.map(({ nps }) => nps)).size).toBeGreaterThanOrEqual(4);
@@ -47,9 +47,12 @@ describe('the Pinder Street scenario', () => {
     for (const { condition } of STORIES) expect(conditionSchema.safeParse(condition).success).toBe(true);
   });
   it('no stud is of a size a bonnet would not carry: more bolts or thicker ones in a higher class of one size', () => {
-    const three = valves.filter(({ nps }) => nps === 3);
+    const three = valves.filter(({ nps, features }) => nps === 3 && features.joint.kind === 'bolted-bonnet');
     expect(three.length).toBeGreaterThan(1);
-    for (const { features } of three) expect(features.joint.thread).toMatch(/^[\d/ ]+-\d+$/);
+    for (const { features } of three) expect(boltedJoint(features)?.thread).toMatch(/^[\d/ ]+-\d+$/);
+  });
+  it('has a job for every construction', () => {
+    expect(new Set(STORIES.map(({ valve }) => valve.construction))).toEqual(new Set(CONSTRUCTION_IDS));
   });
 });
 
@@ -92,7 +95,7 @@ describe('played into a database through the same commands as real work', () => 
   });
   it('the list shows all of them, and what blocks them', async () => {
     const listed = jobListView.parse({ jobs: await jobs(), next: null }).jobs;
-    expect(listed).toHaveLength(10);
+    expect(listed).toHaveLength(30);
     const blocked = Object.fromEntries(listed.map(({ tag, summary }) => [tag, summary.blocked?.kind]));
     expect(blocked).toMatchObject({
       'TW-31': 'pressure',

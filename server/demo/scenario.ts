@@ -2,7 +2,8 @@ import { USUAL_RULES, type SiteRules } from '@dusk-wren/core/inspection';
 import type { InstrumentKind, Role } from '@dusk-wren/core/job';
 import { inches, psig, quantity, thou } from '@dusk-wren/core/quantity';
 import type { Condition } from '@dusk-wren/core/simulation';
-import { bareFeatures, type Hazard, type Valve } from '@dusk-wren/core/valve';
+import { bareFeatures, boltedJoint, type Hazard, type Valve } from '@dusk-wren/core/valve';
+import { otherStories } from './other-constructions';
 
 /** Pinder Street valve shop: everybody and everything here is invented. */
 export const DEMO_PIN = '2468';
@@ -148,8 +149,11 @@ function valve(tag: string, about: About): Valve {
 /** A valve whose plate could not be read: the plan asks. */
 function unread(full: Valve): Valve {
   const { pressureClass: _class, ...known } = full;
-  const { bolts: _bolts, ...joint } = full.features.joint;
-  return { ...known, features: { ...full.features, joint } };
+  const { features } = full;
+  const joint = boltedJoint(features);
+  if (!joint) return known;
+  const { bolts: _bolts, ...unstudded } = joint;
+  return { ...known, features: { ...features, joint: unstudded } };
 }
 
 const sound: Condition = {
@@ -180,7 +184,8 @@ export interface Story {
   readonly ventPsig?: number;
 }
 
-export const STORIES: readonly Story[] = [
+/** Bolted globes, each standing somewhere else in its work. */
+export const GLOBE_STORIES: readonly Story[] = [
   {
     valve: valve('HV-2214', {
       serial: 'B 4051 77',
@@ -352,6 +357,12 @@ export const STORIES: readonly Story[] = [
     seatDepth: '0.004 in',
     unsure: { step: 'inspect.gland', what: 'blue heat tint on one side only' },
   },
+];
+
+/** Every job of the scenario. */
+export const STORIES: readonly Story[] = [
+  ...GLOBE_STORIES,
+  ...otherStories({ sugar: SUGAR, field: FIELD, heat: HEAT }),
 ];
 
 /** On file, with no job open. */

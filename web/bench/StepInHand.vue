@@ -4,6 +4,8 @@ import type { PlannedStep } from '@dusk-wren/core/plan';
 import { DEFER } from '@dusk-wren/core/procedure';
 import { computed } from 'vue';
 import { sayMinutes } from '../app/dates';
+import { useJob } from '../stores/job';
+import { trayOf } from './tray';
 import AskTask from './tasks/AskTask.vue';
 import BluingTask from './tasks/BluingTask.vue';
 import BoltUpTask from './tasks/BoltUpTask.vue';
@@ -21,12 +23,16 @@ import SignTask from './tasks/SignTask.vue';
 /** The step in hand, large: what, why, caution, tools, and its task in place. */
 const props = defineProps<{ step: PlannedStep }>();
 const task = computed(() => props.step.task);
+const job = useJob();
+/** Where what comes off here goes: places are counted as parts come off. */
+const tray = computed(() => trayOf(job.planned).filter(({ role }) => props.step.off.includes(role)));
 const needs = computed(() => [...props.step.tools, ...props.step.consumables].join(', '));
 </script>
 
 <template>
   <article class="in-hand">
     <h2>{{ step.title }}</h2>
+    <p v-if="step.optional" class="label optional">Wanted {{ step.optional }}.</p>
     <p class="why">{{ step.why }}</p>
     <p v-if="step.caution" class="caution">
       <svg viewBox="0 0 24 24" width="22" height="22" role="img" aria-label="Caution">
@@ -39,6 +45,12 @@ const needs = computed(() => [...props.step.tools, ...props.step.consumables].jo
     <p class="label meta muted">
       <span>{{ sayMinutes(step.minutes) }}</span><span v-if="needs">take {{ needs }}</span
       ><span>here because: {{ step.because.text }}</span>
+    </p>
+    <p v-if="tray.length > 0" class="label tray">
+      To the tray:
+      <span v-for="each in tray" :key="each.role"
+        ><b class="number">{{ each.place }}</b> {{ each.name }}</span
+      >
     </p>
     <DoTask v-if="task.kind === 'do'" :step="step" />
     <AskTask v-else-if="task.kind === 'ask'" :step="step" :task="task" />
@@ -91,6 +103,21 @@ h2 {
 small {
   color: var(--muted);
   font-size: 14px;
+}
+.optional {
+  color: var(--blue);
+}
+.tray {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 14px;
+}
+.tray b {
+  display: inline-block;
+  min-width: 22px;
+  text-align: center;
+  border: 1px solid var(--muted);
+  border-radius: 4px;
 }
 .meta {
   display: flex;

@@ -1,64 +1,82 @@
 <script setup lang="ts">
 import type { StandingCall } from '@dusk-wren/core/job';
 import { partsOf, type PartRole, type Valve } from '@dusk-wren/core/valve';
-import { computed } from 'vue';
-import { globeSection } from './globe-section';
+import { computed, useId } from 'vue';
+import { apart } from './sections/apart';
+import { sectionOf } from './sections/compose';
 
 /** The valve in section, numbered to its parts list, hatched by call; a part can be picked by mouse, touch or key. */
-const props = defineProps<{
-  valve: Valve;
-  calls: ReadonlyMap<PartRole, StandingCall>;
-  inHand: readonly PartRole[];
-  picked?: PartRole | undefined;
-}>();
+const props = withDefaults(
+  defineProps<{
+    valve: Valve;
+    calls: ReadonlyMap<PartRole, StandingCall>;
+    inHand: readonly PartRole[];
+    picked?: PartRole | undefined;
+    /** Parts in the order they come off, and how many of them are drawn off. */
+    order?: readonly PartRole[];
+    off?: number;
+  }>(),
+  { picked: undefined, order: () => [], off: 0 },
+);
 defineEmits<{ pick: [part: PartRole] }>();
 
-const section = computed(() => globeSection(props.valve));
+const section = computed(() => sectionOf(props.valve));
 const parts = computed(() => partsOf(props.valve));
+const away = computed(() => apart(section.value, props.order, props.off));
 const verdict = (role: PartRole) => props.calls.get(role)?.verdict ?? 'not-yet';
+const shift = (role: PartRole) => {
+  const [x, y] = away.value.offsets.get(role) ?? [0, 0];
+  return { transform: `translate(${x}px, ${y}px)` };
+};
+const viewBox = computed(() => {
+  const { up, down, side } = away.value.room;
+  const { width, height } = section.value;
+  return `${-26 - side} ${-up} ${width + 52 + 2 * side} ${height + up + down}`;
+});
 
-/** Balloons in two columns, in the order their leaders come off, so that no two cross. */
+const MOST_PITCH = 46;
+
+/** Balloons in two columns, in the order of their parts down the drawing, so that few leaders cross. */
 const balloons = computed(() =>
   (['left', 'right'] as const).flatMap((side) => {
-    const here = section.value.balloons
-      .filter((balloon) => balloon.side === side)
-      .sort((a, b) => a.at[1] - b.at[1]);
-    const pitch = Math.min(76, 480 / Math.max(1, here.length - 1));
-    let last = -Infinity;
-    return here.map((balloon) => {
-      const y = Math.max(last + Math.min(pitch, 46), balloon.at[1] - 6, 28);
-      last = y;
+    const { height } = section.value;
+    const here = section.value.balloons.filter((balloon) => balloon.side === side);
+    const pitch = Math.min(MOST_PITCH, (height - 32) / Math.max(1, here.length));
+    const radius = Math.max(9, Math.min(14, pitch / 2 - 1));
+    const places: number[] = [];
+    for (const balloon of here)
+      places.push(Math.max((places.at(-1) ?? -Infinity) + pitch, balloon.at[1] - 6, 20));
+    let lowest = height - 16;
+    for (let i = places.length - 1; i >= 0; i--) {
+      places[i] = Math.min(places[i] ?? 0, lowest);
+      lowest = (places[i] ?? 0) - pitch;
+    }
+    return here.map((balloon, i) => {
       const part = parts.value.find(({ role }) => role === balloon.role);
       return {
         ...balloon,
-        x: side === 'left' ? -4 : 464,
-        y,
+        x: side === 'left' ? -6 : section.value.width + 6,
+        y: places[i] ?? 0,
+        radius,
+        touch: Math.max(radius, Math.min(22, pitch / 2)),
         number: part?.number ?? 0,
         name: part?.name ?? balloon.role,
       };
     });
   }),
 );
+const own = useId();
 const fill = (role: PartRole, kind: string) =>
-  kind === 'outline' || kind === 'none'
-    ? 'none'
-    : kind === 'solid'
-      ? undefined
-      : `url(#${kind}-${verdict(role)})`;
+  kind === 'outline' ? 'none' : kind === 'solid' ? undefined : `url(#${own}-${kind}-${verdict(role)})`;
 const HATCHES = ['not-yet', 'fit', 'rework', 'renew', 'ask', 'condemn'];
 </script>
 
 <template>
-  <svg
-    class="section"
-    :viewBox="`-24 18 ${section.width + 48} ${section.height - 18}`"
-    role="group"
-    aria-label="Section of the valve"
-  >
+  <svg class="section" :viewBox="viewBox" role="group" aria-label="Section of the valve">
     <defs>
       <template v-for="name in HATCHES" :key="name">
         <pattern
-          :id="`hatch-${name}`"
+          :id="`${own}-hatch-${name}`"
           width="8"
           height="8"
           patternUnits="userSpaceOnUse"
@@ -67,7 +85,7 @@ const HATCHES = ['not-yet', 'fit', 'rework', 'renew', 'ask', 'condemn'];
           <path d="M0 0V8" :class="name" class="hatch" />
         </pattern>
         <pattern
-          :id="`hatch-back-${name}`"
+          :id="`${own}-hatch-back-${name}`"
           width="8"
           height="8"
           patternUnits="userSpaceOnUse"
@@ -76,7 +94,7 @@ const HATCHES = ['not-yet', 'fit', 'rework', 'renew', 'ask', 'condemn'];
           <path d="M0 0V8" :class="name" class="hatch" />
         </pattern>
         <pattern
-          :id="`cross-${name}`"
+          :id="`${own}-cross-${name}`"
           width="6"
           height="6"
           patternUnits="userSpaceOnUse"
@@ -96,12 +114,13 @@ const HATCHES = ['not-yet', 'fit', 'rework', 'renew', 'ask', 'condemn'];
         shape.fill,
         { lit: inHand.includes(shape.role), picked: picked === shape.role },
       ]"
+      :style="shift(shape.role)"
       @click="$emit('pick', shape.role)"
     >
-      <path :d="shape.d" class="ground" />
+      <path v-if="shape.fill !== 'outline'" :d="shape.d" class="ground" />
       <path :d="shape.d" :fill="fill(shape.role, shape.fill)" class="cut" />
     </g>
-    <path :d="section.threads" class="thread" />
+    <path :d="section.thin" class="thread" :class="{ hidden: off > 0 }" />
     <path :d="section.centreLines" class="centre" />
     <g
       v-for="balloon in balloons"
@@ -115,14 +134,21 @@ const HATCHES = ['not-yet', 'fit', 'rework', 'renew', 'ask', 'condemn'];
       tabindex="0"
       :aria-label="`${balloon.number}, ${balloon.name}: ${verdict(balloon.role).replace('-', ' ')}`"
       :aria-pressed="picked === balloon.role"
+      :style="shift(balloon.role)"
       @click="$emit('pick', balloon.role)"
       @keydown.enter.space.prevent="$emit('pick', balloon.role)"
     >
       <path :d="`M${balloon.x} ${balloon.y}L${balloon.at[0]} ${balloon.at[1]}`" class="leader" />
       <circle :cx="balloon.at[0]" :cy="balloon.at[1]" r="2.6" class="dot" />
-      <circle :cx="balloon.x" :cy="balloon.y" r="22" class="touch" />
-      <circle :cx="balloon.x" :cy="balloon.y" r="14" class="disc" />
-      <text :x="balloon.x" :y="balloon.y + 5">{{ balloon.number }}</text>
+      <circle :cx="balloon.x" :cy="balloon.y" :r="balloon.touch" class="touch" />
+      <circle :cx="balloon.x" :cy="balloon.y" :r="balloon.radius" class="disc" />
+      <text
+        :x="balloon.x"
+        :y="balloon.y + balloon.radius * 0.36"
+        :style="{ fontSize: `${balloon.radius + 1}px` }"
+      >
+        {{ balloon.number }}
+      </text>
     </g>
   </svg>
 </template>
@@ -136,6 +162,19 @@ const HATCHES = ['not-yet', 'fit', 'rework', 'renew', 'ask', 'condemn'];
 .part {
   color: var(--ink);
   cursor: pointer;
+}
+.part,
+.balloon {
+  transition: transform 0.45s ease;
+}
+.hidden {
+  display: none;
+}
+@media (prefers-reduced-motion: reduce) {
+  .part,
+  .balloon {
+    transition: none;
+  }
 }
 .ground {
   fill: var(--card);

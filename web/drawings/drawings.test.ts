@@ -1,11 +1,22 @@
 import { inches } from '@dusk-wren/core/quantity';
-import { defaultValve, PART_ROLES, partsOf, type Valve } from '@dusk-wren/core/valve';
+import {
+  CONSTRUCTION_IDS,
+  defaultValve,
+  featuresSchema,
+  packedBox,
+  partsOf,
+  type PartRole,
+  type RawFeatures,
+  type Valve,
+} from '@dusk-wren/core/valve';
 import { describe, expect, it } from 'vitest';
 import RunoutPlot from '../charts/RunoutPlot.vue';
 import { attributes, render, wordsOf } from '../testing/render';
 import BoltCircle from './BoltCircle.vue';
 import ContactArcs from './ContactArcs.vue';
-import { globeSection } from './globe-section';
+import { BenchJob } from '../../core/testing/bench';
+import { apart, stripOrder } from './sections/apart';
+import { sectionOf } from './sections/compose';
 import PackingRingDrawing from './PackingRingDrawing.vue';
 
 describe('the bolt circle', () => {
@@ -109,50 +120,90 @@ describe('the runout plot', () => {
   });
 });
 
-describe('the section of a bolted globe valve', () => {
-  const section = globeSection(defaultValve());
-  it('draws every part of the list, and gives each a balloon once', () => {
-    const roles = new Set(section.shapes.map(({ role }) => role));
-    for (const role of PART_ROLES)
-      expect(
-        section.balloons.filter((balloon) => balloon.role === role),
-        role,
-      ).toHaveLength(1);
-    expect(PART_ROLES.filter((role) => !roles.has(role))).toEqual([]);
-    expect(section.balloons).toHaveLength(partsOf(defaultValve()).length);
+describe.each(CONSTRUCTION_IDS)('the section of %s', (construction) => {
+  const valve = defaultValve(construction);
+  const section = sectionOf(valve);
+  it('draws every part of the list, gives each a balloon once, and draws nothing else', () => {
+    const listed = partsOf(valve).map(({ role }) => role);
+    const drawn = new Set(section.shapes.map(({ role }) => role));
+    expect(listed.filter((role) => !drawn.has(role))).toEqual([]);
+    expect([...drawn].filter((role) => !listed.includes(role))).toEqual([]);
+    expect(section.balloons.map(({ role }) => role).sort()).toEqual([...listed].sort());
   });
-  it('balloons point into the drawing', () => {
-    for (const { at } of section.balloons) {
-      expect(at[0]).toBeGreaterThanOrEqual(0);
-      expect(at[0]).toBeLessThanOrEqual(section.width);
-      expect(at[1]).toBeGreaterThanOrEqual(0);
-      expect(at[1]).toBeLessThanOrEqual(section.height);
+  it('balloons point into the drawing, about as many on each side', () => {
+    for (const { at, role } of section.balloons) {
+      expect(at[0], role).toBeGreaterThanOrEqual(0);
+      expect(at[0], role).toBeLessThanOrEqual(section.width);
+      expect(at[1], role).toBeGreaterThanOrEqual(0);
+      expect(at[1], role).toBeLessThanOrEqual(section.height);
     }
+    const left = section.balloons.filter(({ side }) => side === 'left').length;
+    expect(Math.abs(2 * left - section.balloons.length)).toBeLessThanOrEqual(3);
   });
-  it('paths are closed outlines of plain numbers', () => {
-    for (const { d, role } of section.shapes) expect(d, role).toMatch(/^M[-\d.\s,MLCHVZAQ]+$/);
+  it('paths are outlines of plain numbers', () => {
+    for (const { d, role } of section.shapes) expect(d, role).toMatch(/^M[-\d.\s,MLCHVZA]+$/);
+  });
+  it('comes apart part by part, the first off farthest, and back together', () => {
+    const order = stripOrder(new BenchJob(valve).plan().steps);
+    const all = apart(section, order, order.length);
+    expect(all.offsets.size).toBe(order.length);
+    const far = (role: PartRole) => Math.hypot(...(all.offsets.get(role) ?? [0, 0]));
+    for (const way of ['up', 'down', 'left', 'right']) {
+      const along = order.filter((role) => (section.away[role] ?? 'up') === way).map(far);
+      expect(along).toEqual([...along].sort((a, b) => b - a));
+    }
+    expect(apart(section, order, 0).offsets.size).toBe(0);
+  });
+});
+
+describe('no construction is another one relabelled', () => {
+  it('each section is its own drawing', () => {
+    const trims = CONSTRUCTION_IDS.map((id) =>
+      sectionOf(defaultValve(id))
+        .shapes.filter(({ role }) => role !== 'stem')
+        .map(({ d }) => d)
+        .join(),
+    );
+    expect(new Set(trims).size).toBe(CONSTRUCTION_IDS.length);
+  });
+});
+
+describe('features show on the drawing', () => {
+  const globe = defaultValve();
+  const box = packedBox(globe.features);
+  const shapesOf = (valve: Valve, role: PartRole) =>
+    sectionOf(valve).shapes.filter((each) => each.role === role);
+  const withFeatures = (valve: Valve, change: Partial<RawFeatures>): Valve => ({
+    ...valve,
+    features: featuresSchema.parse({ ...valve.features, ...change }),
   });
   it('a deeper box holds more rings; a thick stem looks thicker', () => {
-    const valve = defaultValve();
-    const rings = (on: Valve) => globeSection(on).shapes.filter(({ role }) => role === 'packing').length;
-    const deep: Valve = {
-      ...valve,
-      features: { ...valve.features, packing: { ...valve.features.packing, depth: inches(1.2) } },
-    };
-    expect(rings(valve)).toBeGreaterThan(rings(deep));
-    const thin: Valve = {
-      ...valve,
-      features: { ...valve.features, stem: { motion: 'rising', diameter: inches(0.6) } },
-    };
-    const stem = (on: Valve) => globeSection(on).shapes.find(({ role }) => role === 'stem')?.d;
-    expect(stem(thin)).not.toBe(stem(valve));
+    const shallow = withFeatures(globe, { packing: { ...box, style: 'die-formed', depth: inches(1.2) } });
+    expect(shapesOf(globe, 'packing').length).toBeGreaterThan(shapesOf(shallow, 'packing').length);
+    const thin = withFeatures(globe, { stem: { motion: 'rising', diameter: inches(0.6) } });
+    expect(shapesOf(thin, 'stem')[0]?.d).not.toBe(shapesOf(globe, 'stem')[0]?.d);
   });
   it('an integral seat is drawn as part of its body', () => {
-    const valve = defaultValve();
-    const integral: Valve = {
-      ...valve,
-      features: { ...valve.features, seat: { kind: 'integral', face: 'plain' } },
+    const integral = withFeatures(globe, { seat: { kind: 'integral', face: 'plain' } });
+    expect(shapesOf(integral, 'seat')[0]?.fill).toBe('hatch');
+    expect(shapesOf(globe, 'seat')[0]?.fill).toBe('hatch-back');
+  });
+  it('a spring stands over the diaphragm where air opens, under it where air closes', () => {
+    const valve = defaultValve('control-balanced-cage');
+    const springAt = (action: 'air-to-open' | 'air-to-close') => {
+      const on = withFeatures(valve, { moved: { kind: 'spring-diaphragm', action, coupling: 'screwed' } });
+      const section = sectionOf(on);
+      const at = (role: PartRole) => section.balloons.find((balloon) => balloon.role === role)?.at[1] ?? 0;
+      return at('actuator spring') - at('actuator diaphragm');
     };
-    expect(JSON.stringify(globeSection(integral).shapes)).not.toBe(JSON.stringify(section.shapes));
+    expect(springAt('air-to-open')).toBeLessThan(0);
+    expect(springAt('air-to-close')).toBeGreaterThan(0);
+  });
+  it('a variant that lacks a part does not draw it', () => {
+    const plain = withFeatures(defaultValve('control-lowpressure-diaphragm'), {
+      moved: { kind: 'diaphragm-on-stem', variant: 'double acting', springPlate: false },
+    });
+    expect(shapesOf(plain, 'spring')).toEqual([]);
+    expect(shapesOf(plain, 'adjusting screw')).toEqual([]);
   });
 });

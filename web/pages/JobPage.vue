@@ -7,10 +7,9 @@ import HistoryPanel from '../bench/HistoryPanel.vue';
 import JobTools from '../bench/JobTools.vue';
 import PartsPanel from '../bench/PartsPanel.vue';
 import PlanColumn from '../bench/PlanColumn.vue';
+import SectionPanel from '../bench/SectionPanel.vue';
 import SyncSign from '../bench/SyncSign.vue';
-import SectionDrawing from '../drawings/SectionDrawing.vue';
 import { useKeys } from '../keys/keys';
-import ContactRing from '../parts/ContactRing.vue';
 import NamePlate from '../parts/NamePlate.vue';
 import TravelScale from '../parts/TravelScale.vue';
 import { useJob } from '../stores/job';
@@ -36,12 +35,6 @@ const left = computed(() => {
   const { summary } = job;
   if (!summary || summary.state !== 'open') return summary?.state;
   return `${sayMinutes(summary.remainingMinutes)} left, ready ${job.ready ? sayDay(job.ready) : '?'}`;
-});
-const tally = computed(() => {
-  const calls = [...(job.planned?.calls.values() ?? [])];
-  return (['fit', 'rework', 'renew', 'ask', 'condemn'] as const)
-    .map((verdict) => ({ verdict, count: calls.filter((call) => call.verdict === verdict).length }))
-    .filter(({ verdict, count }) => count > 0 || verdict !== 'condemn');
 });
 function pick(part: PartRole): void {
   picked.value = part;
@@ -92,21 +85,13 @@ useKeys([
         </button>
         <JobTools />
       </div>
-      <template v-if="view === 'section'">
-        <p class="label muted key">Number is the tray position. Lamp is in hand.</p>
-        <SectionDrawing
-          :valve="job.planned.valve"
-          :calls="job.planned.calls"
-          :in-hand="job.inHand?.parts ?? []"
-          :picked="picked"
-          @pick="pick"
-        />
-        <ul class="tally label">
-          <li v-for="each in tally" :key="each.verdict" :class="each.verdict">
-            <ContactRing :verdict="each.verdict" /> <span>{{ each.verdict }} {{ each.count }}</span>
-          </li>
-        </ul>
-      </template>
+      <SectionPanel
+        v-if="view === 'section'"
+        :planned="job.planned"
+        :in-hand="job.inHand?.parts ?? []"
+        :picked="picked"
+        @pick="pick"
+      />
       <PartsPanel v-else-if="view === 'parts'" :picked="picked" @pick="picked = $event" />
       <HistoryPanel v-else />
     </section>
@@ -132,7 +117,7 @@ useKeys([
 }
 .left {
   display: grid;
-  grid-template-rows: auto auto minmax(0, 1fr) auto;
+  grid-template-rows: auto minmax(0, 1fr);
   padding: 6px 14px 8px;
   min-height: 0;
   overflow: auto;
@@ -155,14 +140,6 @@ useKeys([
 .tabs > button[aria-pressed='true'] {
   color: var(--ink);
   border-color: var(--lamp);
-}
-.tally {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 16px;
-}
-.tally span {
-  color: var(--ink);
 }
 .right {
   min-height: 0;

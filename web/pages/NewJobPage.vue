@@ -4,11 +4,21 @@ import {
   GROUP_NAMES,
   MATERIAL_GROUPS,
   NOMINAL_SIZES,
-  PACKING_STYLES,
   PRESSURE_CLASSES,
   STUD_MATERIALS,
 } from '@dusk-wren/core/standards';
-import { asksOf, HAZARD_IDS, HAZARDS } from '@dusk-wren/core/valve';
+import {
+  asksOf,
+  boltedJoint,
+  choicesOf,
+  CONSTRUCTION_IDS,
+  CONSTRUCTIONS,
+  HAZARD_IDS,
+  HAZARDS,
+  withChoice,
+  type ConstructionId,
+  type FeatureChoice,
+} from '@dusk-wren/core/valve';
 import { useQuery } from '@pinia/colada';
 import { refDebounced } from '@vueuse/core';
 import { computed, ref } from 'vue';
@@ -19,7 +29,7 @@ import SectionDrawing from '../drawings/SectionDrawing.vue';
 import BenchButton from '../parts/BenchButton.vue';
 import NamePlate from '../parts/NamePlate.vue';
 import QuantityField from '../parts/QuantityField.vue';
-import { blankDraft, valveFrom } from './new-valve';
+import { blankDraft, ofConstruction, valveFrom } from './new-valve';
 
 /** Receiving a valve: one on file, or a new one whose plate fills in as it is typed. What is not known becomes an ask. */
 const router = useRouter();
@@ -54,6 +64,13 @@ const complete = computed(
   () => valve.value.tag !== '' && valve.value.customer !== '' && valve.value.location !== '',
 );
 const noCalls = new Map();
+const bolted = computed(() => boltedJoint(draft.value.features) !== undefined);
+const sayOption = (value: string | boolean) =>
+  value === true ? 'yes' : value === false ? 'no' : value.replaceAll('-', ' ');
+function choose(choice: FeatureChoice, option: string | boolean): void {
+  const features = withChoice(draft.value.features, choice, option);
+  if (features) draft.value = { ...draft.value, features };
+}
 async function open(): Promise<void> {
   if (!complete.value || busy.value) return;
   busy.value = true;
@@ -110,6 +127,18 @@ async function open(): Promise<void> {
           <section>
             <h2>Or new, from its plate</h2>
             <div class="fields">
+              <v-select
+                class="wide"
+                :model-value="draft.construction"
+                label="Construction"
+                :items="
+                  CONSTRUCTION_IDS.map((value) => ({
+                    value,
+                    title: `${CONSTRUCTIONS[value].name}: ${CONSTRUCTIONS[value].about}`,
+                  }))
+                "
+                @update:model-value="(id: ConstructionId) => (draft = ofConstruction(draft, id))"
+              />
               <v-text-field v-model="draft.tag" label="Tag" autocomplete="off" maxlength="40" />
               <v-text-field v-model="draft.serial" label="Serial" autocomplete="off" maxlength="60" />
               <v-select
@@ -182,14 +211,13 @@ async function open(): Promise<void> {
             <h2>How it is made</h2>
             <div class="fields">
               <v-select
-                v-model="draft.seatKind"
-                label="Seat"
-                :items="[
-                  { title: 'screwed in', value: 'screwed' },
-                  { title: 'integral', value: 'integral' },
-                ]"
+                v-for="each in choicesOf(draft.features)"
+                :key="`${each.axis}.${each.key}`"
+                :model-value="each.value"
+                :label="each.label"
+                :items="each.options.map((value) => ({ value, title: sayOption(value) }))"
+                @update:model-value="(option: string | boolean) => choose(each, option)"
               />
-              <v-select v-model="draft.seatFace" label="Seat face" :items="['hard-faced', 'plain']" />
               <QuantityField
                 v-model="draft.seatDiameter"
                 label="Seat diameter"
@@ -202,20 +230,19 @@ async function open(): Promise<void> {
                 dimension="length"
                 example="1 1/8 in"
               />
-              <v-select v-model="draft.packing" label="Packing" :items="[...PACKING_STYLES]" />
-              <v-text-field v-model="draft.bolts" label="Bonnet studs" inputmode="numeric" />
-              <v-text-field v-model="draft.thread" label="Stud thread" placeholder="such as 5/8-11" />
-              <v-select v-model="draft.studMaterial" label="Stud material" :items="[...STUD_MATERIALS]" />
+              <template v-if="bolted">
+                <v-text-field v-model="draft.bolts" label="Joint studs" inputmode="numeric" />
+                <v-text-field v-model="draft.thread" label="Stud thread" placeholder="such as 5/8-11" />
+                <v-select v-model="draft.studMaterial" label="Stud material" :items="[...STUD_MATERIALS]" />
+              </template>
               <QuantityField
+                v-if="bolted"
                 v-model="draft.makersTorque"
                 label="Torque on the maker's sheet"
                 dimension="torque"
                 example="90 ft-lb"
                 optional
               />
-              <label class="label check"
-                ><input v-model="draft.backseat" type="checkbox" /> has a backseat</label
-              >
             </div>
           </section>
         </template>
@@ -298,6 +325,9 @@ async function open(): Promise<void> {
 .file button[aria-pressed='true'] {
   border-color: var(--lamp);
   box-shadow: inset 5px 0 0 var(--lamp);
+}
+.wide {
+  grid-column: 1 / -1;
 }
 .hazards {
   display: flex;

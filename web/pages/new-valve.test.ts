@@ -1,8 +1,15 @@
 import { inches, quantity } from '@dusk-wren/core/quantity';
-import { asksOf, valveSchema } from '@dusk-wren/core/valve';
+import {
+  asksOf,
+  checkFeatures,
+  choicesOf,
+  CONSTRUCTION_IDS,
+  valveSchema,
+  withChoice,
+} from '@dusk-wren/core/valve';
 import { describe, expect, it } from 'vitest';
 import { addMonths, isoDay, sayDay, sayMinutes, sayTime } from '../app/dates';
-import { blankDraft, valveFrom, type ValveDraft } from './new-valve';
+import { blankDraft, ofConstruction, valveFrom, type ValveDraft } from './new-valve';
 
 const typed = (change: Partial<ValveDraft>): ValveDraft => ({
   ...blankDraft(),
@@ -11,6 +18,12 @@ const typed = (change: Partial<ValveDraft>): ValveDraft => ({
   location: 'somewhere',
   ...change,
 });
+
+function mustChoose(seat: string) {
+  const features = withChoice(blankDraft().features, { axis: 'seat', key: 'kind' }, seat);
+  if (!features) throw new Error(`a globe takes no ${seat} seat`);
+  return features;
+}
 
 describe('a new valve as it is typed', () => {
   it('what is left blank is absent, and becomes an ask', () => {
@@ -33,7 +46,7 @@ describe('a new valve as it is typed', () => {
         bolts: '8',
         thread: ' 3/4-10 ',
         seatDiameter: inches(4),
-        seatKind: 'integral',
+        features: mustChoose('integral'),
         stem: inches(1),
       }),
     );
@@ -57,6 +70,21 @@ describe('a new valve as it is typed', () => {
   );
   it('a hazard without a medium is not kept: the plate says “treat as hazardous” instead', () => {
     expect(valveFrom(typed({ hazards: ['h2s'] }))).not.toHaveProperty('medium');
+  });
+});
+
+describe.each(CONSTRUCTION_IDS)('choosing the features of %s', (id) => {
+  const draft = ofConstruction(typed({}), id);
+  it('every option offered holds together, and the valve reads', () => {
+    for (const choice of choicesOf(draft.features)) {
+      expect(choice.label).toMatch(/^[A-Z]/);
+      expect(choice.options).toContain(choice.value);
+      for (const option of choice.options) {
+        const features = withChoice(draft.features, choice, option);
+        expect(features && checkFeatures(features).ok, `${choice.label}: ${String(option)}`).toBe(true);
+      }
+    }
+    expect(valveSchema.safeParse(valveFrom(draft)).success).toBe(true);
   });
 });
 

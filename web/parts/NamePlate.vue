@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiAlert } from '@mdi/js';
 import { formatSize, GROUP_NAMES } from '@dusk-wren/core/standards';
-import { CONSTRUCTIONS, HAZARDS, type Valve } from '@dusk-wren/core/valve';
+import { asksOf, CONSTRUCTIONS, HAZARDS, moverWords, type Valve } from '@dusk-wren/core/valve';
 import { computed } from 'vue';
 import { usePreferences } from '../stores/preferences';
 
@@ -12,8 +12,11 @@ const { show } = usePreferences();
 const size = computed(() =>
   [
     props.valve.nps === undefined ? 'size?' : formatSize({ nps: props.valve.nps }),
-    props.valve.pressureClass ?? 'class?',
-  ].join(' · '),
+    props.valve.pressureClass ??
+      (asksOf(props.valve).some(({ id }) => id === 'pressureClass') ? 'class?' : undefined),
+  ]
+    .filter((word) => word !== undefined)
+    .join(' · '),
 );
 const medium = computed(() => {
   const { medium: through } = props.valve;
@@ -42,7 +45,13 @@ const hazards = computed(() => {
     </div>
     <div class="cell">
       <span class="tiny">Size and class</span><b class="big">{{ size }}</b
-      ><span>{{ valve.group ? GROUP_NAMES[valve.group] : 'body not known' }}</span>
+      ><span>{{
+        valve.group
+          ? GROUP_NAMES[valve.group]
+          : asksOf(valve).some(({ id }) => id === 'group')
+            ? 'body not known'
+            : ''
+      }}</span>
     </div>
     <div class="cell">
       <span class="tiny">Medium</span><b class="big">{{ medium }}</b>
@@ -53,7 +62,8 @@ const hazards = computed(() => {
       >
     </div>
     <div class="cell">
-      <span class="tiny">Moved by</span><b class="big">Handwheel</b><span>stays where it is left</span>
+      <span class="tiny">Moved by</span><b class="big">{{ moverWords(valve.features).name }}</b
+      ><span>{{ moverWords(valve.features).fails }}</span>
     </div>
     <div class="cell">
       <span class="tiny">For</span><b class="big">{{ valve.customer || 'customer?' }}</b>

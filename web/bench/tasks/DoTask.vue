@@ -9,21 +9,39 @@ import { useJob } from '../../stores/job';
 const props = defineProps<{ step: PlannedStep }>();
 const job = useJob();
 const note = ref('');
-function done(): void {
+function done(notNeeded: boolean): void {
   const text = note.value.trim();
-  job.act({ kind: 'do-step', body: { step: props.step.id, ...(text ? { note: text } : {}) } });
+  job.act({
+    kind: 'do-step',
+    body: {
+      step: props.step.id,
+      ...(text ? { note: text } : {}),
+      ...(notNeeded ? { notNeeded: true as const } : {}),
+    },
+  });
 }
-useKeys([{ key: 'enter', label: 'Step done', run: done }]);
+useKeys([
+  { key: 'enter', label: 'Step done', run: () => done(false) },
+  { key: 'x', label: 'Not needed', run: () => done(true), when: () => props.step.optional !== undefined },
+]);
 </script>
 
 <template>
-  <form class="do" @submit.prevent="done">
+  <form class="do" @submit.prevent="done(false)">
     <v-text-field v-model="note" label="Note (may be left out)" maxlength="400" />
-    <BenchButton lamp kind="submit" hint="enter">Done</BenchButton>
+    <span class="buttons">
+      <BenchButton lamp kind="submit" hint="enter">Done</BenchButton>
+      <BenchButton v-if="step.optional" hint="x" @press="done(true)">Not needed</BenchButton>
+    </span>
   </form>
 </template>
 
 <style scoped>
+.buttons {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
 .do {
   display: grid;
   grid-template-columns: minmax(0, 1fr) auto;

@@ -1,0 +1,160 @@
+import { partsOf, type PartRole, type Valve } from '@dusk-wren/core/valve';
+import { hygienicSeat, lowPressure, pilotSolenoid, regulator, weightLever } from './air-and-level';
+import { proportions } from './bonnet';
+import { recirculation, shearPinRelief, springRelief, swingCheck } from './checks-and-relief';
+import { clampedYokeGlobe, slabGate, taperPlug, threePieceBall } from './gates-and-plugs';
+import { globeBody, globeRing, globeSeat, handwheelTop, swivelDisc } from './globe';
+import { CX, mirrored, shifted, together, WIDTH } from './kit';
+import { cageTrim, doublePlugTrim, underBonnet, venturiTrim, wedgeTrim } from './linear-trims';
+import { butterflyVane, eccentricPlug, sphericalPlug } from './rotary';
+import type { Balloon, Piece, Section } from './section';
+
+/** The valve in section, composed from its features as its plan is. */
+export function sectionOf(valve: Valve): Section {
+  const listed = new Set(partsOf(valve).map(({ role }) => role));
+  const whole = pieceOf(valve);
+  // Shared pieces draw what most valves have: a variant without a part leaves it out.
+  const drawn = { ...whole, shapes: whole.shapes.filter(({ role }) => listed.has(role)) };
+  const [top, bottom] = extent(drawn);
+  const piece = shifted(drawn, MARGIN - top);
+  const height = Math.round(bottom - top + 2 * MARGIN);
+  return {
+    width: WIDTH,
+    height,
+    shapes: piece.shapes,
+    thin: piece.thin ?? '',
+    centreLines: `M${CX} 6 V${height - 6}`,
+    flow: piece.flow ?? '',
+    balloons: balloonsFor(valve, piece),
+    away: piece.away ?? {},
+  };
+}
+
+const MARGIN = 24;
+
+function pieceOf(valve: Valve): Piece {
+  const { closure, seat, moved } = valve.features;
+  const wound = moved.kind === 'handwheel';
+  switch (closure.kind) {
+    case 'swivel-disc': {
+      const integral = seat.kind === 'integral';
+      const trim = together(
+        globeBody(integral),
+        seat.kind === 'clamped-ring' ? globeRing() : globeSeat(integral),
+        swivelDisc(proportions(valve)),
+      );
+      return wound ? together(trim, handwheelTop(valve, 66)) : underBonnet(valve, trim, 60, 66);
+    }
+    case 'wedge': {
+      const trim = wedgeTrim(seat.kind === 'wedge-pair' && seat.removable);
+      return wound ? together(trim, handwheelTop(valve, 56)) : underBonnet(valve, trim, 74, 56);
+    }
+    case 'double-plug':
+      return underBonnet(valve, doublePlugTrim(), 92, 24);
+    case 'balanced-plug':
+      return underBonnet(valve, cageTrim(closure.facing === 'soft insert', globeBody(false)), 62, 70);
+    case 'ball-in-cage':
+      return underBonnet(valve, venturiTrim(), 66, 84);
+    case 'captive-disc':
+      return clampedYokeGlobe(valve);
+    case 'expanding-gates':
+      return slabGate(valve);
+    case 'taper-plug':
+      return taperPlug(valve);
+    case 'ball':
+      return threePieceBall(valve);
+    case 'eccentric-plug':
+      return eccentricPlug(valve);
+    case 'spherical-plug':
+      return sphericalPlug(valve);
+    case 'vane':
+      return butterflyVane(valve);
+    case 'guided-check':
+      return recirculation();
+    case 'swing-disc':
+      return swingCheck();
+    case 'ratio-plug':
+      return lowPressure(valve);
+    case 'hygienic-plug':
+      return hygienicSeat(valve);
+    case 'dump-disc':
+      return weightLever(valve);
+    case 'spring-regulator':
+      return regulator(valve);
+    case 'shear-piston':
+      return shearPinRelief();
+    case 'pilot-diaphragm':
+      return pilotSolenoid();
+    case 'relief-disc':
+      return springRelief(valve);
+  }
+}
+
+/** Every point that a path goes through or is pulled towards. */
+function points(d: string): [number, number][] {
+  const found: [number, number][] = [];
+  for (const [, letter = '', rest = ''] of d.matchAll(/([MLCA])([^MLCHVAZ]*)/g)) {
+    const numbers = (rest.match(/-?[\d.]+/g) ?? []).map(Number);
+    const pairs = letter === 'A' ? numbers.slice(-2) : numbers;
+    for (let i = 0; i + 1 < pairs.length; i += 2) found.push([pairs[i] ?? 0, pairs[i + 1] ?? 0]);
+  }
+  return found;
+}
+
+function extent({ shapes }: Piece): [number, number] {
+  const ys = shapes.flatMap(({ d }) => points(d).map(([, y]) => y));
+  return [Math.min(...ys), Math.max(...ys)];
+}
+
+interface Placed {
+  readonly role: PartRole;
+  readonly at: readonly [number, number];
+  /** Drawn on both sides of the centre line: its leader may touch either. */
+  readonly mirrored: boolean;
+}
+
+/** One balloon a part: its leader touches the part, and the two sides carry about the same number. */
+function balloonsFor(valve: Valve, piece: Piece): Balloon[] {
+  const placed = partsOf(valve)
+    .flatMap(({ role }) => placeOf(role, piece))
+    .sort((a, b) => a.at[1] - b.at[1]);
+  const fixed = placed.filter(({ mirrored }) => !mirrored);
+  const left = new Set(fixed.filter(({ at }) => at[0] < CX - 2).map(({ role }) => role));
+  const right = new Set(fixed.filter(({ at }) => at[0] > CX + 2).map(({ role }) => role));
+  for (const { role } of placed) {
+    if (left.has(role) || right.has(role)) continue;
+    (left.size < right.size ? left : right).add(role);
+  }
+  const [full, empty] = left.size > right.size ? [left, right] : [right, left];
+  for (const { role } of [...fixed].sort((a, b) => Math.abs(a.at[0] - CX) - Math.abs(b.at[0] - CX))) {
+    if (full.size - empty.size <= 2) break;
+    if (full.delete(role)) empty.add(role);
+  }
+  return placed.map(({ role, at, mirrored }): Balloon => {
+    const side = left.has(role) ? 'left' : 'right';
+    const x = mirrored && (side === 'left') !== at[0] < CX ? 2 * CX - at[0] : at[0];
+    return { role, at: [x, at[1]], side };
+  });
+}
+
+function placeOf(role: PartRole, { shapes, touch = {} }: Piece): Placed[] {
+  const own = shapes.filter((each) => each.role === role);
+  const [first] = own;
+  if (!first) return [];
+  const mirroredShape = own.some(({ d }) => d !== first.d && sameBox(boxOf(mirrored(first.d)), boxOf(d)));
+  const given = touch[role];
+  if (given) return [{ role, at: given, mirrored: mirroredShape }];
+  const { x, y, width, height } = boxOf(first.d.split('Z')[0] ?? first.d);
+  return [{ role, at: [x + width / 2, y + height / 2], mirrored: mirroredShape }];
+}
+
+function boxOf(d: string) {
+  const all = points(d);
+  const xs = all.map(([x]) => x);
+  const ys = all.map(([, y]) => y);
+  const [x, y] = [Math.min(...xs), Math.min(...ys)];
+  return { x, y, width: Math.max(...xs) - x, height: Math.max(...ys) - y };
+}
+
+const sameBox = (a: ReturnType<typeof boxOf>, b: ReturnType<typeof boxOf>): boolean =>
+  Math.abs(a.x - b.x) < 1 && Math.abs(a.y - b.y) < 1 && Math.abs(a.width - b.width) < 1;
