@@ -10,6 +10,7 @@ const coreOrder = [
   'job',
   'procedure',
   'plan',
+  'stock',
   'certificate',
   'command',
 ];

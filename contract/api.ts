@@ -9,7 +9,7 @@ import {
   STAGES,
   valveId,
 } from '@dusk-wren/core/job';
-import { valveSchema } from '@dusk-wren/core/valve';
+import { SHELF_UNIT_KINDS, valveSchema } from '@dusk-wren/core/valve';
 import { z } from 'zod';
 
 /** The HTTP API as the web and the server both see it: schemas of what is sent and what comes back. */
@@ -94,6 +94,8 @@ export const openJobRequest = z.strictObject({
   came: z.enum(['in line', 'bare']),
   reported: z.string().trim().max(400),
   due: z.iso.date().exactOptional(),
+  /** Only this unit of the valve, swapped out before, is on the bench. */
+  only: z.enum(SHELF_UNIT_KINDS).exactOptional(),
 });
 export type OpenJobRequest = z.input<typeof openJobRequest>;
 export const openJobView = z.object({ id: jobId });

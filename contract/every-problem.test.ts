@@ -57,6 +57,9 @@ const SAMPLES: { [C in AnyProblemCode]: [Extract<AnyProblem, { code: C }>, RegEx
   'features.invalid': [{ code: 'features.invalid', issues: [] }, /does not hold together/],
   'features.contradict': [{ code: 'features.contradict', why: 'A and B.' }, /^A and B\.$/],
   'plan.cycle': [{ code: 'plan.cycle', fragments: ['x', 'y'] }, /circle: x, y/],
+  'unit.does-not-fit': [{ code: 'unit.does-not-fit', unit: 'packed bonnet', valve: 'V-1' }, /V-1/],
+  'unit.already-taken': [{ code: 'unit.already-taken', unit: 'packed bonnet', serial: 'S 1' }, /S 1/],
+  'unit.not-on-shelf': [{ code: 'unit.not-on-shelf', unit: 'packed bonnet', serial: 'S 1' }, /not stand/],
   'plan.same-step': [{ code: 'plan.same-step', steps: ['x'] }, /twice: x/],
   'command.unknown': [{ code: 'command.unknown', kind: 'fish' }, /“fish”/],
   'command.invalid': [

@@ -40,3 +40,4 @@ export {
   type HostProblem,
   type ProblemBody,
 } from './http-problem';
+export * from './store';

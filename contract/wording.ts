@@ -40,6 +40,11 @@ export const WORDING: Words = {
     `This valve's description does not hold together. ${issues.map(wordIssue).join(' ')}`,
   'features.contradict': ({ why }) => why,
   'plan.cycle': ({ fragments }) => `These steps wait for each other in a circle: ${fragments.join(', ')}.`,
+  'unit.does-not-fit': ({ unit, valve }) => `${valve} has no ${unit} that is swapped whole.`,
+  'unit.already-taken': ({ unit, serial }) =>
+    `This job has its ${unit} already: ${serial}. Strike that entry first.`,
+  'unit.not-on-shelf': ({ unit, serial }) =>
+    `${unit} ${serial} does not stand on the shelf any more: somebody took it, or it fits another valve. Nothing was changed.`,
   'plan.same-step': ({ steps }) => `These steps stand on the plan twice: ${steps.join(', ')}.`,
   'command.unknown': ({ kind }) => `Nothing here can do “${kind}”.`,
   'command.invalid': ({ issues }) => issues.map(wordIssue).join(' '),

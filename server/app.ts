@@ -13,6 +13,7 @@ import { healthRoutes } from './routes/health';
 import { jobRoutes } from './routes/jobs';
 import { sessionRoutes } from './routes/session';
 import { shopRoutes } from './routes/shop';
+import { storeRoutes } from './routes/store';
 import { requirePerson, sessions } from './sign-in/session';
 import { defineModels } from './store/models';
 
@@ -63,6 +64,7 @@ export function createApp(
   api.use(requirePerson);
   api.use(jobRoutes(sequelize, feed, config, isoNow));
   api.use(shopRoutes(config, () => isoNow().slice(0, 10)));
+  api.use(storeRoutes(sequelize, () => isoNow().slice(0, 10)));
   api.use(notFound);
   app.use('/api', api);
   if (config.WEB_ROOT !== undefined) servePages(app, config.WEB_ROOT);

@@ -3,6 +3,8 @@ import { addNote } from './commands/add-note';
 import { assignPerson } from './commands/assign-person';
 import { attachWorking } from './commands/attach-working';
 import { chooseWay } from './commands/choose-way';
+import { checkKit } from './commands/check-kit';
+import { takeUnit } from './commands/take-unit';
 import { checkBluing } from './commands/check-bluing';
 import { doStep } from './commands/do-step';
 import { fitPacking } from './commands/fit-packing';
@@ -39,7 +41,9 @@ export const COMMANDS = {
   'strike-entry': strikeEntry,
   'add-note': addNote,
   'attach-working': attachWorking,
+  'check-kit': checkKit,
   'choose-way': chooseWay,
+  'take-unit': takeUnit,
   'assign-person': assignPerson,
   'sign-certificate': signCertificate,
 } as const;
@@ -64,7 +68,9 @@ export const commandSchema = z.discriminatedUnion('kind', [
   strikeEntry.schema,
   addNote.schema,
   attachWorking.schema,
+  checkKit.schema,
   chooseWay.schema,
+  takeUnit.schema,
   assignPerson.schema,
   signCertificate.schema,
 ]);

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import frozen from './samples/format-1.json';
 import { must } from '../problem';
 import { bendReadings } from '../testing/bend';
-import { BenchJob, DIAL, INSPECTOR, LEAD, TECHNICIAN } from '../testing/bench';
+import { BenchJob, DIAL, id, INSPECTOR, LEAD, TECHNICIAN } from '../testing/bench';
 import { describeEntry, EVENTS, fold, readEntry, readLog, standingEntries } from '.';
 
 /** A job with something of everything: bent stem, lapped seat, wrong bolt, failed test, a struck entry. */
@@ -14,6 +14,10 @@ function eventful(): BenchJob {
     body: { step: 'inspect.runout', readings: bendReadings(3), readBy: DIAL },
   });
   job.send({ kind: 'add-note', body: { text: 'stem was wound out dry' } });
+  job.send({
+    kind: 'check-kit',
+    body: { sheet: 'PS-1', kit: 'A', found: [{ line: '1', count: 1, cureDate: '2Q24' }] },
+  });
   job.send({ kind: 'choose-way', body: { way: { question: 'bluing', choice: 'straight down' } } });
   job.send({
     kind: 'attach-working',
@@ -32,6 +36,10 @@ function eventful(): BenchJob {
   job.workTo('test.seat').send({
     kind: 'run-pressure-test',
     body: { step: 'test.seat', pressure: '1630 psig', hold: '60 s', leakPerMinute: 30, readBy: DIAL },
+  });
+  job.send({
+    kind: 'take-unit',
+    body: { unit: id(77), kind: 'packed bonnet', serial: 'S 7' },
   });
   job.send({ kind: 'identify-valve', body: { details: { serial: 'A 1' } } });
   job.send({ kind: 'strike-entry', body: { entry: job.log.length, reason: 'wrong serial' } });

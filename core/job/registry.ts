@@ -18,6 +18,8 @@ import { pressureTested } from './events/pressure-tested';
 import { runoutTaken } from './events/runout-taken';
 import { stepDone } from './events/step-done';
 import { valveIdentified } from './events/valve-identified';
+import { kitChecked } from './events/kit-checked';
+import { unitTaken } from './events/unit-taken';
 import { wayChosen } from './events/way-chosen';
 import { workingAttached } from './events/working-attached';
 
@@ -40,6 +42,8 @@ export const EVENTS = {
   'hold-released': holdReleased,
   'entry-struck': entryStruck,
   'note-added': noteAdded,
+  'kit-checked': kitChecked,
+  'unit-taken': unitTaken,
   'way-chosen': wayChosen,
   'working-attached': workingAttached,
   'person-assigned': personAssigned,
@@ -72,6 +76,8 @@ export const entrySchema = z.discriminatedUnion('kind', [
   holdReleased.entry,
   entryStruck.entry,
   noteAdded.entry,
+  kitChecked.entry,
+  unitTaken.entry,
   wayChosen.entry,
   workingAttached.entry,
   personAssigned.entry,

@@ -31,6 +31,8 @@ const NOTHING: Records = Object.freeze({
   'hold-released': [],
   'entry-struck': [],
   'note-added': [],
+  'kit-checked': [],
+  'unit-taken': [],
   'way-chosen': [],
   'working-attached': [],
   'person-assigned': [],

@@ -16,6 +16,7 @@ import { FRAGMENTS, pressureTests, type Context, type Draft, type Opening } from
 import { asksOf, partsOf, type PartRole, type Valve } from '../valve';
 import { finishedBy, passed } from './done';
 import { ordered, type Placed } from './order';
+import { onTheBench } from './swap';
 
 /** What a step waits for. */
 export type Wait =
@@ -71,7 +72,7 @@ function compose(state: JobState): Result<Plan | undefined> {
       .filter((fragment) => fragment.openings === 'every' || applies(fragment.openings, opening))
       .flatMap((fragment) => fragment.compose(context).map((draft) => ({ draft, opening: opening.number })));
   });
-  const order = ordered(drafts);
+  const order = ordered(onTheBench(state, valve, drafts));
   if (!order.ok) return order;
   const steps = [...keptSteps(state, order.value), ...withStatus(order.value, state)];
   const open = steps.filter(({ status }) => status !== 'done');

@@ -43,6 +43,9 @@ export type Problem =
   | { code: 'hold.asks-open'; parts: string[] }
   | { code: 'role.not-allowed'; role: string; wanted: string[] }
   | { code: 'part.not-ordered'; part: string }
+  | { code: 'unit.does-not-fit'; unit: string; valve: string }
+  | { code: 'unit.already-taken'; unit: string; serial: string }
+  | { code: 'unit.not-on-shelf'; unit: string; serial: string }
   | { code: 'joint.wrong-bolt'; bolt: number; wanted: number }
   // formats
   | { code: 'event.unknown-kind'; kind: string; seq: number }

@@ -1,6 +1,7 @@
 export { CAUTIONS, DEFER } from './cautions';
 export {
   draft,
+  rule,
   type Because,
   type Context,
   type Draft,

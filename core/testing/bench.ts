@@ -14,7 +14,7 @@ import {
 import { USUAL_RULES, type SiteRules } from '../inspection';
 import { plan, type Plan, type PlannedStep } from '../plan';
 import { must, type Problem } from '../problem';
-import { defaultValve, type Valve } from '../valve';
+import { defaultValve, type ShelfUnitKind, type Valve } from '../valve';
 
 /** Made-up ids in order, so that a test's log is the same every time. */
 export const id = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
@@ -44,7 +44,10 @@ export class BenchJob {
   readonly log: Entry[] = [];
   private commands = 1000;
 
-  constructor(valve: Valve = defaultValve(), options: { site?: SiteRules; came?: 'in line' | 'bare' } = {}) {
+  constructor(
+    valve: Valve = defaultValve(),
+    options: { site?: SiteRules; came?: 'in line' | 'bare'; due?: string; only?: ShelfUnitKind } = {},
+  ) {
     this.keep(
       must(
         record(
@@ -55,6 +58,8 @@ export class BenchJob {
               site: options.site ?? USUAL_RULES,
               came: options.came ?? 'in line',
               reported: 'passes when shut',
+              ...(options.due === undefined ? {} : { due: options.due }),
+              ...(options.only === undefined ? {} : { only: options.only }),
             },
             TECHNICIAN,
           ),

@@ -26,3 +26,11 @@ export {
   type Details,
 } from './details';
 export * from './parts';
+export {
+  SHELF_UNIT_KINDS,
+  SHELF_UNITS,
+  unitRoles,
+  unitsFor,
+  valveKey,
+  type ShelfUnitKind,
+} from './shelf-unit';

@@ -19,6 +19,7 @@ export { testPressures, type TestPressures } from './test-pressures';
 export { leakAllowance } from './leak-allowance';
 export type { LeakAllowance } from './leakage/allowance';
 export { seatContact, type ContactVerdict, type SeatContact } from './seat-contact';
+export { elastomerCompatibility } from './elastomer-compatibility';
 export { findWorking, searchWorkings, SUBJECTS, WORKINGS, type Subject } from './registry';
 export { answerFrom, readSignature, type AnalysedRecording, type SignatureAnswer } from './signature-analyse';
 export { answerLines, isList, isQuantity, isRow, type AnswerLine } from './answer-lines';

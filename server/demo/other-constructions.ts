@@ -25,6 +25,7 @@ interface Came {
   readonly daysAgo: number;
   readonly dueInDays: number;
   readonly until: string;
+  readonly takes?: NonNullable<Story['takes']>;
 }
 
 const STEAM = { name: 'Steam', hazards: ['hot'] as Hazard[], psig: 520, celsius: 240 };
@@ -172,6 +173,7 @@ const CAME: readonly Came[] = [
     daysAgo: 4,
     dueInDays: 5,
     until: 'inspect.plug',
+    takes: { at: 'strip.match-mark', kind: 'rebuilt actuator', serial: 'RA 112' },
   },
   {
     tag: 'FV-22',
@@ -322,6 +324,7 @@ export function otherStories(sites: Readonly<Record<Came['site'], string>>): Sto
     openedDaysAgo: came.daysAgo,
     dueInDays: came.dueInDays,
     until: came.until,
+    ...(came.takes === undefined ? {} : { takes: came.takes }),
   }));
 }
 

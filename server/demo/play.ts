@@ -31,6 +31,8 @@ export interface Cast {
   inspector: PersonStamp;
   lead: PersonStamp;
   instruments: Readonly<Record<string, InstrumentId>>;
+  /** Units on the shelf by their serial. */
+  units: ReadonlyMap<string, string>;
 }
 
 const MINUTE = 60_000;
@@ -55,6 +57,13 @@ export class Play {
     for (;;) {
       const step = this.plan().inHand;
       if (!step) return;
+      const { takes } = this.story;
+      if (takes && step.id === takes.at && this.state?.records['unit-taken'].length === 0) {
+        const { kind, serial } = takes;
+        const unit = this.cast.units.get(serial) ?? '';
+        await this.send({ kind: 'take-unit', body: { unit, kind, serial } });
+        continue;
+      }
       if (step.id === this.story.until) {
         await this.lastWords(step);
         return;

@@ -2,7 +2,13 @@ import { USUAL_RULES, type SiteRules } from '@dusk-wren/core/inspection';
 import type { InstrumentKind, Role } from '@dusk-wren/core/job';
 import { inches, psig, quantity, thou } from '@dusk-wren/core/quantity';
 import type { Condition } from '@dusk-wren/core/simulation';
-import { bareFeatures, boltedJoint, type Hazard, type Valve } from '@dusk-wren/core/valve';
+import {
+  bareFeatures,
+  boltedJoint,
+  type Hazard,
+  type ShelfUnitKind,
+  type Valve,
+} from '@dusk-wren/core/valve';
 import { otherStories } from './other-constructions';
 
 /** Pinder Street valve shop: everybody and everything here is invented. */
@@ -182,6 +188,8 @@ export interface Story {
   /** Answers to looks that find something, by step. */
   readonly unsure?: { step: string; what: string };
   readonly ventPsig?: number;
+  /** A unit taken from the shelf when this step is in hand. */
+  readonly takes?: { at: string; kind: ShelfUnitKind; serial: string };
 }
 
 /** Bolted globes, each standing somewhere else in its work. */

@@ -6,6 +6,10 @@ import { openJobOn } from '../store/jobs';
 import { InstrumentRow, PersonRow, SiteRow } from '../store/models';
 import { fileValve } from '../store/valves';
 import { Play } from './play';
+import { valveKey } from '@dusk-wren/core/valve';
+import { putUnit } from '../store/shelf';
+import { putKits, putStock } from '../store/stock';
+import { KIT_SHEETS, stockOf, UNITS } from './store';
 import { DEMO_PIN, INSTRUMENTS, PEOPLE, SHELF, SITES, STORIES } from './scenario';
 
 const DAY = 24 * 60 * 60 * 1000;
@@ -33,6 +37,23 @@ export async function seedDemo(sequelize: Sequelize, say: (line: string) => void
   await sequelize.transaction(async (transaction) => {
     for (const valve of SHELF) await fileValve(valve, transaction);
   });
+  const units = await sequelize.transaction(async (transaction) => {
+    await putKits(KIT_SHEETS, transaction);
+    const keys = new Set<string>();
+    for (const { valve } of STORIES) {
+      if (keys.has(valveKey(valve))) continue;
+      keys.add(valveKey(valve));
+      await putStock(stockOf(valve, keys.size), transaction);
+    }
+    const made = new Map<string, string>();
+    for (const { kind, serial, tag, builtDaysAgo } of UNITS) {
+      const valve = STORIES.find((story) => story.valve.tag === tag)?.valve;
+      if (!valve) throw new Error(`no valve ${tag} for the unit ${serial}`);
+      const unit = { kind, serial, key: valveKey(valve), builtOn: isoDay(now - builtDaysAgo * DAY) };
+      made.set(serial, await putUnit(unit, transaction));
+    }
+    return made;
+  });
   for (const story of STORIES) {
     say(`${story.valve.tag}: ${story.valve.location}`);
     const technician = people[story.technician];
@@ -50,7 +71,8 @@ export async function seedDemo(sequelize: Sequelize, say: (line: string) => void
       ...due,
     };
     const jobId = await openJobOn(sequelize, opening, technician, new Date(opened).toISOString());
-    await new Play(sequelize, jobId, story, { technician, inspector, lead, instruments }, opened).run();
+    const cast = { technician, inspector, lead, instruments, units };
+    await new Play(sequelize, jobId, story, cast, opened).run();
   }
   // Last, so that an interrupted seeding is seen as empty and starts over on a fresh database.
   await PersonRow.bulkCreate(people.map(({ id, name, role }) => ({ id, name, role, pinHash })));

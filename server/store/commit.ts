@@ -19,6 +19,7 @@ import { keepState, knownState } from './folded';
 import { appendLog, loadLog } from './job-log';
 import { JobRow, ReceiptRow } from './models';
 import { findPerson } from './people';
+import { followShelf } from './shelf';
 
 export type Committed =
   | { readonly kind: 'taken'; readonly version: number; readonly entries: readonly Entry[] }
@@ -85,6 +86,7 @@ async function inTransaction(
   const recorded = must(record(state, facts.value, { commandId, by: person, at: now }));
   const columns = columnsOf(recorded.state);
   const receiptRow = { commandId, jobId, firstSeq: state.version + 1, lastSeq: recorded.state.version };
+  await followShelf(jobId, state, recorded.state, recorded.entries, transaction);
   await Promise.all([
     appendLog(jobId, recorded.entries, transaction),
     ReceiptRow.create(receiptRow, { transaction }),
@@ -129,7 +131,14 @@ export async function commitOpening(
     record(EMPTY_JOB, openJob(body, person), { commandId: commandId, by: person, at: now }),
   );
   await JobRow.create(
-    { id: jobId, valveId, openedAt: new Date(now), ...columnsOf(recorded.state), openValveId: valveId },
+    {
+      id: jobId,
+      valveId,
+      openedAt: new Date(now),
+      ...columnsOf(recorded.state),
+      // A unit rebuilt by itself does not keep its valve from being worked on.
+      openValveId: body.only === undefined ? valveId : null,
+    },
     { transaction },
   );
   await appendLog(jobId, recorded.entries, transaction);

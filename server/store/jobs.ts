@@ -9,7 +9,7 @@ import {
   type PersonStamp,
   type ValveId,
 } from '@dusk-wren/core/job';
-import { CONSTRUCTIONS, valveSchema, type Valve } from '@dusk-wren/core/valve';
+import { CONSTRUCTIONS, valveSchema, type ShelfUnitKind, type Valve } from '@dusk-wren/core/valve';
 import { randomUUID } from 'node:crypto';
 import { Refusal } from '../refusal';
 import { commitOpening } from './commit';
@@ -99,6 +99,7 @@ interface Opening {
   came: 'in line' | 'bare';
   reported: string;
   due?: string;
+  only?: ShelfUnitKind;
 }
 
 /** Opens a job on a valve on file or a new one; the same command id opens it once. */
@@ -124,6 +125,7 @@ export async function openJobOn(
         came: opening.came,
         reported: opening.reported,
         ...(opening.due === undefined ? {} : { due: opening.due }),
+        ...(opening.only === undefined ? {} : { only: opening.only }),
       };
       await commitOpening(
         { jobId, valveId: filed.id, commandId: opening.commandId, body, person, now },

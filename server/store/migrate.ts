@@ -1,11 +1,15 @@
 import type { Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
 import * as firstTables from './migrations/001-first-tables';
+import * as storeTables from './migrations/002-store';
 
 type Log = (message: string) => void;
 
 /** Migrations in order, by the name that is remembered in the database. */
-const MIGRATIONS = [{ name: '001-first-tables', ...firstTables }];
+const MIGRATIONS = [
+  { name: '001-first-tables', ...firstTables },
+  { name: '002-store', ...storeTables },
+];
 
 function runner(sequelize: Sequelize, log: Log) {
   const queries = sequelize.getQueryInterface();

@@ -88,6 +88,39 @@ export class RateRow extends Model<InferAttributes<RateRow>, InferCreationAttrib
   declare resetsAt: Date;
 }
 
+export class StockRow extends Model<InferAttributes<StockRow>, InferCreationAttributes<StockRow>> {
+  declare number: string;
+  declare name: string;
+  declare part: string;
+  declare fits: string;
+  declare material: string;
+  declare elastomer: string | null;
+  /** A decimal, which the driver hands over as text. */
+  declare price: string;
+  declare leadDays: number;
+  declare bin: string;
+  declare onHand: number;
+  declare reorderAt: number;
+  declare cureDate: string | null;
+}
+
+export class KitRow extends Model<InferAttributes<KitRow>, InferCreationAttributes<KitRow>> {
+  declare number: string;
+  declare construction: string;
+  declare body: string;
+}
+
+export class UnitRow extends Model<InferAttributes<UnitRow>, InferCreationAttributes<UnitRow>> {
+  declare id: string;
+  declare kind: string;
+  declare serial: string;
+  declare valveKey: string;
+  declare state: string;
+  declare builtOn: string | null;
+  declare jobId: string | null;
+  declare tag: string | null;
+}
+
 // Sequelize writes into attribute objects, so that each column gets its own.
 const id = () => ({ type: DataTypes.UUID, allowNull: false, primaryKey: true }) as const;
 const uuid = () => ({ type: DataTypes.UUID, allowNull: false }) as const;
@@ -166,6 +199,40 @@ export function defineModels(sequelize: Sequelize): void {
       calibrationDue: { type: DataTypes.DATEONLY, allowNull: false },
     },
     { sequelize, tableName: 'instruments' },
+  );
+  StockRow.init(
+    {
+      number: { ...text(40), primaryKey: true },
+      name: text(120),
+      part: text(60),
+      fits: text(80),
+      material: text(60),
+      elastomer: maybe(40),
+      price: { type: DataTypes.DECIMAL(12, 2), allowNull: false },
+      leadDays: count(),
+      bin: text(20),
+      onHand: count(),
+      reorderAt: count(),
+      cureDate: maybe(20),
+    },
+    { sequelize, tableName: 'parts_stock' },
+  );
+  KitRow.init(
+    { number: { ...text(60), primaryKey: true }, construction: text(40), body: json() },
+    { sequelize, tableName: 'kits' },
+  );
+  UnitRow.init(
+    {
+      id: id(),
+      kind: text(40),
+      serial: text(60),
+      valveKey: text(80),
+      state: text(20),
+      builtOn: day(),
+      jobId: { type: DataTypes.UUID, allowNull: true },
+      tag: maybe(40),
+    },
+    { sequelize, tableName: 'shelf_units' },
   );
   RateRow.init(
     { key: { ...text(120), primaryKey: true }, hits: count(), resetsAt: moment() },

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { Refusal } from '../refusal';
 
-const cursor = z.tuple([z.string().max(60), z.uuid()]);
+const cursor = z.tuple([z.string().max(120), z.string().min(1).max(60)]);
 
 /** A place in a list: the value it is ordered by, and the id that settles ties. */
 export function encodeCursor(key: string, id: string): string {

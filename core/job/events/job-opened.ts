@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { siteRulesSchema } from '../../inspection';
-import { valveSchema } from '../../valve';
+import { SHELF_UNIT_KINDS, valveSchema } from '../../valve';
 import { defineEvent } from '../define-event';
 
 export const jobOpened = defineEvent({
@@ -12,6 +12,8 @@ export const jobOpened = defineEvent({
     came: z.enum(['in line', 'bare']),
     reported: z.string().max(400),
     due: z.iso.date().exactOptional(),
+    /** Only this unit of the valve is on the bench: it was swapped out and goes back to the shelf. */
+    only: z.enum(SHELF_UNIT_KINDS).exactOptional(),
   }),
   describe: ({ valve, reported }) => `Received ${valve.tag}${reported ? `: ${reported}` : ''}`,
 });

@@ -1,0 +1,77 @@
+import { format, formatAs, inches } from '../quantity';
+import { parseThread } from '../standards';
+import type { Plan } from '../plan';
+import { boltedJoint, partsOf, type Features } from '../valve';
+
+export interface Fetch {
+  readonly what: string;
+  /** How many steps want it, or how many pieces it takes. */
+  readonly count: number;
+  readonly steps: readonly string[];
+}
+
+/** Everything to have at the bench before the job starts. */
+export interface FetchList {
+  readonly parts: readonly Fetch[];
+  readonly consumables: readonly Fetch[];
+  readonly wrenches: readonly Fetch[];
+  readonly gauges: readonly Fetch[];
+  readonly tools: readonly Fetch[];
+}
+
+/** Summed over the steps still to do; optional ones too, for they are wanted when they are. */
+export function fetchList(current: Plan): FetchList {
+  const steps = current.steps.filter(({ status }) => status !== 'done');
+  const tools = summed(steps.flatMap((step) => step.tools.map((what) => ({ what, step: step.title }))));
+  const consumables = summed(
+    steps.flatMap((step) => step.consumables.map((what) => ({ what, step: step.title }))),
+  );
+  const gauges = summed(
+    steps.flatMap((step) =>
+      step.task.kind === 'measure'
+        ? step.task.asks
+            .filter(({ instrument }) => instrument === 'gauge')
+            .map(() => ({ what: 'test gauge, in calibration', step: step.title }))
+        : step.task.kind === 'pressure-test'
+          ? [
+              {
+                what: `test gauge to ${formatAs(step.task.pressure, 'psig')}, reading in the middle of its range`,
+                step: step.title,
+              },
+            ]
+          : [],
+    ),
+  );
+  const isWrench = ({ what }: Fetch) => /wrench|socket|spanner|crow-foot/.test(what);
+  return {
+    parts: partsOf(current.valve)
+      .filter(({ role, policy }) => policy === 'renew always' || current.calls.get(role)?.verdict === 'renew')
+      .map(({ role, name, quantity }) => ({
+        what: name,
+        count: quantity,
+        steps: steps.filter(({ on }) => on.includes(role)).map(({ title }) => title),
+      })),
+    consumables,
+    wrenches: [...studWrench(current.valve.features), ...tools.filter(isWrench)],
+    gauges,
+    tools: tools.filter((each) => !isWrench(each)),
+  };
+}
+
+function summed(wanted: readonly { what: string; step: string }[]): Fetch[] {
+  const byName = new Map<string, string[]>();
+  for (const { what, step } of wanted) byName.set(what, [...(byName.get(what) ?? []), step]);
+  return [...byName].map(([what, steps]) => ({ what, count: steps.length, steps }));
+}
+
+/** The socket for the joint's nuts: heavy hex, across flats 1½ D + 1/8 in (ASME B18.2.2, from memory). */
+function studWrench(features: Features): Fetch[] {
+  const thread = boltedJoint(features)?.thread;
+  const parsed = thread === undefined ? undefined : parseThread(thread);
+  if (!parsed?.ok) return [];
+  const across =
+    parsed.value.series === 'metric'
+      ? `${Math.round(parsed.value.diameterMm * 1.5 + 3.2)} mm`
+      : format(inches(Math.round((parsed.value.diameterIn * 1.5 + 0.125) * 16) / 16), 'US');
+  return [{ what: `socket ${across} across flats, for the joint’s nuts`, count: 1, steps: ['the joint'] }];
+}

@@ -1,0 +1,15 @@
+export { fetchList, type Fetch, type FetchList } from './fetch-list';
+export {
+  checkKit,
+  kitFor,
+  kitSheetSchema,
+  type Counted,
+  type KitCheck,
+  type KitLine,
+  type KitRow,
+  type KitSheet,
+  type KitVerdict,
+  type SealVerdict,
+} from './kit';
+export { orderLines, type OrderLine } from './order-lines';
+export { sealMedium } from './seal-medium';

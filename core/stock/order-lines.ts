@@ -1,0 +1,63 @@
+import type { JobState } from '../job';
+import { SHOP_HOURS, type Plan } from '../plan';
+import type { PartRole } from '../valve';
+
+/** A part that a call renews, from the call to its arrival. */
+export interface OrderLine {
+  readonly part: PartRole;
+  readonly reason: string;
+  readonly leadDays: number;
+  /** The latest day it can be ordered and the job still be ready when it is wanted; absent while no day is wanted. */
+  readonly orderBy?: string;
+  readonly late: boolean;
+  readonly expected?: string;
+  readonly state: 'to order' | 'on order' | 'arrived';
+}
+
+/** Order lines of a job, the most pressing first. */
+export function orderLines(current: Plan, state: JobState, today: string): OrderLine[] {
+  const due = state.records['job-opened'][0]?.body.due;
+  return current.steps
+    .flatMap((step): OrderLine[] => {
+      const { task } = step;
+      if (task.kind !== 'order') return [];
+      const expected = state.records['part-ordered'].findLast(({ body }) => body.part === task.part)?.body
+        .expected;
+      const arrived = state.records['part-arrived'].some(({ body }) => body.part === task.part);
+      const orderBy =
+        due === undefined ? undefined : workingDaysBefore(due, task.leadDays + daysAfter(current, task.part));
+      return [
+        {
+          part: task.part,
+          reason: step.because.text,
+          leadDays: task.leadDays,
+          ...(orderBy === undefined ? {} : { orderBy }),
+          late: expected === undefined && !arrived && orderBy !== undefined && orderBy < today,
+          ...(expected === undefined ? {} : { expected }),
+          state: arrived ? 'arrived' : expected === undefined ? 'to order' : 'on order',
+        },
+      ];
+    })
+    .sort((a, b) => (a.orderBy ?? '9').localeCompare(b.orderBy ?? '9'));
+}
+
+/** Working days of work that can only follow the part. */
+function daysAfter(current: Plan, part: PartRole): number {
+  const from = current.steps.findIndex(({ on, after }) => on.includes(part) || after.includes(`fit.${part}`));
+  const minutes = current.steps
+    .slice(from < 0 ? current.steps.length : from)
+    .filter(({ status }) => status !== 'done')
+    .reduce((sum, step) => sum + step.minutes, 0);
+  return Math.ceil(minutes / SHOP_HOURS.minutesPerDay);
+}
+
+const DAY = 24 * 60 * 60 * 1000;
+
+function workingDaysBefore(day: string, days: number): string {
+  let at = new Date(`${day}T00:00:00Z`);
+  for (let left = days; left > 0;) {
+    at = new Date(at.getTime() - DAY);
+    if (!SHOP_HOURS.restDays.some((rest) => rest === at.getUTCDay())) left -= 1;
+  }
+  return at.toISOString().slice(0, 10);
+}

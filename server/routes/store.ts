@@ -1,0 +1,75 @@
+import { IMPORT_KINDS, importRequest, stockQuery } from '@dusk-wren/contract';
+import { fold, jobId } from '@dusk-wren/core/job';
+import { plan } from '@dusk-wren/core/plan';
+import { must } from '@dusk-wren/core/problem';
+import { valveKey } from '@dusk-wren/core/valve';
+import { Router } from 'express';
+import type { Sequelize } from 'sequelize';
+import { z } from 'zod';
+import { exportCsv, readStoreFile, writeRead } from '../exchange/store-files';
+import { Refusal } from '../refusal';
+import { personOf, requireCsrf } from '../sign-in/session';
+import { loadLog } from '../store/job-log';
+import { findJob } from '../store/jobs';
+import { listOrders } from '../store/orders';
+import { listUnits } from '../store/shelf';
+import { listKits, listStock, stockFor } from '../store/stock';
+import { read } from './read';
+
+/** The store: bins, kit sheets, units on the shelf, orders, and all of it as files. */
+export function storeRoutes(sequelize: Sequelize, today: () => string): Router {
+  const router = Router();
+
+  router.get('/store/stock', async (request, response) => {
+    response.json(await listStock(read(stockQuery, request.query)));
+  });
+
+  router.get('/store/kits', async (_request, response) => {
+    response.json({ kits: await listKits() });
+  });
+
+  router.get('/store/units', async (_request, response) => {
+    response.json({ units: await listUnits() });
+  });
+
+  router.get('/store/orders', async (_request, response) => {
+    response.json({ orders: await listOrders(today()) });
+  });
+
+  /** What is stocked for the valve of a job. */
+  router.get('/jobs/:id/stock', async (request, response) => {
+    const row = await findJob(read(jobId, request.params.id));
+    const current = must(plan(must(fold(await loadLog(row.id, 0)))));
+    response.json({ parts: current ? await stockFor(valveKey(current.valve)) : [], next: null });
+  });
+
+  router.get('/store/export/:kind.csv', async (request, response) => {
+    const kind = read(z.enum(IMPORT_KINDS), request.params.kind);
+    response
+      .type('text/csv; charset=utf-8')
+      .attachment(`dusk-wren-${kind}.csv`)
+      .send(await exportCsv(kind));
+  });
+
+  router.post('/store/import/preview', requireCsrf, async (request, response) => {
+    const { kind, csv } = read(importRequest, request.body);
+    response.json((await readStoreFile(kind, csv)).preview);
+  });
+
+  router.post('/store/import', requireCsrf, async (request, response) => {
+    const { kind, csv, skipBad } = read(importRequest, request.body);
+    const { role } = personOf(request);
+    if (role !== 'lead') throw new Refusal({ code: 'role.not-allowed', role, wanted: ['lead'] });
+    const file = await readStoreFile(kind, csv);
+    const bad = file.preview.rows.filter(({ does }) => does === 'bad');
+    if (bad.length > 0 && !skipBad) {
+      throw new Refusal({
+        code: 'request.invalid',
+        issues: bad.map(({ row, why }) => ({ path: `row ${row}`, message: why.join('; ') })),
+      });
+    }
+    await sequelize.transaction((transaction) => writeRead(file, transaction));
+    response.json({ written: file.preview.good, skipped: bad.length });
+  });
+  return router;
+}

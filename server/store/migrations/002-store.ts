@@ -1,0 +1,45 @@
+import { DataTypes, type QueryInterface } from 'sequelize';
+
+const text = (length: number) => ({ type: DataTypes.STRING(length), allowNull: false });
+const maybe = (length: number) => ({ type: DataTypes.STRING(length), allowNull: true });
+const count = { type: DataTypes.INTEGER, allowNull: false };
+
+export async function up(queries: QueryInterface): Promise<void> {
+  await queries.createTable('parts_stock', {
+    number: { ...text(40), primaryKey: true },
+    name: text(120),
+    part: text(60),
+    fits: text(80),
+    material: text(60),
+    elastomer: maybe(40),
+    price: { type: DataTypes.DECIMAL(12, 2), allowNull: false },
+    lead_days: count,
+    bin: text(20),
+    on_hand: count,
+    reorder_at: count,
+    cure_date: maybe(20),
+  });
+  await queries.addIndex('parts_stock', ['name', 'number'], { name: 'parts_stock_by_name' });
+  await queries.addIndex('parts_stock', ['fits', 'part'], { name: 'parts_stock_by_fit' });
+  await queries.createTable('kits', {
+    number: { ...text(60), primaryKey: true },
+    construction: text(40),
+    body: { type: DataTypes.TEXT('long'), allowNull: false },
+  });
+  await queries.addIndex('kits', ['construction'], { name: 'kits_by_construction' });
+  await queries.createTable('shelf_units', {
+    id: { type: DataTypes.UUID, allowNull: false, primaryKey: true },
+    kind: text(40),
+    serial: text(60),
+    valve_key: text(80),
+    state: text(20),
+    built_on: { type: DataTypes.DATEONLY, allowNull: true },
+    job_id: { type: DataTypes.UUID, allowNull: true },
+    tag: maybe(40),
+  });
+  await queries.addIndex('shelf_units', ['state', 'valve_key'], { name: 'shelf_units_by_state' });
+}
+
+export async function down(queries: QueryInterface): Promise<void> {
+  for (const table of ['shelf_units', 'kits', 'parts_stock']) await queries.dropTable(table);
+}
