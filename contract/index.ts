@@ -40,4 +40,3 @@ export {
   type HostProblem,
   type ProblemBody,
 } from './http-problem';
-export * from './store';

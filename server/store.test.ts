@@ -1,4 +1,4 @@
-import { importPreview, kitsView, ordersView, stockView, unitsView } from '@dusk-wren/contract';
+import { importPreview, kitsView, ordersView, stockView, unitsView } from '@dusk-wren/contract/store';
 import { kitFor } from '@dusk-wren/core/stock';
 import { CONSTRUCTIONS, defaultValve, valveKey } from '@dusk-wren/core/valve';
 import { randomUUID } from 'node:crypto';

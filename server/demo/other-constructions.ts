@@ -7,7 +7,7 @@ import {
   type RawFeatures,
   type Valve,
 } from '@dusk-wren/core/valve';
-import type { Story } from './scenario';
+import type { Story } from './story';
 
 /** What came in besides the bolted globes: one of every other construction, all invented. */
 interface Came {
@@ -26,6 +26,8 @@ interface Came {
   readonly dueInDays: number;
   readonly until: string;
   readonly takes?: NonNullable<Story['takes']>;
+  readonly finds?: NonNullable<Story['finds']>;
+  readonly counted?: NonNullable<Story['counted']>;
 }
 
 const STEAM = { name: 'Steam', hazards: ['hot'] as Hazard[], psig: 520, celsius: 240 };
@@ -133,6 +135,7 @@ const CAME: readonly Came[] = [
     daysAgo: 5,
     dueInDays: 8,
     until: 'inspect.hinge',
+    finds: { 'inspect.hinge-pin': { kind: 'worn' } },
   },
   {
     tag: 'SY-15',
@@ -226,6 +229,16 @@ const CAME: readonly Came[] = [
     daysAgo: 0,
     dueInDays: 4,
     until: 'receive.spares',
+    counted: {
+      sheet: 'PS-K15',
+      kit: '15-S',
+      found: [
+        { line: '1', count: 1, cureDate: '2Q25' },
+        { line: '3', count: 1, cureDate: '2Q25' },
+        { line: '5', count: 1, cureDate: '3Q06' },
+        { line: '6', count: 1 },
+      ],
+    },
   },
   {
     tag: 'SS-18',
@@ -304,6 +317,7 @@ const CAME: readonly Came[] = [
     daysAgo: 2,
     dueInDays: 10,
     until: 'inspect.spring-length',
+    finds: { 'inspect.spindle': { kind: 'stem mark', zone: 'packing zone' } },
   },
 ];
 
@@ -325,6 +339,8 @@ export function otherStories(sites: Readonly<Record<Came['site'], string>>): Sto
     dueInDays: came.dueInDays,
     until: came.until,
     ...(came.takes === undefined ? {} : { takes: came.takes }),
+    ...(came.finds === undefined ? {} : { finds: came.finds }),
+    ...(came.counted === undefined ? {} : { counted: came.counted }),
   }));
 }
 

@@ -24,7 +24,8 @@ import { commandId } from '@dusk-wren/core/job';
 import type { Sequelize } from 'sequelize';
 import { commit } from '../store/commit';
 import { loadLog } from '../store/job-log';
-import { overPressure, type Story } from './scenario';
+import { overPressure } from './scenario';
+import type { Story } from './story';
 
 export interface Cast {
   technician: PersonStamp;
@@ -96,6 +97,7 @@ export class Play {
   }
 
   private async lastWords(step: PlannedStep): Promise<void> {
+    if (this.story.counted) await this.send({ kind: 'check-kit', body: this.story.counted });
     if (this.story.ventPsig !== undefined && step.task.kind === 'measure')
       await this.measure(step, this.story.ventPsig);
   }
@@ -147,7 +149,10 @@ export class Play {
             body: { step, finding: { kind: 'seat damage', form: 'wire drawn', depth: story.seatDepth } },
           });
         }
-        return this.send({ kind: 'make-finding', body: { step, finding: { kind: 'sound' } } });
+        return this.send({
+          kind: 'make-finding',
+          body: { step, finding: story.finds?.[step] ?? { kind: 'sound' } },
+        });
       case 'measure':
         return this.measure(planned, 0);
       case 'runout':

@@ -2,14 +2,9 @@ import { USUAL_RULES, type SiteRules } from '@dusk-wren/core/inspection';
 import type { InstrumentKind, Role } from '@dusk-wren/core/job';
 import { inches, psig, quantity, thou } from '@dusk-wren/core/quantity';
 import type { Condition } from '@dusk-wren/core/simulation';
-import {
-  bareFeatures,
-  boltedJoint,
-  type Hazard,
-  type ShelfUnitKind,
-  type Valve,
-} from '@dusk-wren/core/valve';
+import { bareFeatures, boltedJoint, type Hazard, type Valve } from '@dusk-wren/core/valve';
 import { otherStories } from './other-constructions';
+import type { Story } from './story';
 
 /** Pinder Street valve shop: everybody and everything here is invented. */
 export const DEMO_PIN = '2468';
@@ -170,27 +165,6 @@ const sound: Condition = {
   blockValvePasses: false,
 };
 const micrometres = (value: number) => quantity('length', value, 'µm');
-
-/** What a demo job has been through; the story is played through the same commands as real work. */
-export interface Story {
-  readonly valve: Valve;
-  readonly condition: Condition;
-  readonly came: 'in line' | 'bare';
-  readonly reported: string;
-  /** Index of the technician in PEOPLE. */
-  readonly technician: number;
-  readonly openedDaysAgo: number;
-  readonly dueInDays?: number;
-  /** Played until this step is in hand; `signed` plays to the end. */
-  readonly until: string;
-  readonly seatDepth?: string;
-  readonly bluedDegrees?: number;
-  /** Answers to looks that find something, by step. */
-  readonly unsure?: { step: string; what: string };
-  readonly ventPsig?: number;
-  /** A unit taken from the shelf when this step is in hand. */
-  readonly takes?: { at: string; kind: ShelfUnitKind; serial: string };
-}
 
 /** Bolted globes, each standing somewhere else in its work. */
 export const GLOBE_STORIES: readonly Story[] = [

@@ -1,4 +1,4 @@
-import type { StockPart } from '@dusk-wren/contract';
+import type { StockPart } from '@dusk-wren/contract/store';
 import type { KitSheet } from '@dusk-wren/core/stock';
 import {
   partsOf,

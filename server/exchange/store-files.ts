@@ -1,4 +1,4 @@
-import { stockPart, type ImportKind, type ImportPreview, type StockPart } from '@dusk-wren/contract';
+import { stockPart, type ImportKind, type ImportPreview, type StockPart } from '@dusk-wren/contract/store';
 import { kitSheetSchema, type KitSheet } from '@dusk-wren/core/stock';
 import type { Transaction } from 'sequelize';
 import type { z } from 'zod';

@@ -1,4 +1,4 @@
-import { orderView } from '@dusk-wren/contract';
+import { orderView } from '@dusk-wren/contract/store';
 import { fold, jobId } from '@dusk-wren/core/job';
 import { plan } from '@dusk-wren/core/plan';
 import { must } from '@dusk-wren/core/problem';

@@ -1,4 +1,4 @@
-import { shelfUnit, type ShelfUnit } from '@dusk-wren/contract';
+import { shelfUnit, type ShelfUnit } from '@dusk-wren/contract/store';
 import { valveOf, type Entry, type JobId, type JobState } from '@dusk-wren/core/job';
 import { valveKey, type ShelfUnitKind } from '@dusk-wren/core/valve';
 import { randomUUID } from 'node:crypto';

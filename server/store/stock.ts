@@ -1,4 +1,4 @@
-import { stockPart, type StockPart } from '@dusk-wren/contract';
+import { stockPart, type StockPart } from '@dusk-wren/contract/store';
 import { kitSheetSchema, type KitSheet } from '@dusk-wren/core/stock';
 import { Op, type Transaction } from 'sequelize';
 import { decodeCursor, encodeCursor, likePrefix } from './paging';

@@ -2,6 +2,7 @@
 import {
   mdiLightbulbOnOutline,
   mdiLogoutVariant,
+  mdiPackageVariantClosed,
   mdiSigma,
   mdiTapeMeasure,
   mdiTune,
@@ -38,6 +39,11 @@ async function leave(): Promise<void> {
       <svg viewBox="0 0 24 24" width="24" height="24" aria-hidden="true">
         <path :d="mdiTune" fill="currentColor" /></svg
       >Floor
+    </router-link>
+    <router-link to="/store" class="place" active-class="here">
+      <svg viewBox="0 0 24 24" width="24" height="24" aria-hidden="true">
+        <path :d="mdiPackageVariantClosed" fill="currentColor" /></svg
+      >Store
     </router-link>
     <router-link to="/workings" class="place" active-class="here">
       <svg viewBox="0 0 24 24" width="24" height="24" aria-hidden="true">

@@ -35,6 +35,19 @@ export const router = createRouter({
       props: true,
       meta: { title: 'Certificate' },
     },
+    {
+      path: '/jobs/:id/fetch',
+      component: () => import('../pages/FetchPage.vue'),
+      props: true,
+      meta: { title: 'Fetch list' },
+    },
+    {
+      path: '/jobs/:id/labels',
+      component: () => import('../pages/LabelsPage.vue'),
+      props: true,
+      meta: { title: 'Tray labels' },
+    },
+    { path: '/store', component: () => import('../pages/StorePage.vue'), meta: { title: 'Store' } },
     { path: '/workings', component: () => import('../pages/WorkingsPage.vue'), meta: { title: 'Workings' } },
     {
       path: '/workings/signature.analyse',

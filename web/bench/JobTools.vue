@@ -7,6 +7,8 @@ const job = useJob();
 
 <template>
   <span class="tools label">
+    <router-link :to="`/jobs/${job.id}/fetch`">Fetch list</router-link>
+    <router-link :to="`/jobs/${job.id}/labels`">Labels</router-link>
     <router-link :to="`/jobs/${job.id}/certificate`">Certificate</router-link>
     <a :href="`/api/jobs/${job.id}/export.json`" download>Export</a>
   </span>

@@ -7,6 +7,8 @@ import BenchButton from '../parts/BenchButton.vue';
 import ContactRing from '../parts/ContactRing.vue';
 import { useJob } from '../stores/job';
 import OverruleForm from './OverruleForm.vue';
+import ShelfOffer from './ShelfOffer.vue';
+import StockFacts from './StockFacts.vue';
 
 /** The parts list with its calls; the one picked shows what was found, why, and lets a person overrule it. */
 const props = defineProps<{ picked?: PartRole | undefined }>();
@@ -24,47 +26,51 @@ const behind = computed(() => {
 </script>
 
 <template>
-  <ul class="parts">
-    <li v-for="{ part, call } in rows" :key="part.role">
-      <button
-        type="button"
-        class="part label"
-        :class="call?.verdict"
-        :aria-expanded="picked === part.role"
-        @click="($emit('pick', part.role), (overruling = false))"
-      >
-        <span class="number">{{ part.number }}</span><b>{{ part.name }}</b
-        ><ContactRing :verdict="call?.verdict ?? 'not yet'" /><span>{{
-          call ? call.verdict : part.policy === 'keep' ? 'keep' : 'not yet'
-        }}</span>
-      </button>
-      <div v-if="picked === part.role" class="about">
-        <template v-if="call">
-          <p>
-            {{ call.reason }}<template v-if="call.method">: {{ call.method }}</template>
+  <div>
+    <ul class="parts">
+      <li v-for="{ part, call } in rows" :key="part.role">
+        <button
+          type="button"
+          class="part label"
+          :class="call?.verdict"
+          :aria-expanded="picked === part.role"
+          @click="($emit('pick', part.role), (overruling = false))"
+        >
+          <span class="number">{{ part.number }}</span><b>{{ part.name }}</b
+          ><ContactRing :verdict="call?.verdict ?? 'not yet'" /><span>{{
+            call ? call.verdict : part.policy === 'keep' ? 'keep' : 'not yet'
+          }}</span>
+        </button>
+        <div v-if="picked === part.role" class="about">
+          <StockFacts :part="part" />
+          <template v-if="call">
+            <p>
+              {{ call.reason }}<template v-if="call.method">: {{ call.method }}</template>
+            </p>
+            <p class="muted label">{{ describeSource(call.source) }}</p>
+            <p v-if="call.overruled" class="label">
+              Was “{{ call.overruled.was }}”, overruled by {{ call.overruled.by }}.
+            </p>
+            <p v-for="entry in behind" :key="entry.seq" class="muted label">
+              {{ entry.seq }} · {{ entry.by.name }}: {{ describeEntry(entry) }}
+            </p>
+            <OverruleForm v-if="overruling" :call="call" @close="overruling = false" />
+            <BenchButton v-else-if="job.summary?.state === 'open'" @press="overruling = true"
+              >Overrule</BenchButton
+            >
+          </template>
+          <p v-else class="muted">
+            {{
+              part.policy === 'keep'
+                ? 'Used again unless somebody finds otherwise.'
+                : 'Not looked at yet; the plan comes to it in Inspect.'
+            }}
           </p>
-          <p class="muted label">{{ describeSource(call.source) }}</p>
-          <p v-if="call.overruled" class="label">
-            Was “{{ call.overruled.was }}”, overruled by {{ call.overruled.by }}.
-          </p>
-          <p v-for="entry in behind" :key="entry.seq" class="muted label">
-            {{ entry.seq }} · {{ entry.by.name }}: {{ describeEntry(entry) }}
-          </p>
-          <OverruleForm v-if="overruling" :call="call" @close="overruling = false" />
-          <BenchButton v-else-if="job.summary?.state === 'open'" @press="overruling = true"
-            >Overrule</BenchButton
-          >
-        </template>
-        <p v-else class="muted">
-          {{
-            part.policy === 'keep'
-              ? 'Used again unless somebody finds otherwise.'
-              : 'Not looked at yet; the plan comes to it in Inspect.'
-          }}
-        </p>
-      </div>
-    </li>
-  </ul>
+        </div>
+      </li>
+    </ul>
+    <ShelfOffer />
+  </div>
 </template>
 
 <style scoped>

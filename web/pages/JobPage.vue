@@ -5,6 +5,8 @@ import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { sayDay, sayMinutes } from '../app/dates';
 import HistoryPanel from '../bench/HistoryPanel.vue';
 import JobTools from '../bench/JobTools.vue';
+import KitPanel from '../bench/KitPanel.vue';
+import WaysPanel from '../bench/WaysPanel.vue';
 import PartsPanel from '../bench/PartsPanel.vue';
 import PlanColumn from '../bench/PlanColumn.vue';
 import SectionPanel from '../bench/SectionPanel.vue';
@@ -18,7 +20,7 @@ import { useJob } from '../stores/job';
 const props = defineProps<{ id: string }>();
 const job = useJob();
 const picked = ref<PartRole>();
-const view = ref<'section' | 'parts' | 'log'>('section');
+const view = ref<'section' | 'parts' | 'kit' | 'ways' | 'log'>('section');
 watch(
   () => props.id,
   (id) => {
@@ -47,6 +49,8 @@ function toStage(stage: Stage): void {
 useKeys([
   { key: 's', label: 'Section', run: () => (view.value = 'section') },
   { key: 'p', label: 'Parts and calls', run: () => (view.value = 'parts') },
+  { key: 'k', label: 'Kit check', run: () => (view.value = 'kit') },
+  { key: 'y', label: 'Ways of working', run: () => (view.value = 'ways') },
   { key: 'h', label: 'History', run: () => (view.value = 'log') },
 ]);
 </script>
@@ -73,7 +77,9 @@ useKeys([
         <button
           v-for="[name, label] in [
             ['section', 'Section'],
-            ['parts', 'Parts and calls'],
+            ['parts', 'Parts'],
+            ['kit', 'Kit'],
+            ['ways', 'Ways'],
             ['log', 'History'],
           ] as const"
           :key="name"
@@ -93,6 +99,8 @@ useKeys([
         @pick="pick"
       />
       <PartsPanel v-else-if="view === 'parts'" :picked="picked" @pick="picked = $event" />
+      <KitPanel v-else-if="view === 'kit'" />
+      <WaysPanel v-else-if="view === 'ways'" />
       <HistoryPanel v-else />
     </section>
     <PlanColumn class="right" />

@@ -76,7 +76,9 @@ const hazards = computed(() => {
 .plate {
   position: relative;
   display: grid;
-  grid-template-columns: auto auto auto auto auto minmax(0, 1fr);
+  grid-template-columns:
+    fit-content(140px) minmax(0, 1.5fr) fit-content(180px) minmax(0, 1.1fr) minmax(0, 1.2fr)
+    minmax(0, 1.6fr);
   color: var(--engraved);
   background: linear-gradient(var(--plate-high), var(--plate-low));
   border-radius: 7px;

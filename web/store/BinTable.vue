@@ -1,0 +1,139 @@
+<script setup lang="ts">
+import { stockView, type StockPart } from '@dusk-wren/contract/store';
+import { useQuery } from '@pinia/colada';
+import { refDebounced } from '@vueuse/core';
+import { computed, ref, watch } from 'vue';
+import { call } from '../api/client';
+import BenchButton from '../parts/BenchButton.vue';
+import QrCode from '../parts/QrCode.vue';
+import './store-table.css';
+
+/** What lies in the bins, found by number, name or the valve it fits; bin labels to print. */
+const sought = ref('');
+const asked = refDebounced(sought, 200);
+const cursor = ref('');
+const earlier = ref<StockPart[]>([]);
+const labels = ref(false);
+watch(asked, () => {
+  cursor.value = '';
+  earlier.value = [];
+});
+const { data, error } = useQuery({
+  key: () => ['stock', asked.value, cursor.value],
+  query: () => {
+    const words = asked.value.trim();
+    const query = new URLSearchParams({
+      limit: '60',
+      ...(words ? { q: words } : {}),
+      ...(cursor.value ? { cursor: cursor.value } : {}),
+    });
+    return call(`/store/stock?${query.toString()}`, stockView);
+  },
+});
+const rows = computed(() => [...earlier.value, ...(data.value?.parts ?? [])]);
+function more(): void {
+  if (!data.value?.next) return;
+  earlier.value = rows.value;
+  cursor.value = data.value.next;
+}
+const print = () => window.print();
+</script>
+
+<template>
+  <div class="head no-print">
+    <v-text-field v-model="sought" label="Number, name or valve begins with" autocomplete="off" />
+    <BenchButton @press="labels = !labels">{{ labels ? 'Back to the list' : 'Bin labels' }}</BenchButton>
+    <BenchButton v-if="labels" lamp @press="print">Print</BenchButton>
+  </div>
+  <p v-if="error" class="problem" role="alert">{{ error.message }}</p>
+  <p v-else-if="data && rows.length === 0" class="muted">
+    Nothing begins so. Parts come in under Files, from a CSV file.
+  </p>
+  <ol v-else-if="labels" class="sheet">
+    <li v-for="part in rows" :key="part.number" class="tag label">
+      <QrCode :text="`DW:PART:${part.number}`" />
+      <span
+        ><b class="bin number">{{ part.bin || '?' }}</b
+        ><b>{{ part.name }}</b
+        ><small>{{ part.number }} · {{ part.fits }}</small></span
+      >
+    </li>
+  </ol>
+  <table v-else class="store-table label">
+    <thead>
+      <tr>
+        <th scope="col">Bin</th>
+        <th scope="col">Part</th>
+        <th scope="col">Number</th>
+        <th scope="col">Fits</th>
+        <th scope="col" class="right">On hand</th>
+        <th scope="col" class="right">Price</th>
+        <th scope="col" class="right">Days to get</th>
+        <th scope="col">Cure date</th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr v-for="part in rows" :key="part.number">
+        <td class="number">{{ part.bin }}</td>
+        <td>
+          <b>{{ part.name }}</b> <span class="muted">{{ part.elastomer ?? part.material }}</span>
+        </td>
+        <td class="number">{{ part.number }}</td>
+        <td>{{ part.fits }}</td>
+        <td class="right number" :class="{ short: part.onHand < part.reorderAt }">
+          {{ part.onHand }}<template v-if="part.onHand < part.reorderAt">, order</template>
+        </td>
+        <td class="right number">{{ part.price.toFixed(2) }}</td>
+        <td class="right number">{{ part.leadDays }}</td>
+        <td>{{ part.cureDate ?? '' }}</td>
+      </tr>
+    </tbody>
+  </table>
+  <BenchButton v-if="data?.next" class="no-print" @press="more">More</BenchButton>
+</template>
+
+<style scoped>
+.head {
+  display: grid;
+  grid-template-columns: minmax(200px, 460px) auto auto;
+  gap: 10px;
+  align-items: start;
+  justify-content: start;
+}
+.short {
+  color: var(--renew);
+}
+.sheet {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(230px, 1fr));
+  gap: 6px;
+}
+.tag {
+  display: grid;
+  grid-template-columns: 74px 1fr;
+  gap: 10px;
+  align-items: center;
+  padding: 6px;
+  color: #1d1a26;
+  background: #fff;
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  break-inside: avoid;
+}
+.tag span {
+  display: grid;
+}
+.bin {
+  font-size: 26px;
+  line-height: 1;
+}
+small {
+  font-size: 14px;
+  color: #453f52;
+}
+@media print {
+  .no-print {
+    display: none;
+  }
+}
+</style>
