@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { WORKINGS } from '@dusk-wren/core/workings';
+import { CONSTRUCTION_IDS } from '@dusk-wren/core/valve';
 import { BenchJob } from '../core/testing/bench';
 
 /** The command line as a script calls it: standard input in, JSON out, exit code. */
@@ -62,6 +63,79 @@ describe('calc', () => {
     ['a missing file', ['plan', '--job', '/nowhere.json'], '', /nowhere/],
   ])('%s: a message on standard error, exit 2', (_name, args, input, message) => {
     const { code, out, said } = dw(args, input);
+    expect(code).toBe(2);
+    expect(out).toBe('');
+    expect(said).toMatch(message);
+  });
+});
+
+describe('constructions', () => {
+  it('lists all twenty-one with their features', () => {
+    const { code, out } = dw(['constructions']);
+    expect(code).toBe(0);
+    const listed = JSON.parse(out) as { id: string; features: unknown; parts: number }[];
+    expect(listed.map(({ id }) => id)).toEqual([...CONSTRUCTION_IDS]);
+    expect(listed).toHaveLength(21);
+    for (const { parts } of listed) expect(parts).toBeGreaterThan(9);
+  });
+});
+
+describe('a plan varied', () => {
+  const file = (content: unknown): string => {
+    const path = join(mkdtempSync(join(tmpdir(), 'dusk-wren-')), 'input.json');
+    writeFileSync(path, JSON.stringify(content));
+    return path;
+  };
+  const idsOf = (out: string) => (JSON.parse(out) as { steps: { id: string }[] }).steps.map(({ id }) => id);
+  it('by features: an axis replaced, or one choice of it', () => {
+    const swapped = dw([
+      'plan',
+      'control-balanced-cage',
+      '--features',
+      file({ moved: { kind: 'piston', coupling: 'split' } }),
+    ]);
+    expect(idsOf(swapped.out)).toEqual(
+      expect.arrayContaining(['strip.coupler', 'strip.cylinder', 'strip.plug-pin']),
+    );
+    const second = dw([
+      'plan',
+      'control-ball-in-venturi',
+      '--features',
+      file({ features: { seat: { service: 'second' } } }),
+    ]);
+    expect(second.out).toContain('Second service');
+  });
+  it('by findings, and by ways chosen', () => {
+    const findings = file([
+      { part: 'stem', finding: { kind: 'stem mark', zone: 'packing zone' } },
+      { way: { question: 'leakingGland', choice: 'repack' } },
+    ]);
+    const ids = idsOf(dw(['plan', 'control-globe-double-seat', '--findings', findings]).out);
+    expect(ids).toContain('order.stem');
+    expect(ids).not.toContain('diagnose.gland.tighten');
+  });
+  it.each([
+    [
+      'features that cannot stand together',
+      ['plan', 'globe-bolted', '--features'],
+      { closure: { kind: 'ball' } },
+      /cannot be reached/,
+    ],
+    ['an axis nobody knows', ['plan', 'globe-bolted', '--features'], { colour: 'red' }, /colour/],
+    [
+      'a finding on a part it has not',
+      ['plan', 'check-swing', '--findings'],
+      [{ part: 'stem', finding: { kind: 'bent' } }],
+      /no stem/,
+    ],
+    [
+      'a finding of no kind',
+      ['plan', 'check-swing', '--findings'],
+      [{ part: 'disc', finding: { kind: 'sad' } }],
+      /Invalid|kind/,
+    ],
+  ])('%s: said, exit code 2', (_name, args, content, message) => {
+    const { code, out, said } = dw([...args, file(content)]);
     expect(code).toBe(2);
     expect(out).toBe('');
     expect(said).toMatch(message);

@@ -32,13 +32,32 @@ for (const look of ['dusk', 'daylight']) {
       await openJob(page, tag);
       await nothingSerious(page);
     }
-    await page.getByRole('button', { name: 'Parts and calls' }).click();
-    await nothingSerious(page);
+    for (const name of ['Parts', 'Ways']) {
+      await page.getByRole('button', { name, exact: true }).click();
+      await nothingSerious(page);
+    }
     await page.getByRole('button', { name: 'History' }).click();
     await nothingSerious(page);
     await page.getByRole('link', { name: 'Certificate' }).click();
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
     await nothingSerious(page);
+    await page.goto(FIRST);
+    await openJob(page, 'LP-09');
+    await page.getByRole('button', { name: 'Kit', exact: true }).click();
+    await expect(page.getByText('Sheet PS-K15')).toBeVisible();
+    await nothingSerious(page);
+    for (const link of ['Fetch list', 'Labels']) {
+      await page.getByRole('link', { name: link }).click();
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      await nothingSerious(page);
+      await page.getByRole('link', { name: 'Back to the bench' }).click();
+    }
+    await page.goto(`${FIRST}/store`);
+    for (const name of ['Orders', 'Shelf', 'Bins', 'Kit sheets', 'Files']) {
+      await page.getByRole('button', { name, exact: true }).click();
+      await expect(page.getByText(/Fetching|Looking/)).toHaveCount(0);
+      await nothingSerious(page);
+    }
     for (const path of [
       '/jobs/new',
       '/workings',

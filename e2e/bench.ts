@@ -1,4 +1,4 @@
-import { expect, type Page } from '@playwright/test';
+import { expect, type Browser, type Page } from '@playwright/test';
 
 export const FIRST = 'http://127.0.0.1:4791';
 export const SECOND = 'http://127.0.0.1:4792';
@@ -22,6 +22,14 @@ export async function openJob(page: Page, tag: string): Promise<void> {
 export const inHand = (page: Page) => page.locator('#in-hand');
 export const title = (page: Page) => inHand(page).getByRole('heading', { level: 2 });
 
+/** What this shop's globes measure; anything else is taken as its own example says. */
+const MEASURED: Readonly<Record<string, string>> = {
+  'stem diameter': '1 1/8 in',
+  'box bore': '1 7/8 in',
+  'box depth': '3 in',
+  'gland entry': '5/16 in',
+};
+
 /** Does the step in hand in its plainest way, and waits until another one is in hand. */
 export async function workPlainly(page: Page): Promise<void> {
   const before = await title(page).innerText();
@@ -42,17 +50,11 @@ export async function workPlainly(page: Page): Promise<void> {
       await page.keyboard.press(' ');
     await step.getByRole('button', { name: 'Packing done' }).click();
   } else if ((await step.locator('.measure').count()) > 0) {
-    const values: Record<string, string> = {
-      'stem diameter': '1 1/8 in',
-      'box bore': '1 7/8 in',
-      'box depth': '3 in',
-      'gland entry': '5/16 in',
-      'pressure at the vent': '0 psig',
-    };
-    for (const [what, value] of Object.entries(values)) {
-      const field = step.getByLabel(what);
-      if ((await field.count()) === 0) continue;
-      await field.fill(value);
+    for (const field of await step.getByRole('textbox').all()) {
+      const example = (await field.getAttribute('placeholder'))?.replace('such as ', '') ?? '';
+      const id = (await field.getAttribute('id')) ?? '';
+      const label = await page.locator(`label[for="${id}"]`).first().innerText();
+      await field.fill(MEASURED[label.trim()] ?? example);
       await field.press('Enter');
     }
   } else throw new Error(`“${before}” has to be done on purpose`);
@@ -67,6 +69,19 @@ export async function workTo(page: Page, wanted: string | RegExp): Promise<void>
     await workPlainly(page);
   }
   throw new Error(`never came to ${String(wanted)}`);
+}
+
+/** Turns the stem under the simulated dial and keeps its runout. */
+export async function takeRunout(page: Page): Promise<void> {
+  const heading = await title(page).innerText();
+  await page.keyboard.press(' ');
+  await expect(
+    inHand(page)
+      .getByText(/TIR .*limit/)
+      .first(),
+  ).toBeVisible({ timeout: 30_000 });
+  await page.keyboard.press('Enter');
+  await expect(title(page)).not.toHaveText(heading);
 }
 
 /** Bolts up with the simulated wrench until the step is done. */
@@ -86,4 +101,17 @@ export async function pressureTest(page: Page): Promise<string> {
   await page.keyboard.press('Enter');
   await expect(title(page)).not.toHaveText(heading);
   return words;
+}
+
+/** An inspector, on a screen of their own, releases the hold that is in hand on this job. */
+export async function releaseHold(browser: Browser, tag: string): Promise<void> {
+  const context = await browser.newContext();
+  const inspector = await context.newPage();
+  await signIn(inspector, 'Noor Castellane');
+  await openJob(inspector, tag);
+  await inHand(inspector)
+    .getByRole('button', { name: /release the hold/ })
+    .click();
+  await expect(title(inspector)).not.toHaveText(/^Hold/);
+  await context.close();
 }

@@ -65,10 +65,10 @@ test('a new valve with an unread plate: the plate fills in as it is typed, what 
   await expect(plate).toContainText('174 psig');
   await page.getByLabel('Stem diameter').fill('28 mm');
   await page.getByLabel('Stud thread').fill('5/8-11');
-  await expect(page.getByText('Will be asked on the bench')).toContainText('How many bonnet studs?');
+  await expect(page.getByText('Will be asked on the bench')).toContainText('How many studs hold the joint?');
   await page.getByRole('button', { name: 'Open the job' }).click();
   await expect(title(page)).toHaveText('Check the nameplate against the job');
-  await expect(page.locator('[id="step-receive.ask.bolts"]')).toContainText('How many bonnet studs?');
+  await expect(page.locator('[id="step-receive.ask.bolts"]')).toContainText('How many studs hold the joint?');
 
   await page.locator('[id="step-receive.ask.bolts"]').click();
   await inHand(page).getByLabel('Answer').fill('8');

@@ -1,6 +1,6 @@
 import { chromium, type Page } from '@playwright/test';
 import { join } from 'node:path';
-import { inHand, openJob, signIn, title, workTo } from './bench';
+import { inHand, openJob, signIn, workTo } from './bench';
 
 /** Takes the pictures of docs/screenshots from a fresh demo that runs at PORT: `npm run screenshots`. */
 const HERE = `http://127.0.0.1:${process.env['PORT'] ?? '4780'}`;
@@ -46,7 +46,6 @@ await take(ines, 'job-bluing');
 
 const inspector = await as('Noor Castellane', 'daylight');
 await openJob(inspector, 'DH-415');
-await take(inspector, 'job-hold');
 await inHand(inspector)
   .getByRole('button', { name: /release the hold/ })
   .click();
@@ -57,13 +56,6 @@ await workTo(ines, 'Bolt up the bonnet');
 await ines.keyboard.press('w');
 await ines.waitForTimeout(2500);
 await take(ines, 'job-bolt-up');
-await title(ines)
-  .getByText(/Pack the stuffing box/)
-  .waitFor({ timeout: 240_000 });
-await ines.keyboard.press(' ');
-await ines.keyboard.press(' ');
-await take(ines, 'job-packing');
-
 const lead = await as('Petra Lundholm', 'daylight');
 await lead.goto(`${HERE}/jobs/new`);
 await take(lead, 'new-job');
@@ -76,7 +68,6 @@ await lead.getByRole('heading', { name: 'Overhaul certificate' }).waitFor();
 await take(lead, 'certificate');
 
 await working(ines, '', 'workings');
-await working(lead, 'bolting.sequence?bolts=16&passes=quarters&torque=240 ft-lb', 'working-sequence');
 await working(ines, 'leak.allowance?code=FCI 70-2&fluid=gas&class=VI&portDiameter=2 1/2 in', 'working-leak');
 for (const [path, name] of [
   ['signature.analyse', 'signature'],
@@ -88,7 +79,30 @@ for (const [path, name] of [
   await take(lead, name);
 }
 
+/** Sections of other constructions, some drawn apart. */
+for (const [tag, name, look, off] of [
+  ['TCV-118', 'section-cage', 'dusk', 14],
+  ['TW-02', 'section-slab-gate', 'daylight', 0],
+  ['LD-05', 'section-dump', 'dusk', 0],
+  ['LV-40', 'section-rotary', 'daylight', 0],
+  ['PSV-110', 'section-relief', 'dusk', 0],
+  ['FV-22', 'section-venturi', 'daylight', 0],
+] as const) {
+  const page = await as('Tam Brackley', look);
+  await openJob(page, tag);
+  if (off > 0) await page.getByLabel('Parts drawn off').fill(String(off));
+  await take(page, name);
+  await page.close();
+}
+await ines.goto(HERE);
+await openJob(ines, 'LP-09');
+await ines.getByRole('button', { name: 'Kit', exact: true }).click();
+await ines.getByText('Sheet PS-K15').waitFor();
+await take(ines, 'job-kit');
+await lead.goto(`${HERE}/store`);
+await take(lead, 'store');
+
 const phone = await as('Jory Velde', 'dusk', 390, 844);
-await openJob(phone, 'HV-2230');
+await openJob(phone, 'SJ-61');
 await take(phone, 'job-phone');
 await browser.close();

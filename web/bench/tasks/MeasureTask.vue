@@ -25,7 +25,7 @@ const { instrument, choices, picked, running, start, stop } = useReadings(
     if (reading.kind === 'pressure') live.value = psig(reading.psig);
   },
 );
-const onGauge = computed(() => props.task.asks.find(({ instrument: kind }) => kind === 'gauge'));
+const onGauge = computed(() => props.task.asks.find(({ mustBe }) => mustBe === 'zero'));
 
 const shown = (ask: MeasureAsk) => {
   const entry = taken(ask);

@@ -1,0 +1,151 @@
+import { expect, test } from '@playwright/test';
+import {
+  boltUp,
+  FIRST,
+  inHand,
+  openJob,
+  releaseHold,
+  signIn,
+  takeRunout,
+  title,
+  workPlainly,
+  workTo,
+} from './bench';
+
+/** The kit of the low-pressure valve: one sheet, three kits, an O-ring too old and a ring short. */
+test('a low-pressure diaphragm valve, its kit checked, from receiving to the certificate', async ({
+  page,
+  browser,
+}) => {
+  test.setTimeout(240_000);
+  await signIn(page, 'Ines Okoro');
+  await openJob(page, 'LP-09');
+
+  await test.step('the bag against the sheet: what belongs, what does not, what is too old, what no kit has', async () => {
+    await expect(title(page)).toHaveText(/check the kit/);
+    await expect(inHand(page)).toContainText('The reduced-port seat is not in the kit');
+    await page.keyboard.press('k');
+    const row = (name: string) => page.getByRole('listitem').filter({ hasText: name });
+    await expect(row('Diaphragm, plain edge')).toContainText('belongs, here');
+    await expect(row('Diaphragm, beaded edge')).toContainText('not for this variant');
+    await expect(row('Backup ring')).toContainText('1 short');
+    await expect(row('Housing gasket')).toContainText('belongs, missing');
+    await expect(row('reduced-port seat')).toContainText('needed, never in the kit');
+    await expect(row('Stem O-ring')).toContainText('stop');
+    await expect(page.getByText('The kit is not whole')).toBeVisible();
+  });
+
+  await test.step('a new ring, the second backup and the gasket are scanned in; the kit is whole and kept', async () => {
+    for (const line of ['6', '7']) {
+      await page.getByLabel('Scan or type a line').fill(line);
+      await page.getByLabel('Scan or type a line').press('Enter');
+    }
+    await page.getByLabel('Scan or type a line').fill('99');
+    await page.getByLabel('Scan or type a line').press('Enter');
+    await expect(page.getByText('“99” is on no line of this sheet.')).toBeVisible();
+    await page.getByLabel('Cure date of Stem O-ring').fill('2Q25');
+    await page.getByLabel('Cure date of Housing gasket').fill('2Q25');
+    await expect(page.getByText('The kit is whole.')).toBeVisible();
+    await page.getByRole('button', { name: 'Keep this count' }).click();
+    await page.reload();
+    await page.getByRole('button', { name: 'Kit', exact: true }).click();
+    await expect(page.getByText('The kit is whole.')).toBeVisible();
+    await expect(page.getByText('Last counted by Ines Okoro.')).toBeVisible();
+  });
+
+  await test.step('the spring is let off first; what comes off has its place on the tray', async () => {
+    await page.getByRole('button', { name: 'Section' }).click();
+    await workTo(page, 'Back the adjusting screw right off');
+    await expect(inHand(page)).toContainText('A spring is loaded under here');
+    await expect(inHand(page)).toContainText('To the tray:');
+    await workTo(page, /tip out the oil/);
+  });
+
+  await test.step('a worn seat is renewed, ordered, and waited for', async () => {
+    await workTo(page, 'Runout of the stem on V-blocks');
+    await takeRunout(page);
+    await workTo(page, 'Reduced-port seat, screwed in');
+    await inHand(page)
+      .getByRole('radio', { name: /Cracked/ })
+      .click();
+    await inHand(page).getByRole('button', { name: 'Take the call' }).click();
+    await expect(page.locator('#step-order\\.port-seat')).toContainText('Order port seat');
+    await workTo(page, 'Order port seat');
+    await inHand(page)
+      .getByRole('button', { name: /ordered/ })
+      .click();
+    await workTo(page, 'Hold: the call on every part');
+    await releaseHold(browser, 'LP-09');
+    await expect(title(page)).not.toHaveText(/^Hold/);
+    await workTo(page, 'Port seat in, checked against the old one');
+    const store = await page.context().newPage();
+    await store.goto(`${FIRST}/store`);
+    await expect(store.getByRole('row', { name: /port seat.*LP-09/ })).toContainText('on order');
+    await store.close();
+    await inHand(page).getByRole('button', { name: 'The port seat is in' }).click();
+  });
+
+  await test.step('oil over the hole, star pattern, soap, and signed', async () => {
+    await workTo(page, /communication hole/);
+    await expect(inHand(page)).toContainText('Do not tilt it after');
+    await workTo(page, 'Six bolts, star pattern');
+    await boltUp(page);
+    await workTo(page, 'Hold: witness the test');
+    await releaseHold(browser, 'LP-09');
+    await expect(title(page)).not.toHaveText(/^Hold/);
+    await workPlainly(page);
+    await inHand(page).getByRole('button', { name: 'Sign' }).click();
+    await page.getByRole('link', { name: 'Open it' }).click();
+    await expect(page.getByText(/Signed by Ines Okoro/)).toBeVisible();
+  });
+});
+
+test('a weight-lever dump valve: torques by crow-foot, the shaft free, the weight where the head wants it', async ({
+  page,
+  browser,
+}) => {
+  test.setTimeout(240_000);
+  await signIn(page, 'Wen Aldous');
+  await openJob(page, 'LD-05');
+  await expect(title(page)).toHaveText('Drip pot and needle valve off');
+  await workTo(page, /^Removable seat: leave it alone/);
+  await expect(inHand(page)).toContainText('Wanted only if the seat is worn.');
+  await inHand(page).getByRole('button', { name: 'Not needed' }).click();
+  await page.getByRole('button', { name: 'History' }).click();
+  await expect(page.getByText(/not needed/).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Section' }).click();
+  await workTo(page, 'Hold: the call on every part');
+  await releaseHold(browser, 'LD-05');
+  await expect(title(page)).not.toHaveText(/^Hold/);
+  await workTo(page, /^Housing bolts by hand/);
+  await boltUp(page);
+  await expect(title(page)).toHaveText(/10 lbf·ft with a crow-foot/);
+  await workTo(page, /^Bonnet bolts 25/);
+  await boltUp(page);
+  await workTo(page, /plus half a turn/);
+  await expect(inHand(page)).toContainText('Half a turn and no more');
+  await workTo(page, /^Weight position/);
+  await inHand(page).getByLabel('weight from the shaft').fill('36 cm');
+  await inHand(page).getByLabel('weight from the shaft').press('Enter');
+  await workTo(page, 'Hold: witness the test');
+  await releaseHold(browser, 'LD-05');
+  await workPlainly(page);
+  await inHand(page).getByRole('button', { name: 'Sign' }).click();
+  await expect(page.getByText('The certificate is signed.')).toBeVisible();
+});
+
+test('a unit from the shelf swaps the plan, and the old one is its own job', async ({ page }) => {
+  await signIn(page, 'Ines Okoro');
+  await openJob(page, 'PCV-301');
+  await page.getByRole('button', { name: 'Parts', exact: true }).click();
+  const before = await page.getByRole('group', { name: 'Nameplate' }).innerText();
+  await page.getByRole('button', { name: 'Fit it now' }).click();
+  await expect(page.getByText(/RA 115 taken by Ines Okoro/)).toBeVisible();
+  await expect(page.getByRole('group', { name: 'Nameplate' })).not.toHaveText(before);
+  await page.goto(`${FIRST}/store`);
+  await page.getByRole('button', { name: 'Shelf' }).click();
+  const old = page.getByRole('row', { name: /PCV-301/ }).filter({ hasText: 'to rebuild' });
+  await old.getByRole('button', { name: 'Open its job' }).click();
+  await expect(title(page)).toHaveText('Check the nameplate against the job');
+  await expect(page.getByText('Cover off with two long bolts', { exact: false }).first()).toBeVisible();
+});
