@@ -59,6 +59,7 @@ export const SCHOOLS = {
   repairOrRenew: {
     question: 'A seat that could be repaired',
     choices: {
+      compare: 'Both sums side by side for this part, then the cheaper: right, and a minute’s work.',
       repair: 'Repaired while there is metal: cheaper part.',
       renew: 'Renewed: cheaper hours, when the part is there.',
     },
@@ -85,7 +86,7 @@ export const schoolsSchema = z.strictObject({
   lappingPressure: z.enum(['block or hand', 'guided tool']),
   bluing: z.enum(['quarter turn', 'straight down']),
   gateSeats: z.enum(['on the bench', 'ground in line']),
-  repairOrRenew: z.enum(['repair', 'renew']),
+  repairOrRenew: z.enum(['compare', 'repair', 'renew']),
 });
 
 export type Schools = z.output<typeof schoolsSchema>;
@@ -99,7 +100,7 @@ export const USUAL_SCHOOLS: Schools = {
   lappingPressure: 'block or hand',
   bluing: 'quarter turn',
   gateSeats: 'on the bench',
-  repairOrRenew: 'repair',
+  repairOrRenew: 'compare',
 };
 
 /** One choice of one question. */

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { BenchJob } from '../testing/bench';
 import {
+  CONSTRUCTION_IDS,
   defaultValve,
   featuresSchema,
   valveSchema,
@@ -808,6 +809,106 @@ describe('a valve that mixes features needs no new code', () => {
     expect(taken).not.toContain('handwheel');
     expect(find(job.plan().steps, 'set up', /bench set/i)).toBeDefined();
     expect(taken).toEqual(expect.arrayContaining(['disc', 'stem', 'actuator diaphragm']));
+  });
+});
+
+describe('what the trade disagrees on (handbook part 1): the default, and the other way', () => {
+  const pitted = () =>
+    new BenchJob().workTo('inspect.seat').send({
+      kind: 'make-finding',
+      body: { step: 'inspect.seat', finding: { kind: 'seat damage', form: 'pitted', depth: '0.008 in' } },
+    });
+  it('repair or renew: both sums are compared before metal is cut; a site that always renews orders at once', () => {
+    const job = pitted();
+    expect(job.step('repair.compare-seat')?.optional).toBeDefined();
+    expect(job.step('repair.reface-seat')?.after).toContain('repair.compare-seat');
+    job.send({ kind: 'choose-way', body: { way: { question: 'repairOrRenew', choice: 'renew' } } });
+    expect(job.plan().calls.get('seat')?.verdict).toBe('renew');
+    expect(job.step('order.seat')).toBeDefined();
+  });
+  it('old packing: wood in a finished chamber, a hook in a plain box, or as the site will have it', () => {
+    const tool = (chamber: 'plain' | 'finished', choice?: 'hook' | 'non-metallic') => {
+      const { packing } = defaultValve('control-globe-double-seat').features;
+      const job = new BenchJob(
+        valveWith('control-globe-double-seat', {
+          packing: { ...packing, chamber } as RawFeatures['packing'],
+        }),
+      );
+      if (choice) job.send({ kind: 'choose-way', body: { way: { question: 'packingRemoval', choice } } });
+      return job.step('strip.packing')?.tools.join() ?? '';
+    };
+    expect(tool('finished')).toMatch(/wood/);
+    expect(tool('plain')).toMatch(/hook/);
+    expect(tool('plain', 'non-metallic')).toMatch(/wood/);
+    expect(tool('finished', 'hook')).toMatch(/hook/);
+  });
+  it('spotting, bluing and pressure go by the way chosen', () => {
+    const job = pitted();
+    const lap = () => job.step('repair.lap#1')?.why ?? '';
+    expect(lap()).toMatch(/[Ll]ight pressure.*locked to the stem/);
+    expect(job.step('repair.blue#1')?.why).toMatch(/quarter turn/);
+    job
+      .send({ kind: 'choose-way', body: { way: { question: 'lappingPressure', choice: 'guided tool' } } })
+      .send({ kind: 'choose-way', body: { way: { question: 'spotting', choice: 'free on a lapping tool' } } })
+      .send({ kind: 'choose-way', body: { way: { question: 'bluing', choice: 'straight down' } } });
+    expect(lap()).toMatch(/[Ff]irm.*lugs/);
+    expect(job.step('repair.blue#1')?.why).toMatch(/straight home/);
+  });
+  it('gland: torque and repeats where a figure is on file, a turn on soft packing where there is none', () => {
+    const globe = defaultValve();
+    const box = globe.features.packing;
+    const withTorque = valveWith('globe-bolted', {
+      packing: {
+        ...box,
+        glandTorque: { dimension: 'torque', value: 30, unit: 'lbf·ft' },
+      } as RawFeatures['packing'],
+    });
+    expect(new BenchJob(withTorque).step('setup.gland')?.why).toMatch(/three times more/);
+    expect(new BenchJob(valveWith('control-globe-double-seat')).step('setup.gland')?.why).toMatch(
+      /one turn on soft/,
+    );
+  });
+});
+
+describe('cautions that every job must show (handbook part 1)', () => {
+  it('oxygen: nothing oily is fetched, and every step that would have greased says so', () => {
+    const oxygen = valveWith('globe-bolted');
+    const steps = planOf({ ...oxygen, medium: { name: 'Oxygen', hazards: ['oxygen'] } });
+    for (const step of steps)
+      expect(step.consumables.join(), step.id).not.toMatch(/grease|anti-seize|\boil\b/i);
+    expect(steps.find(({ id }) => id === 'rebuild.stem-in')?.caution).toMatch(/no oil or grease at all/);
+  });
+  it('hydrogen sulphide: breathing apparatus before anything is opened', () => {
+    const sour = planOf({
+      ...valveWith('gate-slab-unitised'),
+      medium: { name: 'Sour gas', hazards: ['h2s'] },
+    });
+    expect(sour.find(({ id }) => id === 'isolate.zero')?.caution).toMatch(/[Bb]reathing apparatus/);
+  });
+  it('zero is proved, or decontamination seen, before any joint of any construction', () => {
+    for (const id of CONSTRUCTION_IDS)
+      for (const came of ['in line', 'bare'] as const) {
+        const steps = planOf(valveWith(id), { came });
+        const proved = steps.findIndex(
+          (step) => step.id === (came === 'bare' ? 'isolate.decontaminated' : 'isolate.zero'),
+        );
+        const first = steps.findIndex(({ off }) => off.length > 0);
+        expect(proved, `${id} ${came}`).toBeGreaterThanOrEqual(0);
+        expect(first).toBeGreaterThan(proved);
+      }
+  });
+  it('a valve taken out goes back on its bottom bolts; a slab gate’s body never left', () => {
+    expect(find(planOf(valveWith('globe-bolted')), 'release', /bottom flange bolts/)?.optional).toBeDefined();
+    expect(find(planOf(valveWith('gate-slab-unitised')), 'release', /bottom flange bolts/)).toBeUndefined();
+  });
+  it('no pipe grip on any stem that comes out by hand', () => {
+    for (const id of [
+      'globe-bolted',
+      'gate-wedge',
+      'control-globe-double-seat',
+      'control-balanced-cage',
+    ] as const)
+      expectTrap(planOf(valveWith(id)), 'strip', /stem/i, /pipe grip/);
   });
 });
 

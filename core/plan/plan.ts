@@ -12,7 +12,7 @@ import {
   type Stage,
   type StandingCall,
 } from '../job';
-import { FRAGMENTS, pressureTests, type Context, type Draft, type Opening } from '../procedure';
+import { FRAGMENTS, inService, pressureTests, type Context, type Draft, type Opening } from '../procedure';
 import { asksOf, partsOf, type PartRole, type Valve } from '../valve';
 import { finishedBy, passed } from './done';
 import { ordered, type Placed } from './order';
@@ -70,7 +70,11 @@ function compose(state: JobState): Result<Plan | undefined> {
     const context = contextFor(state, valve, calls, condemned, opening);
     return fragmentsFor(valve)
       .filter((fragment) => fragment.openings === 'every' || applies(fragment.openings, opening))
-      .flatMap((fragment) => fragment.compose(context).map((draft) => ({ draft, opening: opening.number })));
+      .flatMap((fragment) =>
+        fragment
+          .compose(context)
+          .map((draft) => ({ draft: inService(valve, draft), opening: opening.number })),
+      );
   });
   const order = ordered(onTheBench(state, valve, drafts));
   if (!order.ok) return order;

@@ -14,4 +14,5 @@ export {
   type TaskOf,
 } from './draft';
 export { FRAGMENTS } from './fragments';
+export { inService } from './service';
 export { pressureTests } from './fragments/tests';

@@ -127,13 +127,16 @@ const LOOKS: Partial<Record<PartRole, Look>> = {
   bonnet: { id: 'inspect.bonnet-face', title: 'Joint face of the bonnet' },
   body: {
     id: 'inspect.body-face',
-    title: 'Body: joint face, flanges, walls, seat pocket',
+    title: 'Body: joint face, flanges, walls, guides, seat pocket',
     why: 'A cut across the face leaks past any gasket; corroded under a seat, no seat will seal in it.',
     minutes: 8,
     choices: [...JOINT_FACE, POCKET],
   },
   disc: { title: 'Seating face of the disc' },
-  seat: { title: 'Seating face of the seat' },
+  seat: {
+    title: 'Seating face of the seat',
+    why: 'The deepest mark decides how it is put right. Wire drawn: not closed tight. Dented: weld beads caught. Worn to one side: usual in drain valves.',
+  },
   wedge: {
     title: 'Wedge: both faces and its guides',
     why: 'Each face belongs to its own seat. It must ride high enough to have wear travel left.',
@@ -239,7 +242,11 @@ const LOOKS: Partial<Record<PartRole, Look>> = {
   'relief piston': { title: 'Piston set' },
   'liner sub': { title: 'Bore of the liner sub' },
   nozzle: { title: 'Nozzle seat' },
-  spindle: { title: 'Spindle: points and straightness' },
+  spindle: {
+    title: 'Spindle: points and straightness',
+    why: 'Bent or worn on its point it leans on the disc.',
+    choices: [BENT, WORN, SCORED],
+  },
   'disc holder': { title: 'Disc holder in its guide: clearance' },
   'seat retainer': { title: 'Seat retainer and its thread' },
   coil: {

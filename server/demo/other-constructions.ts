@@ -317,7 +317,7 @@ const CAME: readonly Came[] = [
     daysAgo: 2,
     dueInDays: 10,
     until: 'inspect.spring-length',
-    finds: { 'inspect.spindle': { kind: 'stem mark', zone: 'packing zone' } },
+    finds: { 'inspect.spindle': { kind: 'bent' } },
   },
 ];
 

@@ -119,6 +119,7 @@ function putBack(c: Context): Draft[] {
         seal === 'bonnet seal'
           ? 'Silicone grease holds it; a hair under it is a leak.'
           : 'Both faces clean and dry, the gasket centred in its recess. A crushed one is never used again.',
+      caution: 'Never the old one again: once crushed it leaks.',
       on: [seal],
       consumables: [seal === 'bonnet seal' ? 'silicone grease' : `bonnet gasket, ${gasket}`],
       minutes: 5,
@@ -132,7 +133,7 @@ function putBack(c: Context): Draft[] {
       caution: wound
         ? c.has('wedge')
           ? 'Wedge fully open before the bonnet goes down: closed, it is driven between its seats and the stem bends.'
-          : CAUTIONS.discOpen
+          : `${CAUTIONS.discOpen} Square all the way: a cocked bonnet crushes its gasket on one side.`
         : 'A cocked bonnet scores guide and cage and crushes its gasket on one side.',
       on: c.has('yoke') ? ['bonnet', 'yoke'] : ['bonnet'],
       parts: ['bonnet studs'],

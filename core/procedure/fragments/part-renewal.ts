@@ -15,7 +15,7 @@ export const partRenewal: Fragment = {
       const call = c.calls.get(role);
       if (!call || policy === 'renew always') return [];
       if (call.verdict === 'renew') return [...bought(c, role, leadDays, call), ...fitted(c, role, call)];
-      return call.verdict === 'rework' ? reworked(role, call) : [];
+      return call.verdict === 'rework' ? [...compared(c, role, call), ...reworked(role, call)] : [];
     });
   },
 };
@@ -86,6 +86,28 @@ function fitted(c: Context, part: PartRole, call: StandingCall): Draft[] {
     ];
   }
   return [];
+}
+
+const CUT: readonly string[] = ['reface and lap', 'lathe and lap', 'lap the seat out of the body'];
+
+/** A seating part that can be had new: both sums before metal is cut. */
+function compared(c: Context, part: PartRole, call: StandingCall): Draft[] {
+  const stays = partsOf(c.valve).some((each) => each.role === part && each.stays);
+  if (c.site.schools.repairOrRenew !== 'compare' || stays || !CUT.includes(call.method ?? '')) return [];
+  return [
+    draft({
+      id: `repair.compare-${slug(part)}`,
+      stage: 'repair',
+      title: `Repair or renew the ${part}: compare both sums`,
+      why: 'Hours × rate + consumables + the wait for the lathe, against price + days late × their cost + fitting. The working repair.or-renew shows both; overrule the call where new is cheaper.',
+      parts: [part],
+      optional: 'only where a new one could be had in time',
+      minutes: 5,
+      because: fromCall(call),
+      after: ['stripped', `inspect.${slug(part)}`],
+      provides: ['compared', 'seat cut'],
+    }),
+  ];
 }
 
 /** Methods whose work stands in a fragment of its own. */

@@ -20,13 +20,42 @@ function released(c: Context): Draft[] {
       caution: 'Under the site’s permit only.',
       minutes: 15,
       because: always('every job'),
-      after: ['tested'],
+      after: ['tested', 'back in line'],
       provides: ['released'],
     }),
+    ...backInLine(c),
     ...forTheShelf(c),
     sign(c, ['release.place', 'release.shelf', 'tested']),
   ];
 }
+
+/** A flanged valve that was lifted out for the work; a body that stays in its line is never out. */
+function backInLine(c: Context): Draft[] {
+  const flanged = c.valve.pressureClass !== undefined;
+  if (c.came !== 'in line' || !flanged || STAYS.includes(c.features.closure.kind)) return [];
+  return [
+    draft({
+      id: 'release.back-in-line',
+      stage: 'release',
+      title: 'Back in the line: two bottom flange bolts each side, two more, gaskets, tighten',
+      why: 'The bottom bolts hold the valve, the new gaskets slide in from above, then all of them crosswise.',
+      caution: 'Rigged until the bolts carry it; no fingers between the flanges.',
+      tools: ['sling', 'spanners'],
+      consumables: ['flange gaskets (2)'],
+      optional: 'only if it was taken out of the line',
+      minutes: 30,
+      because: always('the valve is in its line'),
+      after: ['tested'],
+      provides: ['back in line'],
+    }),
+  ];
+}
+
+const STAYS: readonly Context['features']['closure']['kind'][] = [
+  'expanding-gates',
+  'eccentric-plug',
+  'ball',
+];
 
 /** What the next overhaul would be glad of. */
 function forTheShelf(c: Context): Draft[] {

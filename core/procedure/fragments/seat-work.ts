@@ -109,7 +109,7 @@ function cutting(c: Context): Draft[] {
       stage: 'repair' as const,
       because: fromCall(call),
       parts: [part],
-      after: ['stripped', `inspect.${name}`],
+      after: ['stripped', `inspect.${name}`, `repair.compare-${name}`],
       provides: ['repaired', 'seat cut'],
     };
     switch (call.method) {
@@ -119,7 +119,9 @@ function cutting(c: Context): Draft[] {
             ...common,
             id: `repair.lathe-${name}`,
             title: `${capital(part)} to the lathe`,
-            why: 'Centred within a thousandth, single-point carbide, 30 to 50 surface ft/min, fine feed, the least metal that cleans it up.',
+            why: `Centred within 0.001 in, single-point carbide, 30 to 50 surface ft/min, fine feed, ${
+              c.features.closure.kind === 'captive-disc' && part === 'disc' ? '29° ± 15′, ' : ''
+            }the least metal that cleans it up. All swarf off before it is blued.`,
             caution: CAUTIONS.lathe,
             tools: ['lathe', 'dial indicator'],
             minutes: 75,
@@ -316,8 +318,8 @@ function firstRound({ site }: Context, { seat, closure, way }: Contact) {
         title: `Grind the ${closure} in on its ${seat === 'seat' ? 'seat' : seat}`,
         why: `${why} ${
           spotting === 'locked to the stem'
-            ? 'The disc locked to the stem with shim so that both turn as one; the shim comes out after.'
-            : 'The disc floats on a lapping tool that drives it by lugs.'
+            ? '120 about two minutes to a bright ring, everything cleaned, then 240. The disc locked to the stem with shim so that both turn as one; the shim comes out after.'
+            : '120 about two minutes to a bright ring, everything cleaned, then 240. The disc floats on a lapping tool that drives it by lugs.'
         }`,
         tools: ['lapping handle'],
       };

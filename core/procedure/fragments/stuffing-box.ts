@@ -108,7 +108,8 @@ function packed(c: Context): Draft[] {
       why: lantern
         ? 'The lantern ring stands at the lubricator port: one ring too few below it and no grease gets in.'
         : 'After the bonnet is torqued, never before: it moves as it is pulled down.',
-      caution: 'Gloves: skin oil harms die-formed rings. One ring at a time, pressed home.',
+      caution:
+        'Never before the joint is torqued. Gloves: skin oil harms die-formed rings. One ring at a time, pressed home.',
       on: box(c),
       consumables: [`${c.features.packing.style} packing`],
       task: packing(c),
