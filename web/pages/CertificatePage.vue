@@ -1,28 +1,17 @@
 <script setup lang="ts">
 import { certificate } from '@dusk-wren/core/certificate';
-import { jobId } from '@dusk-wren/core/job';
-import { computed, onBeforeUnmount, watch } from 'vue';
+import { computed } from 'vue';
 import { sayDay, sayTime } from '../app/dates';
 import ContactRing from '../parts/ContactRing.vue';
 import NamePlate from '../parts/NamePlate.vue';
-import { useJob } from '../stores/job';
+import { useOpenJob } from '../stores/open-job';
 import { usePreferences } from '../stores/preferences';
 
 /** What the paper will say, as the job stands. */
 const props = defineProps<{ id: string }>();
-const job = useJob();
+const job = useOpenJob(() => props.id);
 const preferences = usePreferences();
 const { show } = preferences;
-watch(
-  () => props.id,
-  (id) => {
-    const read = jobId.safeParse(id);
-    if (read.success) void job.open(read.data);
-    else job.failed = 'There is no such job.';
-  },
-  { immediate: true },
-);
-onBeforeUnmount(job.close);
 const paper = computed(() => job.state && certificate(job.state, job.entries, preferences.units));
 const RING = (verdict: string) =>
   (['fit', 'rework', 'renew', 'ask', 'condemn'] as const).find((each) => each === verdict) ?? 'not yet';

@@ -1,24 +1,13 @@
 <script setup lang="ts">
-import { jobId } from '@dusk-wren/core/job';
 import { fetchList } from '@dusk-wren/core/stock';
-import { computed, onBeforeUnmount, watch } from 'vue';
+import { computed } from 'vue';
 import BenchButton from '../parts/BenchButton.vue';
 import NamePlate from '../parts/NamePlate.vue';
-import { useJob } from '../stores/job';
+import { useOpenJob } from '../stores/open-job';
 
 /** Everything to have at the bench before the job starts: to walk the store with, and to print. */
 const props = defineProps<{ id: string }>();
-const job = useJob();
-watch(
-  () => props.id,
-  (id) => {
-    const read = jobId.safeParse(id);
-    if (read.success) void job.open(read.data);
-    else job.failed = 'There is no such job.';
-  },
-  { immediate: true },
-);
-onBeforeUnmount(job.close);
+const job = useOpenJob(() => props.id);
 const list = computed(() => job.planned && fetchList(job.planned));
 const groups = computed(() =>
   list.value

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { jobId, type Stage } from '@dusk-wren/core/job';
+import type { Stage } from '@dusk-wren/core/job';
 import type { PartRole } from '@dusk-wren/core/valve';
-import { computed, onBeforeUnmount, ref, watch } from 'vue';
+import { computed, ref } from 'vue';
 import { sayDay, sayMinutes } from '../app/dates';
 import HistoryPanel from '../bench/HistoryPanel.vue';
 import JobTools from '../bench/JobTools.vue';
@@ -13,24 +13,22 @@ import SectionPanel from '../bench/SectionPanel.vue';
 import SyncSign from '../bench/SyncSign.vue';
 import { useKeys } from '../keys/keys';
 import NamePlate from '../parts/NamePlate.vue';
+import ViewTabs from '../parts/ViewTabs.vue';
 import TravelScale from '../parts/TravelScale.vue';
-import { useJob } from '../stores/job';
+import { useOpenJob } from '../stores/open-job';
 
 /** The bench: nameplate and travel above, the valve in section on the left, the step in hand on the right. */
 const props = defineProps<{ id: string }>();
-const job = useJob();
+const job = useOpenJob(() => props.id);
 const picked = ref<PartRole>();
-const view = ref<'section' | 'parts' | 'kit' | 'ways' | 'log'>('section');
-watch(
-  () => props.id,
-  (id) => {
-    const read = jobId.safeParse(id);
-    if (read.success) void job.open(read.data);
-    else job.failed = 'There is no such job.';
-  },
-  { immediate: true },
-);
-onBeforeUnmount(job.close);
+const VIEWS = [
+  ['section', 'Section'],
+  ['parts', 'Parts'],
+  ['kit', 'Kit'],
+  ['ways', 'Ways'],
+  ['log', 'History'],
+] as const;
+const view = ref<(typeof VIEWS)[number][0]>('section');
 
 const opening = computed(() => job.state?.records['job-opened'][0]?.body);
 const left = computed(() => {
@@ -73,24 +71,7 @@ useKeys([
     </div>
     <h1 class="visually-hidden">Job {{ job.planned.valve.tag }}</h1>
     <section class="left row-flat" aria-label="The valve">
-      <div class="tabs label" role="group" aria-label="Show">
-        <button
-          v-for="[name, label] in [
-            ['section', 'Section'],
-            ['parts', 'Parts'],
-            ['kit', 'Kit'],
-            ['ways', 'Ways'],
-            ['log', 'History'],
-          ] as const"
-          :key="name"
-          type="button"
-          :aria-pressed="view === name"
-          @click="view = name"
-        >
-          {{ label }}
-        </button>
-        <JobTools />
-      </div>
+      <ViewTabs v-model="view" :views="VIEWS"><JobTools /></ViewTabs>
       <SectionPanel
         v-if="view === 'section'"
         :planned="job.planned"
@@ -129,25 +110,6 @@ useKeys([
   padding: 6px 14px 8px;
   min-height: 0;
   overflow: auto;
-}
-.tabs {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 16px;
-}
-.tabs > button {
-  min-height: 36px;
-  font: inherit;
-  font-weight: 600;
-  color: var(--muted);
-  background: none;
-  border: 0;
-  border-bottom: 3px solid transparent;
-  cursor: pointer;
-}
-.tabs > button[aria-pressed='true'] {
-  color: var(--ink);
-  border-color: var(--lamp);
 }
 .right {
   min-height: 0;

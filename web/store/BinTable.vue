@@ -5,7 +5,7 @@ import { refDebounced } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import { call } from '../api/client';
 import BenchButton from '../parts/BenchButton.vue';
-import QrCode from '../parts/QrCode.vue';
+import LabelSheet from '../parts/LabelSheet.vue';
 import './store-table.css';
 
 /** What lies in the bins, found by number, name or the valve it fits; bin labels to print. */
@@ -49,16 +49,18 @@ const print = () => window.print();
   <p v-else-if="data && rows.length === 0" class="muted">
     Nothing begins so. Parts come in under Files, from a CSV file.
   </p>
-  <ol v-else-if="labels" class="sheet">
-    <li v-for="part in rows" :key="part.number" class="tag label">
-      <QrCode :text="`DW:PART:${part.number}`" />
-      <span
-        ><b class="bin number">{{ part.bin || '?' }}</b
-        ><b>{{ part.name }}</b
-        ><small>{{ part.number }} · {{ part.fits }}</small></span
-      >
-    </li>
-  </ol>
+  <LabelSheet
+    v-else-if="labels"
+    :labels="
+      rows.map((part) => ({
+        key: part.number,
+        code: `DW:PART:${part.number}`,
+        mark: part.bin || '?',
+        name: part.name,
+        below: `${part.number} · ${part.fits}`,
+      }))
+    "
+  />
   <table v-else class="store-table label">
     <thead>
       <tr>
@@ -102,34 +104,6 @@ const print = () => window.print();
 }
 .short {
   color: var(--renew);
-}
-.sheet {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(230px, 1fr));
-  gap: 6px;
-}
-.tag {
-  display: grid;
-  grid-template-columns: 74px 1fr;
-  gap: 10px;
-  align-items: center;
-  padding: 6px;
-  color: #1d1a26;
-  background: #fff;
-  border: 1px solid var(--line);
-  border-radius: 4px;
-  break-inside: avoid;
-}
-.tag span {
-  display: grid;
-}
-.bin {
-  font-size: 26px;
-  line-height: 1;
-}
-small {
-  font-size: 14px;
-  color: #453f52;
 }
 @media print {
   .no-print {

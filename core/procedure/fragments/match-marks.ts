@@ -2,6 +2,7 @@ import type { Joint, PartRole } from '../../valve';
 import { CAUTIONS } from '../cautions';
 import { feature, type Fragment } from '../draft';
 import { sequence, strip } from '../sequence';
+import { PRESSURE_AT_VENT } from './vent';
 
 interface Marks {
   readonly title: string;
@@ -87,15 +88,7 @@ export const ventedAgain: Fragment = {
         caution: CAUTIONS.zero,
         task: {
           kind: 'measure',
-          asks: [
-            {
-              what: 'pressure at the vent',
-              dimension: 'gauge pressure',
-              example: '0 psig',
-              instrument: 'gauge',
-              mustBe: 'zero',
-            },
-          ],
+          asks: [PRESSURE_AT_VENT],
         },
         minutes: 5,
       },

@@ -2,6 +2,7 @@ import { CONSTRUCTIONS, HAZARDS, partsOf, type Features } from '../../valve';
 import { CAUTIONS } from '../cautions';
 import { always, draft, feature, rule, type Context, type Draft, type Fragment } from '../draft';
 import { sequence, type Sketch } from '../sequence';
+import { PRESSURE_AT_VENT } from './vent';
 
 /** Stage 1 and 2: which valve, which paper, which medium, what is wrong with it. */
 export const receive: Fragment = {
@@ -175,15 +176,7 @@ function inLine({ valve, features }: Context): Draft[] {
       caution: guards.join(' ') || 'Stand aside of the vent.',
       task: {
         kind: 'measure',
-        asks: [
-          {
-            what: 'pressure at the vent',
-            dimension: 'gauge pressure',
-            example: '0 psig',
-            instrument: 'gauge',
-            mustBe: 'zero',
-          },
-        ],
+        asks: [PRESSURE_AT_VENT],
       },
       minutes: 10,
       after: ['isolate.lock', 'isolate.air', 'isolate.power'],

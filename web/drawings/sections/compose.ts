@@ -4,7 +4,7 @@ import { proportions } from './bonnet';
 import { recirculation, shearPinRelief, springRelief, swingCheck } from './checks-and-relief';
 import { clampedYokeGlobe, slabGate, taperPlug, threePieceBall } from './gates-and-plugs';
 import { globeBody, globeRing, globeSeat, handwheelTop, swivelDisc } from './globe';
-import { CX, mirrored, shifted, together, WIDTH } from './kit';
+import { box, CX, mirrored, shifted, together, WIDTH } from './kit';
 import { cageTrim, doublePlugTrim, underBonnet, venturiTrim, wedgeTrim } from './linear-trims';
 import { butterflyVane, eccentricPlug, sphericalPlug } from './rotary';
 import type { Balloon, Piece, Section } from './section';
@@ -12,7 +12,7 @@ import type { Balloon, Piece, Section } from './section';
 /** The valve in section, composed from its features as its plan is. */
 export function sectionOf(valve: Valve): Section {
   const listed = new Set(partsOf(valve).map(({ role }) => role));
-  const whole = pieceOf(valve);
+  const whole = lubricated(pieceOf(valve), listed);
   // Shared pieces draw what most valves have: a variant without a part leaves it out.
   const drawn = { ...whole, shapes: whole.shapes.filter(({ role }) => listed.has(role)) };
   const [top, bottom] = extent(drawn);
@@ -28,6 +28,19 @@ export function sectionOf(valve: Valve): Section {
     balloons: balloonsFor(valve, piece),
     away: piece.away ?? {},
   };
+}
+
+/** The lubricator stands beside the packing it feeds, where the piece with the packing has not drawn one. */
+function lubricated(piece: Piece, listed: ReadonlySet<PartRole>): Piece {
+  if (!listed.has('lubricator') || piece.shapes.some(({ role }) => role === 'lubricator')) return piece;
+  const [x, y] = piece.touch?.packing ?? [CX + 20, 0];
+  return together(piece, {
+    shapes: [
+      { role: 'isolating valve', d: box(x + 34, y - 6, 16, 12), fill: 'solid' },
+      { role: 'lubricator', d: box(x + 50, y - 9, 38, 18), fill: 'hatch' },
+    ],
+    away: { lubricator: 'right', 'isolating valve': 'right' },
+  });
 }
 
 const MARGIN = 24;

@@ -2,7 +2,8 @@ import type { Valve } from '@dusk-wren/core/valve';
 import { glandOn, packingIn, proportions } from './bonnet';
 import { flowAt, plainBody, studs, throughBody } from './body';
 import { both, box, circle, CX, mid, poly, rings, shape, shifted, threads, together } from './kit';
-import { handLever, wheel } from './movers';
+import { wheel } from './movers';
+import { rotaryMover } from './rotary';
 import type { Piece } from './section';
 
 /** Two gates and their seats across a straight bore, everything hanging in the bonnet. */
@@ -86,7 +87,10 @@ export function slabGate(valve: Valve): Piece {
 }
 
 /** A lubricated taper plug, reached from below, its gland on top. */
-export function taperPlug(valve: Valve): Piece {
+export const taperPlug = (valve: Valve): Piece =>
+  together(taperTrim(valve), shifted(rotaryMover(valve), -192));
+
+function taperTrim(valve: Valve): Piece {
   const axis = 120;
   const p = { ...proportions(valve), stem: 12, bore: 26 };
   return {
@@ -196,7 +200,7 @@ export function threePieceBall(valve: Valve): Piece {
     [150, axis + 34],
     [40, axis + 34],
   );
-  const lever = valve.features.moved.kind === 'lever' ? shifted(handLever(), -64) : { shapes: [] };
+  const lever = shifted(rotaryMover(valve), -64);
   return together(
     {
       shapes: [

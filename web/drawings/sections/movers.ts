@@ -330,7 +330,28 @@ export function handLever(): Piece {
 }
 
 /** A plain box for an actuator that is not opened, on the shaft end at (230, 0). */
-export function closedActuator(): Piece {
+export function closedActuator({ positioner }: Features): Piece {
+  const inside = positioner.kind === 'on-cylinder';
+  return together(
+    unopened(),
+    side(inside ? 'side-mounted' : positioner.kind, -150),
+    inside ? tied() : { shapes: [] },
+  );
+}
+
+/** What ties a positioner to the stem of an actuator that is not opened. */
+const tied = (): Piece => ({
+  shapes: [
+    shape(
+      'feedback spring',
+      `${circle(150, -100, 4)} ${circle(160, -104, 4)} ${circle(170, -100, 4)}`,
+      'solid',
+    ),
+    shape('positioner O-ring', circle(124, -96, 3), 'solid'),
+  ],
+});
+
+function unopened(): Piece {
   return {
     shapes: [
       shape(
@@ -348,6 +369,8 @@ export function closedActuator(): Piece {
       shape('boot', box(214, -16, 32, 6), 'solid'),
       shape('stem connector', mid(12, -10, 8), 'solid'),
       shape('stem lock nuts', mid(16, -2, 5), 'solid'),
+      ...both('split coupler', box(210, -14, 14, 14), 'hatch'),
+      shape('coupler nut', mid(16, 0, 5), 'solid'),
       shape('travel indicator', box(262, -8, 26, 4), 'solid'),
       shape('air lines', `${box(140, -106, 6, 16)} ${box(140, -110, 40, 5)}`, 'solid'),
     ],

@@ -41,16 +41,19 @@ function shaftBody(half: number, bore: number): Shape[] {
   ];
 }
 
-function mover(valve: Valve): Piece {
+/** What turns a shaft whose end stands at (230, 0). */
+export function rotaryMover(valve: Valve): Piece {
   switch (valve.features.moved.kind) {
     case 'rolling-diaphragm':
       return rollingDiaphragm(valve.features);
     case 'vane-arm':
       return vaneArm(valve.features);
     case 'piston':
-      return closedActuator();
-    default:
+      return closedActuator(valve.features);
+    case 'lever':
       return handLever();
+    default:
+      return { shapes: [] };
   }
 }
 
@@ -79,7 +82,7 @@ function onShaft(valve: Valve, trim: Piece, bore: number): Piece {
       ],
       touch: { shaft: [CX, -160], packing: [CX + 15, -70] },
     },
-    shifted(mover(valve), -192),
+    shifted(rotaryMover(valve), -192),
   );
 }
 
