@@ -117,7 +117,7 @@ test('a bolted globe valve from a bent stem to a signed certificate', async ({ p
   });
 
   await test.step('signed, and the paper says all of it', async () => {
-    await workPlainly(page);
+    await workTo(page, 'Sign the certificate');
     await inHand(page).getByRole('button', { name: 'Sign' }).click();
     await page.getByRole('link', { name: 'Open it' }).click();
     await expect(page.getByRole('heading', { name: 'Overhaul certificate' })).toBeVisible();

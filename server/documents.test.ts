@@ -109,6 +109,7 @@ describe('live', () => {
       headers: { cookie },
       signal: gone.signal,
     });
+    expect(stream.ok ? '' : await stream.text()).toBe('');
     expect(stream.headers.get('content-type')).toContain('text/event-stream');
     const seen: number[] = [];
     const reading = collect(stream, seen, 4).catch(() => undefined);

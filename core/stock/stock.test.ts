@@ -1,8 +1,18 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { plan } from '../plan';
 import { must } from '../problem';
 import { BenchJob, id } from '../testing/bench';
-import { defaultValve, featuresSchema, type RawFeatures, type Valve } from '../valve';
+import {
+  CONSTRUCTION_IDS,
+  defaultValve,
+  featuresSchema,
+  partsOf,
+  unitsFor,
+  valveKey,
+  type RawFeatures,
+  type Valve,
+} from '../valve';
 import {
   checkKit,
   fetchList,
@@ -303,5 +313,71 @@ describe('a unit from the shelf', () => {
     expect(ids).not.toContain('strip.lift');
     expect(ids).not.toContain('test.shell');
     expect(must(plan(job.workTo('nothing').state))?.inHand).toBeUndefined();
+  });
+});
+
+describe('any bag (property)', () => {
+  it('every line of the sheet is judged once, and a line counted short is never called present', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom('single acting', 'double acting', 'adjustable double acting'),
+        fc.array(fc.nat(3), { minLength: 7, maxLength: 7 }),
+        (variant, counts) => {
+          const of = valve(variant);
+          const { rows } = check(
+            of,
+            counts.map((count, i) => ({ line: String(i + 1), count })),
+          );
+          const lines = rows.filter(({ line }) => line !== '');
+          expect(lines.map(({ line }) => line)).toEqual(sheet.lines.map(({ line }) => line));
+          for (const row of lines) {
+            const line = sheet.lines.find((each) => each.line === row.line);
+            if (row.verdict === 'belongs and present')
+              expect(row.counted).toBeGreaterThanOrEqual(line?.quantity ?? 99);
+            if (row.verdict === 'not for this variant') expect(row.counted).toBe(0);
+            if (row.verdict === 'not for this valve') expect(row.counted).toBeGreaterThan(0);
+          }
+        },
+      ),
+      { seed: 8, numRuns: 200 },
+    );
+  });
+});
+
+describe.each(CONSTRUCTION_IDS)('the fetch list of %s', (construction) => {
+  const current = new BenchJob(defaultValve(construction)).plan();
+  const list = fetchList(current);
+  it('names each thing once, with a step that wants it', () => {
+    for (const group of [list.consumables, list.tools, list.gauges]) {
+      expect(new Set(group.map(({ what }) => what)).size).toBe(group.length);
+      for (const { count, steps } of group) {
+        expect(count).toBeGreaterThan(0);
+        expect(steps.length).toBe(count);
+      }
+    }
+  });
+  it('brings every part that is always new, and no tool that no step names', () => {
+    const always = partsOf(current.valve).filter(({ policy }) => policy === 'renew always');
+    for (const { name } of always) expect(list.parts.map(({ what }) => what)).toContain(name);
+    const named = new Set(current.steps.flatMap(({ tools }) => tools));
+    for (const { what } of list.tools) expect(named.has(what)).toBe(true);
+  });
+});
+
+describe('which valves take a unit from the shelf', () => {
+  it.each([
+    ['globe-yoke-clamp', ['packed bonnet']],
+    ['check-recirculation', ['complete insert']],
+    ['control-balanced-cage', ['packed bonnet', 'rebuilt actuator']],
+    ['control-ball-in-venturi', ['packed bonnet', 'rebuilt actuator']],
+    ['check-swing', []],
+    ['solenoid-pilot', []],
+  ] as const)('%s: %j', (id, kinds) => {
+    expect(unitsFor(defaultValve(id))).toEqual(kinds);
+  });
+  it('a key is construction, size and class: another size is another key', () => {
+    const of = defaultValve('control-balanced-cage');
+    expect(valveKey(of)).toBe('control-balanced-cage NPS 3 300');
+    expect(valveKey({ ...of, nps: 4 })).not.toBe(valveKey(of));
   });
 });

@@ -47,7 +47,7 @@ const wordsOf = (error: unknown) => (error instanceof ApiProblem ? error.message
   <div class="attach no-print">
     <BenchButton v-if="!open" @press="begin">Keep with a job</BenchButton>
     <form v-else class="choose" @submit.prevent="attach">
-      <v-select
+      <v-autocomplete
         v-model="chosen"
         label="Job"
         :items="jobs.map((job) => ({ title: `${job.tag}, ${job.customer}`, value: job.id }))"

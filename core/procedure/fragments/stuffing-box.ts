@@ -20,7 +20,7 @@ export const stuffingBox: Fragment = {
     'chamber' in packing && !['captive-disc', 'eccentric-plug', 'taper-plug'].includes(closure.kind),
   compose: (c) => {
     const stays = c.opening.number > 1 && c.features.moved.kind === 'handwheel';
-    if (stays) return c.condemned ? [] : settled(c);
+    if (stays) return c.condemned ? [] : [...nutsBack(c), ...settled(c)];
     return [...out(c), ...measuredBox(c), ...(c.condemned ? [] : [...packed(c), ...settled(c)])];
   },
 };
@@ -123,6 +123,20 @@ function packed(c: Context): Draft[] {
       on: [...glandOn, 'gland nuts'],
       parts: ['gland', 'gland flange'],
       minutes: 5,
+    },
+  ]);
+}
+
+/** The stem never left its packing: only the nuts that were taken off go back. */
+function nutsBack(c: Context): Draft[] {
+  return sequence(c, rebuild(BOX, ['closed'], 'packed'), [
+    {
+      id: 'rebuild.gland',
+      title: 'Gland nuts back, finger tight and even',
+      why: 'The packing is used again: the stem has not left it.',
+      caution: CAUTIONS.gland,
+      on: ['gland nuts'],
+      minutes: 4,
     },
   ]);
 }

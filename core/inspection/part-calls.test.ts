@@ -1,0 +1,164 @@
+import { describe, expect, it } from 'vitest';
+import { inches, type Length } from '../quantity';
+import {
+  defaultValve,
+  featuresSchema,
+  type ConstructionId,
+  type PartRole,
+  type RawFeatures,
+  type Valve,
+} from '../valve';
+import {
+  callOnFeature,
+  callOnFinding,
+  callOnPolicy,
+  setOf,
+  USUAL_RULES,
+  USUAL_SCHOOLS,
+  type Finding,
+  type SiteRules,
+} from '.';
+
+/** The table of judgement calls (handbook part 4), row by row. Common practice. */
+const on = (id: ConstructionId, change: Partial<RawFeatures> = {}): Valve => {
+  const valve = defaultValve(id);
+  return { ...valve, features: featuresSchema.parse({ ...valve.features, ...change }) };
+};
+const call = (valve: Valve, part: PartRole, finding: Finding, site: SiteRules = USUAL_RULES) =>
+  callOnFinding({ valve, site, part }, finding);
+const damage = (depth: Length): Finding => ({ kind: 'seat damage', form: 'pitted', depth });
+
+describe('diaphragm: hole, crack, tear, hard → renew', () => {
+  it.each(['hole', 'crack', 'tear', 'hardened'] as const)('%s', (form) => {
+    expect(call(on('control-globe-double-seat'), 'actuator diaphragm', { kind: 'torn', form })).toMatchObject(
+      {
+        verdict: 'renew',
+        reason: expect.stringContaining(form) as string,
+      },
+    );
+  });
+});
+
+describe('spring: crack, set, out of square → renew', () => {
+  it.each(['fractured', 'set', 'out of square'] as const)('%s', (form) => {
+    expect(call(on('relief-spring'), 'spring', { kind: 'spring fault', form }).verdict).toBe('renew');
+  });
+});
+
+describe('O-ring: nick, cut, flat → renew', () => {
+  it.each(['nick', 'cut', 'flat'] as const)('%s', (form) => {
+    expect(call(on('control-ball-in-venturi'), 'piston O-ring', { kind: 'cut seal', form }).verdict).toBe(
+      'renew',
+    );
+  });
+});
+
+describe('guides, bores, shafts, inserts', () => {
+  it.each<[ConstructionId, PartRole, Finding, string, RegExp]>([
+    ['control-globe-double-seat', 'upper guide', { kind: 'galled' }, 'renew', /stick/],
+    ['control-ball-in-venturi', 'cylinder', { kind: 'scored' }, 'renew', /scored/],
+    ['control-ball-in-venturi', 'relay body', { kind: 'galled' }, 'renew', /whole relay body/],
+    ['check-recirculation', 'bypass insert', { kind: 'stiff' }, 'rework', /grind/],
+    ['check-recirculation', 'bypass insert', { kind: 'light marks' }, 'rework', /grind/],
+    ['check-recirculation', 'bypass insert', { kind: 'galled' }, 'renew', /complete/],
+    ['check-recirculation', 'check disc', { kind: 'light marks' }, 'rework', /grind/],
+    ['dump-weight-lever', 'shaft', { kind: 'bent' }, 'renew', /bent/],
+    ['check-swing', 'hinge pin', { kind: 'worn' }, 'renew', /worn/],
+    ['solenoid-pilot', 'equalising orifice', { kind: 'blocked' }, 'rework', /blocked/],
+    ['globe-yoke-clamp', 'backseat retainer', { kind: 'cracked' }, 'renew', /cracked/],
+    ['globe-bolted', 'stem bushing', { kind: 'thread worn' }, 'renew', /push the valve open/],
+    ['control-ball-in-venturi', 'wear bushings', { kind: 'worn' }, 'renew', /worn/],
+    ['dump-weight-lever', 'body', { kind: 'seat pocket corroded' }, 'renew', /no seat will seal/],
+  ])('%s, %s: %j → %s', (id, part, finding, verdict, reason) => {
+    const made = call(on(id), part, finding);
+    expect(made.verdict).toBe(verdict);
+    expect(`${made.method ?? ''} ${made.reason}`).toMatch(reason);
+  });
+});
+
+describe('seats that are never ground in against each other', () => {
+  it('a wedge is lapped on a block whatever its depth', () => {
+    for (const depth of [0.001, 0.01, 0.05])
+      expect(call(on('gate-wedge'), 'wedge', damage(inches(depth)))).toMatchObject({
+        verdict: 'rework',
+        method: 'lap on a block',
+      });
+  });
+  it('a gate seat that comes out is taken out; with a portable grinder it is ground in line', () => {
+    expect(call(on('gate-wedge'), 'left seat', damage(inches(0.01)))).toMatchObject({
+      method: 'lap the seat out of the body',
+    });
+    const grinder = { ...USUAL_RULES, schools: { ...USUAL_SCHOOLS, gateSeats: 'ground in line' as const } };
+    expect(call(on('gate-wedge'), 'left seat', damage(inches(0.01)), grinder)).toMatchObject({
+      method: 'grind the seat in line',
+    });
+  });
+  it('a gate seat damaged beyond repair that is not renewable condemns', () => {
+    const fixed = on('gate-wedge', { seat: { kind: 'wedge-pair', face: 'hard-faced', removable: false } });
+    expect(call(fixed, 'right seat', damage(inches(0.05))).verdict).toBe('condemn');
+  });
+  it('disc and nozzle of a relief valve each go to a lap', () => {
+    for (const part of ['disc', 'nozzle'] as const)
+      expect(call(on('relief-spring'), part, damage(inches(0.002)))).toMatchObject({
+        method: 'lap against a lap',
+      });
+  });
+  it('gates lapped flat as made are renewed; so is a marked ball, and a soft seat', () => {
+    expect(call(on('gate-slab-unitised'), 'outer gate', damage(inches(0.001))).verdict).toBe('renew');
+    expect(call(on('ball-three-piece'), 'ball', damage(inches(0.001))).verdict).toBe('renew');
+    expect(call(on('control-butterfly'), 'seat liner', damage(inches(0.001))).verdict).toBe('renew');
+  });
+  it('a wedge that rides low has no wear travel left (API 600)', () => {
+    expect(call(on('gate-wedge'), 'wedge', { kind: 'rides low' })).toMatchObject({
+      verdict: 'renew',
+      source: { name: expect.stringContaining('600') as string },
+    });
+  });
+});
+
+describe('calls that features make by themselves', () => {
+  it('a cartridge is turned at its first service and renewed at its second', () => {
+    const service = (which: 'first' | 'second') =>
+      callOnFeature(
+        'cartridge',
+        on('control-ball-in-venturi', { seat: { kind: 'cartridge', face: 'hard-faced', service: which } }),
+      );
+    expect(service('first')).toMatchObject({ verdict: 'rework', method: 'turn end for end' });
+    expect(service('second')).toMatchObject({ verdict: 'renew' });
+    expect(callOnFeature('ball', on('control-ball-in-venturi'))).toBeUndefined();
+  });
+  it('plug, stem and pin are a set on a balanced plug, and on no other', () => {
+    expect(setOf('plug', on('control-balanced-cage'))).toEqual(['plug', 'plug pin', 'stem']);
+    expect(setOf('plug', on('control-globe-double-seat'))).toEqual([]);
+    expect(setOf('cage', on('control-balanced-cage'))).toEqual([]);
+  });
+  it.each<[PartRole, RegExp]>([
+    ['bonnet gasket', /crushed/],
+    ['packing', /stem leaves it/],
+    ['stem O-ring', /every seal/],
+    ['soft seats', /soft seats/],
+    ['shear pin', /safety part/],
+  ])('%s is always new, and says why', (part, why) => {
+    expect(callOnPolicy(part)).toMatchObject({
+      verdict: 'renew',
+      reason: expect.stringMatching(why) as string,
+    });
+  });
+});
+
+describe('a part that cannot be had new', () => {
+  it.each<[ConstructionId, PartRole, string]>([
+    ['globe-yoke-clamp', 'seat', 'condemn'],
+    ['check-recirculation', 'seat', 'condemn'],
+    ['globe-bolted', 'body', 'condemn'],
+    ['check-swing', 'seat', 'renew'],
+    ['control-balanced-cage', 'seat ring', 'renew'],
+  ])('%s: a cracked %s → %s', (id, part, verdict) => {
+    expect(call(on(id), part, { kind: 'cracked' }).verdict).toBe(verdict);
+  });
+  it('a site that renews what it can renews a removable seat, and still repairs an integral one', () => {
+    const renews = { ...USUAL_RULES, schools: { ...USUAL_SCHOOLS, repairOrRenew: 'renew' as const } };
+    expect(call(on('globe-bolted'), 'seat', damage(inches(0.002)), renews).verdict).toBe('renew');
+    expect(call(on('globe-yoke-clamp'), 'seat', damage(inches(0.002)), renews).verdict).toBe('rework');
+  });
+});
