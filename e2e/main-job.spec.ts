@@ -7,7 +7,6 @@ import {
   releaseHold,
   signIn,
   title,
-  workPlainly,
   workTo,
 } from './bench';
 
