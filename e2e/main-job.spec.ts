@@ -1,14 +1,5 @@
 import { expect, test } from '@playwright/test';
-import {
-  boltUp,
-  inHand,
-  openJob,
-  pressureTest,
-  releaseHold,
-  signIn,
-  title,
-  workTo,
-} from './bench';
+import { boltUp, inHand, openJob, pressureTest, releaseHold, signIn, title, workTo } from './bench';
 
 /** The main job, to the PDF: a renewed stem, a lapped seat, a wrong bolt put right, a failed and then passed leak test. */
 test('a bolted globe valve from a bent stem to a signed certificate', async ({ page, browser }) => {
