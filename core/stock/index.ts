@@ -3,6 +3,7 @@ export {
   checkKit,
   kitFor,
   kitSheetSchema,
+  lubricantFor,
   type Counted,
   type KitCheck,
   type KitLine,

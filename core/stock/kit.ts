@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { ELASTOMERS, type SealLubricant } from '../standards';
 import type { StandingCall } from '../job';
+import type { Plan } from '../plan';
 import { partsOf, PART_ROLES, type Features, type Part, type PartRole, type Valve } from '../valve';
 import { elastomerCompatibility } from '../workings';
 import { sealMedium } from './seal-medium';
@@ -97,7 +98,8 @@ export interface KitQuestion {
   readonly sheet: KitSheet;
   readonly kit: string;
   readonly valve: Valve;
-  readonly calls: ReadonlyMap<PartRole, StandingCall>;
+  /** Its plan: what calls ask for, and what each part is lubricated with where it goes in. */
+  readonly plan: Pick<Plan, 'calls' | 'steps'>;
   readonly counted: readonly Counted[];
   /** ISO date. */
   readonly today: string;
@@ -105,7 +107,12 @@ export interface KitQuestion {
 
 /** The bag against its sheet, this valve and its calls. Source: common practice. */
 export function checkKit(question: KitQuestion): KitCheck {
-  const { sheet, kit, valve, calls } = question;
+  const {
+    sheet,
+    kit,
+    valve,
+    plan: { calls },
+  } = question;
   const parts = new Map(partsOf(valve).map((part) => [part.role, part]));
   const onSheet = sheet.lines.flatMap((line) => rowOf(question, line, parts) ?? []);
   const covered = new Set(sheet.lines.filter(({ kits }) => kits.includes(kit)).map(({ part }) => part));
@@ -134,7 +141,7 @@ export function checkKit(question: KitQuestion): KitCheck {
 }
 
 function rowOf(
-  { kit, counted, valve, today }: KitQuestion,
+  { kit, counted, valve, today, plan }: KitQuestion,
   line: KitLine,
   parts: ReadonlyMap<PartRole, Part>,
 ): KitRow | undefined {
@@ -146,7 +153,17 @@ function rowOf(
   if (belongs) {
     const short = line.quantity - count;
     const seal =
-      count > 0 && line.elastomer ? { seal: sealVerdict(line.elastomer, valve, today, found?.cureDate) } : {};
+      count > 0 && line.elastomer
+        ? {
+            seal: sealVerdict(
+              line.elastomer,
+              valve,
+              lubricantFor(line.part, plan.steps),
+              today,
+              found?.cureDate,
+            ),
+          }
+        : {};
     return short > 0
       ? {
           ...common,
@@ -191,17 +208,29 @@ const SEATS: readonly PartRole[] = [
   'right seat',
 ];
 
-/** What each way of lubricating seals amounts to for the elastomer. */
-const LUBRICANTS: Readonly<Record<Features['lubrication']['kind'], SealLubricant>> = {
-  none: 'silicone grease',
-  sealant: 'PTFE grease',
-  'cavity-grease': 'mineral grease',
-  'food-grade': 'silicone grease',
-};
+/** What the words on a fetch list are to an elastomer, the most particular first. */
+const LUBRICANTS: readonly (readonly [RegExp, SealLubricant])[] = [
+  [/soap/i, 'soap solution'],
+  [
+    /silicone grease|food-grade grease|grease for the elastomer|lubricant for the elastomer/i,
+    'silicone grease',
+  ],
+  [/silicone oil/i, 'silicone oil'],
+  [/white lithium/i, 'white lithium grease'],
+  [/PTFE grease|sealant/i, 'PTFE grease'],
+  [/service grease|service-rated|bearing grease|stem grease|cavity grease/i, 'mineral grease'],
+];
+
+/** The lubricant of the step that puts a part in; none where that step brings none. */
+export function lubricantFor(part: PartRole, steps: Plan['steps']): SealLubricant {
+  const words = steps.find(({ on }) => on.includes(part))?.consumables.join(', ') ?? '';
+  return LUBRICANTS.find(([named]) => named.test(words))?.[1] ?? 'none';
+}
 
 function sealVerdict(
   elastomer: NonNullable<KitLine['elastomer']>,
   valve: Valve,
+  lubricant: SealLubricant,
   today: string,
   cureDate: string | undefined,
 ): SealVerdict {
@@ -209,7 +238,7 @@ function sealVerdict(
   const asked = elastomerCompatibility.input.safeParse({
     elastomer,
     ...(medium === undefined ? {} : { medium }),
-    lubricant: LUBRICANTS[valve.features.lubrication.kind],
+    lubricant,
     ...(valve.medium?.temperature ? { temperature: valve.medium.temperature } : {}),
     ...(cureDate === undefined || cureDate.trim() === '' ? {} : { cureDate }),
     on: today,

@@ -10,6 +10,8 @@ import {
   partsOf,
   unitsFor,
   valveKey,
+  type ConstructionId,
+  type PartRole,
   type RawFeatures,
   type Valve,
 } from '../valve';
@@ -17,6 +19,7 @@ import {
   checkKit,
   fetchList,
   kitFor,
+  lubricantFor,
   kitSheetSchema,
   orderLines,
   sealMedium,
@@ -105,7 +108,7 @@ const bag = (...counted: [string, number, string?][]): Counted[] =>
   }));
 
 const check = (of: Valve, counted: Counted[], kit = kitFor(sheet, of) ?? '') =>
-  checkKit({ sheet, kit, valve: of, calls: new BenchJob(of).plan().calls, counted, today: '2026-11-25' });
+  checkKit({ sheet, kit, valve: of, plan: new BenchJob(of).plan(), counted, today: '2026-11-25' });
 
 describe('which kit of the sheet', () => {
   it.each([
@@ -169,7 +172,7 @@ describe('the bag against its sheet (common practice; handbook part 2, construct
       sheet,
       kit: 'S',
       valve: valve('single acting'),
-      calls: job.plan().calls,
+      plan: job.plan(),
       counted: full,
       today: '2026-11-25',
     });
@@ -215,6 +218,42 @@ describe('elastomers in the bag (ISO 2230 shelf life; common practice for media)
     ['unheard of', undefined],
   ])('“%s” is %s', (name, medium) => {
     expect(sealMedium(name)).toBe(medium);
+  });
+});
+
+describe('the lubricant of the step that fits a seal', () => {
+  const of = (id: ConstructionId, part: PartRole) =>
+    lubricantFor(part, new BenchJob(defaultValve(id)).plan().steps);
+  it.each<[ConstructionId, PartRole, string]>([
+    ['check-recirculation', 'guide rings', 'soap solution'],
+    ['control-lowpressure-diaphragm', 'stem O-ring', 'silicone grease'],
+    ['control-hygienic-seat', 'lip seal', 'silicone grease'],
+    ['control-ball-in-venturi', 'piston O-ring', 'silicone grease'],
+    ['relief-shear-pin', 'sub O-ring', 'mineral grease'],
+    ['solenoid-pilot', 'armature O-ring', 'none'],
+  ])('%s, %s: %s', (id, part, lubricant) => {
+    expect(of(id, part)).toBe(lubricant);
+  });
+  it('mineral grease at the step stops an EPDM ring in its bag (handbook part 2, construction 7)', () => {
+    const relief = defaultValve('relief-shear-pin');
+    const one = kitSheetSchema.parse({
+      number: 'T-19',
+      title: 'Relief',
+      construction: 'relief-shear-pin',
+      kits: [{ code: 'K', fits: {} }],
+      lines: [
+        { line: '1', name: 'Sub O-ring', part: 'sub O-ring', quantity: 1, kits: ['K'], elastomer: 'EPDM' },
+      ],
+    });
+    const { rows } = checkKit({
+      sheet: one,
+      kit: 'K',
+      valve: relief,
+      plan: new BenchJob(relief).plan(),
+      counted: bag(['1', 1, '2Q25']),
+      today: '2026-11-25',
+    });
+    expect(rows[0]?.seal?.verdict).toBe('stop');
   });
 });
 

@@ -49,7 +49,7 @@ const check = computed(() => {
     sheet: sheet.value,
     kit: kit.value,
     valve: planned.valve,
-    calls: planned.calls,
+    plan: planned,
     counted: counted.value,
     today: isoDay(new Date()),
   });
