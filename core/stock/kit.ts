@@ -15,7 +15,7 @@ export const kitSheetSchema = z.strictObject({
     .array(
       z.strictObject({
         code: z.string().trim().min(1).max(60),
-        /** The features this kit is for, as axis.choice: value. Empty: any valve of the construction. */
+        /** The features this kit is for, as axis.choice: value. An empty one fits every valve of the construction. */
         fits: z.record(z.string().max(60), z.union([z.string().max(60), z.boolean()])),
       }),
     )

@@ -106,7 +106,7 @@ function cycled(c: Context) {
   return sequence(c, setUp(CAPS, ['rebuilt']), [
     {
       id: 'setup.cycle',
-      title: 'Cycle a few times: any interference?',
+      title: 'Cycle a few times and feel for interference',
       why: 'A tight place is a seat not home or a bolt pulled up crooked.',
       parts: ['ball', 'soft seats'],
       minutes: 3,

@@ -1,11 +1,14 @@
 import { partsOf, type PartRole, type Valve } from '@dusk-wren/core/valve';
-import { hygienicSeat, lowPressure, pilotSolenoid, regulator, weightLever } from './air-and-level';
 import { proportions } from './bonnet';
 import { recirculation, shearPinRelief, springRelief, swingCheck } from './checks-and-relief';
 import { clampedYokeGlobe, slabGate, taperPlug, threePieceBall } from './gates-and-plugs';
 import { globeBody, globeRing, globeSeat, handwheelTop, swivelDisc } from './globe';
+import { hygienicSeat } from './hygienic';
 import { box, CX, mirrored, shifted, together, WIDTH } from './kit';
 import { cageTrim, doublePlugTrim, underBonnet, venturiTrim, wedgeTrim } from './linear-trims';
+import { lowPressure } from './low-pressure';
+import { pilotSolenoid, regulator } from './small-valves';
+import { weightLever } from './weight-lever';
 import { butterflyVane, eccentricPlug, sphericalPlug } from './rotary';
 import type { Balloon, Piece, Section } from './section';
 
