@@ -1,4 +1,4 @@
-import { format, formatAs, inches } from '../quantity';
+import { formatAs } from '../quantity';
 import { parseThread } from '../standards';
 import type { Plan } from '../plan';
 import { boltedJoint, partsOf, type Features } from '../valve';
@@ -24,7 +24,10 @@ export function fetchList(current: Plan): FetchList {
   const steps = current.steps.filter(({ status }) => status !== 'done');
   const tools = summed(steps.flatMap((step) => step.tools.map((what) => ({ what, step: step.title }))));
   const consumables = summed(
-    steps.flatMap((step) => step.consumables.map((what) => ({ what, step: step.title }))),
+    // The kit laid out at receiving stands among the new parts already.
+    steps
+      .filter(({ stage }) => stage !== 'receive')
+      .flatMap((step) => step.consumables.map((what) => ({ what, step: step.title }))),
   );
   const gauges = summed(
     steps.flatMap((step) =>
@@ -72,6 +75,15 @@ function studWrench(features: Features): Fetch[] {
   const across =
     parsed.value.series === 'metric'
       ? `${Math.round(parsed.value.diameterMm * 1.5 + 3.2)} mm`
-      : format(inches(Math.round((parsed.value.diameterIn * 1.5 + 0.125) * 16) / 16), 'US');
+      : `${inSixteenths(parsed.value.diameterIn * 1.5 + 0.125)} in`;
   return [{ what: `socket ${across} across flats, for the joint’s nuts`, count: 1, steps: ['the joint'] }];
+}
+
+/** A length as sockets are marked: `11/16`, `1 1/4`. */
+function inSixteenths(inches: number): string {
+  const sixteenths = Math.round(inches * 16);
+  const [whole, rest] = [Math.floor(sixteenths / 16), sixteenths % 16];
+  const common = [8, 4, 2, 1].find((each) => rest % each === 0) ?? 1;
+  const fraction = rest === 0 ? '' : `${rest / common}/${16 / common}`;
+  return [whole === 0 ? '' : String(whole), fraction].filter(Boolean).join(' ');
 }

@@ -268,8 +268,15 @@ describe('what to fetch before the job starts', () => {
   });
   it('a 3/4 in stud takes a socket of 1 1/4 in (heavy hex, handbook part 5)', () => {
     const globe = fetchList(new BenchJob().plan());
-    expect(globe.wrenches[0]?.what).toMatch(/1[ .](1\/4|25) in/);
+    expect(globe.wrenches[0]?.what).toMatch(/^socket 1 1\/4 in /);
+    const small = fetchList(new BenchJob(defaultValve('control-lowpressure-diaphragm')).plan());
+    expect(small.wrenches[0]?.what).toMatch(/^socket 11\/16 in /);
     expect(globe.gauges.some(({ what }) => /psig/.test(what))).toBe(true);
+  });
+  it('a new part stands among the parts, not again among the consumables', () => {
+    const ring = fetchList(new BenchJob(defaultValve('control-lowpressure-diaphragm')).plan());
+    expect(ring.parts.map(({ what }) => what)).toContain('stem O-ring');
+    expect(ring.consumables.map(({ what }) => what)).not.toContain('stem O-ring');
   });
   it('shrinks as the work is done', () => {
     const job = new BenchJob();

@@ -61,7 +61,7 @@ const print = () => window.print();
       }))
     "
   />
-  <table v-else class="store-table label">
+  <table v-else class="store-table folds label">
     <thead>
       <tr>
         <th scope="col">Bin</th>
@@ -76,18 +76,18 @@ const print = () => window.print();
     </thead>
     <tbody>
       <tr v-for="part in rows" :key="part.number">
-        <td class="number">{{ part.bin }}</td>
+        <td class="number" data-label="Bin">{{ part.bin }}</td>
         <td>
           <b>{{ part.name }}</b> <span class="muted">{{ part.elastomer ?? part.material }}</span>
         </td>
         <td class="number">{{ part.number }}</td>
         <td>{{ part.fits }}</td>
-        <td class="right number" :class="{ short: part.onHand < part.reorderAt }">
+        <td data-label="On hand" class="right number" :class="{ short: part.onHand < part.reorderAt }">
           {{ part.onHand }}<template v-if="part.onHand < part.reorderAt">, order</template>
         </td>
-        <td class="right number">{{ part.price.toFixed(2) }}</td>
-        <td class="right number">{{ part.leadDays }}</td>
-        <td>{{ part.cureDate ?? '' }}</td>
+        <td data-label="Price" class="right number">{{ part.price.toFixed(2) }}</td>
+        <td data-label="Days to get" class="right number">{{ part.leadDays }}</td>
+        <td data-label="Cured">{{ part.cureDate ?? '' }}</td>
       </tr>
     </tbody>
   </table>

@@ -109,7 +109,7 @@ async function take(): Promise<void> {
       <p class="label" role="status">
         {{ name }}: {{ preview.good }} good, <b>{{ bad.length }} bad</b>.
       </p>
-      <table class="store-table label">
+      <table class="store-table folds label">
         <thead>
           <tr>
             <th scope="col">Row</th>

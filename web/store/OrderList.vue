@@ -18,7 +18,7 @@ const { data, error } = useQuery({
   <p v-else-if="data && data.orders.length === 0" class="muted">
     Nothing to order. A call of “renew” on the bench puts its part here.
   </p>
-  <table v-else-if="data" class="store-table label">
+  <table v-else-if="data" class="store-table folds label">
     <thead>
       <tr>
         <th scope="col">Order by</th>

@@ -54,7 +54,7 @@ async function openItsJob(unit: ShelfUnit): Promise<void> {
     The shelf is empty. Packed bonnets, complete inserts and rebuilt actuators stand here by the valve they
     fit.
   </p>
-  <table v-else-if="data" class="store-table label">
+  <table v-else-if="data" class="store-table folds label">
     <thead>
       <tr>
         <th scope="col">Unit</th>
