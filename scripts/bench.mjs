@@ -6,7 +6,7 @@ import { nodeModules } from './machine/modules.mjs';
 import { run } from './machine/run.mjs';
 import { main, Plain, step } from './machine/say.mjs';
 
-const BENCHES = ['bench/replan.ts', 'bench/signature.ts', 'bench/bluing.ts'];
+const BENCHES = ['bench/replan.ts', 'bench/signature.ts', 'bench/bluing.ts', 'bench/fault-finder.ts'];
 
 /** Every limit the product promises, measured on this machine. Exit code 1 when one is missed. */
 await main(async () => {

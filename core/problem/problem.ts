@@ -46,6 +46,9 @@ export type Problem =
   | { code: 'unit.does-not-fit'; unit: string; valve: string }
   | { code: 'unit.already-taken'; unit: string; serial: string }
   | { code: 'unit.not-on-shelf'; unit: string; serial: string }
+  | { code: 'lock.elsewhere'; lock: string; where: string }
+  | { code: 'lock.not-yours'; lock: string; owner: string }
+  | { code: 'isolation.both-sides'; person: string }
   | { code: 'joint.wrong-bolt'; bolt: number; wanted: number }
   // formats
   | { code: 'event.unknown-kind'; kind: string; seq: number }

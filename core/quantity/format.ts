@@ -30,6 +30,7 @@ const PREFERRED: Preferred = {
   'flow coefficient': { US: 'Cv', SI: 'Kv' },
   density: { US: 'lb/ft³', SI: 'kg/m³' },
   current: { US: 'mA', SI: 'mA' },
+  voltage: { US: 'V', SI: 'V' },
 };
 
 const US_UNITS: ReadonlySet<string> = new Set(
@@ -43,6 +44,7 @@ const OF_NO_SYSTEM: ReadonlySet<Dimension> = new Set([
   'rotational speed',
   'ratio',
   'current',
+  'voltage',
 ]);
 
 /** The system a quantity was given in; undefined for angles, times, ratios and the like, which belong to both. */

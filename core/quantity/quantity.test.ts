@@ -281,3 +281,36 @@ describe('digits worth showing', () => {
     expect(compare(quantity('length', 1, 'in'), quantity('length', 25.4, 'mm'))).toBeCloseTo(0, 12);
   });
 });
+
+describe('the clock, parts per million and volts', () => {
+  const read = <D extends Dimension>(text: string, dimension: D) => must(parseQuantity(text, dimension));
+  it.each([
+    ["3 o'clock", 90],
+    ['3 o’clock', 90],
+    ["12 o'clock", 360],
+    ['1.5 oclock', 45],
+    ["6 o'clock", 180],
+  ] as const)('%s is %d° clockwise from the top', (text, degrees) => {
+    expect(valueIn(read(text, 'angle'), '°')).toBeCloseTo(degrees, 9);
+  });
+  it.each([
+    ['100 ppm', 1e-4],
+    ['4 %', 0.04],
+    ['10000 ppm', 0.01],
+  ] as const)('%s is a share of %d', (text, share) => {
+    expect(si(read(text, 'ratio'))).toBeCloseTo(share, 12);
+  });
+  it.each([
+    ['24 V', 24],
+    ['230 volts', 230],
+    ['500 mV', 0.5],
+    ['120 vac', 120],
+  ] as const)('%s is %d V', (text, volts) => {
+    expect(si(read(text, 'voltage'))).toBeCloseTo(volts, 9);
+  });
+  it('belong to both systems, and are shown in what they were given in', () => {
+    expect(systemOf(read('24 V', 'voltage'))).toBeUndefined();
+    expect(format(read('24 V', 'voltage'), 'SI')).toBe('24 V');
+    expect(formatAs(read('500 ppm', 'ratio'), 'ppm')).toBe('500 ppm');
+  });
+});

@@ -60,6 +60,8 @@ export const UNITS = {
     '°': { factor: Math.PI / 180, also: ['deg', 'degree', 'degrees'], decimals: 1 },
     rad: { factor: 1, also: ['radian', 'radians'], decimals: 4 },
     turn: { factor: 2 * Math.PI, also: ['turns', 'rev'], decimals: 3 },
+    /** The hour hand of a clock face: 12 is up, 3 to the right. */
+    'o’clock': { factor: Math.PI / 6, also: ["o'clock", 'oclock'], decimals: 1 },
   },
   force: {
     N: { factor: 1, also: ['newton', 'newtons'], decimals: 0 },
@@ -230,6 +232,11 @@ export const UNITS = {
   ratio: {
     '': { factor: 1, also: [], decimals: 4 },
     '%': { factor: 0.01, also: ['percent', 'pct'], decimals: 1 },
+    ppm: { factor: 1e-6, also: ['partspermillion'], decimals: 1 },
+  },
+  voltage: {
+    V: { factor: 1, also: ['volt', 'volts', 'vac', 'vdc'], decimals: 1 },
+    mV: { factor: 1e-3, also: ['millivolt', 'millivolts'], decimals: 0 },
   },
 } as const satisfies Record<string, Record<string, Unit>>;
 

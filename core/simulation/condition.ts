@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { quantityOf, thou } from '../quantity';
+import { PLANTED_FAULTS } from './sick-valve';
 import { chance, seedFrom } from './random';
 
 /** What is really the matter with a simulated valve: the truth that its instruments then read, with noise. */
@@ -12,6 +13,8 @@ export const conditionSchema = z.strictObject({
   trapped: z.array(quantityOf('length')).max(5),
   /** The block valve upstream passes: the gauge at the vent never falls to zero. */
   blockValvePasses: z.boolean(),
+  /** A fault planted for the fault finder. */
+  fault: z.enum(PLANTED_FAULTS).exactOptional(),
 });
 
 export type Condition = z.output<typeof conditionSchema>;

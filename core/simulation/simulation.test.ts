@@ -85,8 +85,10 @@ describe('the simulated test rig', () => {
 describe('the simulated vent gauge', () => {
   it('falls to zero, or hangs when a block valve passes', () => {
     const sound = conditionOf('a');
-    expect(ventGauge(sound, 60, chance(1)).value).toBe(0);
-    expect(ventGauge({ ...sound, blockValvePasses: true }, 60, chance(1)).value).toBeGreaterThan(35);
+    expect(ventGauge(sound, true, 60, chance(1)).value).toBe(0);
+    const passing = { ...sound, blockValvePasses: true };
+    expect(ventGauge(passing, true, 60, chance(1)).value).toBeGreaterThan(35);
+    expect(ventGauge(passing, false, 60, chance(1)).value).toBe(0);
   });
 });
 

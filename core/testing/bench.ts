@@ -11,6 +11,7 @@ import {
   type PersonStamp,
   type Role,
 } from '../job';
+import { usualLine } from '../isolation';
 import { USUAL_RULES, type SiteRules } from '../inspection';
 import { plan, type Plan, type PlannedStep } from '../plan';
 import { must, type Problem } from '../problem';
@@ -121,7 +122,33 @@ export class BenchJob {
     const { task } = planned;
     switch (task.kind) {
       case 'do':
-        return this.send({ kind: 'do-step', body: { step } });
+        return this.send({
+          kind: 'do-step',
+          body: { step, ...(task.writes === undefined ? {} : { note: 'No. 71' }) },
+        });
+      case 'marks':
+        for (const part of task.parts)
+          this.send({ kind: 'set-mark', body: { step, part, clock: "2 o'clock" } });
+        return this;
+      case 'spares':
+        return this.send({ kind: 'match-spares', body: { step, laid: [{ what: 'kit' }] } });
+      case 'makers-sheet':
+      case 'place':
+        return this.send({ kind: 'do-step', body: { step, notNeeded: true } });
+      case 'line':
+        return this.send({
+          kind: 'draw-line',
+          body: { step, line: usualLine(this.plan().valve.features) },
+        });
+      case 'lock':
+        return this.send({ kind: 'hang-lock', body: { step, lock: `L ${step}`.slice(0, 20), tag: 'T 1' } });
+      case 'unlock':
+        return this.send({ kind: 'remove-lock', body: { step } });
+      case 'sign-off':
+        return this.send({ kind: 'sign-isolation', body: { step, side: 'done' } }).send(
+          { kind: 'sign-isolation', body: { step, side: 'checked' } },
+          LEAD,
+        );
       case 'ask':
         return this.send({
           kind: 'identify-valve',

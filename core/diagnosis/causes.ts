@@ -1,0 +1,224 @@
+import { airMoved, packedBox, type Features } from '../valve';
+
+/** The chain from the air to the process; a fault lies in one of its links. */
+export const LINKS = [
+  'supply',
+  'signal',
+  'positioner',
+  'power element',
+  'linkage',
+  'packing and guides',
+  'trim',
+  'process',
+] as const;
+export type Link = (typeof LINKS)[number];
+
+interface Definition {
+  readonly name: string;
+  readonly link: Link;
+  /** What is done about it once it is placed. */
+  readonly then: string;
+  readonly has: (features: Features) => boolean;
+}
+
+const always = () => true;
+const onAir = ({ moved }: Features) => airMoved(moved.kind);
+const positioned = ({ positioner }: Features) => positioner.kind !== 'none';
+const moved =
+  (...kinds: Features['moved']['kind'][]) =>
+  (features: Features) =>
+    kinds.includes(features.moved.kind);
+const closes =
+  (...kinds: Features['closure']['kind'][]) =>
+  (features: Features) =>
+    kinds.includes(features.closure.kind);
+const packed = (features: Features) => packedBox(features) !== undefined;
+const diaphragm = moved('spring-diaphragm', 'rolling-diaphragm', 'diaphragm-on-stem');
+const cylinder = moved('piston', 'vane-arm', 'hygienic-cylinder');
+
+/** Everything that a fault can be, by link (handbook part 4; common practice). */
+export const CAUSES = {
+  'supply low': {
+    name: 'Supply pressure low',
+    link: 'supply',
+    then: 'Regulator, filter, line: upstream of this valve.',
+    has: onAir,
+  },
+  'signal lost': {
+    name: 'Signal low or lost',
+    link: 'signal',
+    then: 'Trace it back: transducer, tubing, loop.',
+    has: onAir,
+  },
+  'flapper dirty': {
+    name: 'Flapper or nozzle dirty',
+    link: 'positioner',
+    then: 'Swing the flapper out, clean both; restriction plunger too.',
+    has: positioned,
+  },
+  'relay faulty': {
+    name: 'Relay slack, torn or scored',
+    link: 'positioner',
+    then: 'Open the relay: diaphragms, inner valve, bushing.',
+    has: positioned,
+  },
+  'gain too high': {
+    name: 'Positioner gain too high',
+    link: 'positioner',
+    then: 'Less sensitivity by the nozzles; then zero and span again.',
+    has: positioned,
+  },
+  'diaphragm torn': {
+    name: 'Actuator diaphragm leaks',
+    link: 'power element',
+    then: 'Renew the diaphragm.',
+    has: diaphragm,
+  },
+  'bench set wrong': {
+    name: 'Bench set wrong',
+    link: 'power element',
+    then: 'Set the spring to its plate.',
+    has: diaphragm,
+  },
+  'piston ring leaks': {
+    name: 'Piston O-ring passes',
+    link: 'power element',
+    then: 'Open the cylinder; measure the bore while it is open.',
+    has: cylinder,
+  },
+  'cylinder seals leak': {
+    name: 'Cylinder seal O-rings leak',
+    link: 'power element',
+    then: 'Renew stem and yoke seals.',
+    has: cylinder,
+  },
+  'lock engaged': {
+    name: 'Lock, stop or handwheel engaged',
+    link: 'linkage',
+    then: 'Free it; say who set it and why.',
+    has: onAir,
+  },
+  'coupled short': {
+    name: 'Coupled short: not truly seated',
+    link: 'linkage',
+    then: 'Run the plug down by its lock nuts, never turning it on its seat.',
+    has: onAir,
+  },
+  'packing too tight': {
+    name: 'Packing too tight',
+    link: 'packing and guides',
+    then: 'Slack the gland to its figure; a scored stem is looked for.',
+    has: packed,
+  },
+  'bottom guide blocked': {
+    name: 'Bottom guide full, weep hole blocked',
+    link: 'packing and guides',
+    then: 'Blind head off, clean guide and weep hole.',
+    has: closes('double-plug'),
+  },
+  'guides galled': {
+    name: 'Plug sticks in its guides',
+    link: 'packing and guides',
+    then: 'Strip: guides and plug are looked at, renewed where galled.',
+    has: closes('double-plug', 'balanced-plug', 'ball-in-cage'),
+  },
+  debris: { name: 'Debris on the seat', link: 'trim', then: 'Flush; strip if it stays.', has: always },
+  'seat worn': {
+    name: 'Seat or closure worn',
+    link: 'trim',
+    then: 'Strip: grind in, reface or renew.',
+    has: always,
+  },
+  'oversize or process': {
+    name: 'Too large for its flow, or the loop swings',
+    link: 'process',
+    then: 'Nothing to repair here: loop tuning, or smaller trim.',
+    has: onAir,
+  },
+  'packing dry': {
+    name: 'Packing dry',
+    link: 'packing and guides',
+    then: 'First rung: lubricate.',
+    has: packed,
+  },
+  'gland slack': {
+    name: 'Gland slack',
+    link: 'packing and guides',
+    then: 'Second rung: tighten evenly.',
+    has: packed,
+  },
+  'packing used up': {
+    name: 'Packing used up',
+    link: 'packing and guides',
+    then: 'Third and fourth rung: add as a temporary repair, or repack.',
+    has: packed,
+  },
+  'stem scored': {
+    name: 'Stem scored',
+    link: 'packing and guides',
+    then: 'Repack with a new stem: packing alone will not hold.',
+    has: packed,
+  },
+  'weight moved': {
+    name: 'Weight out of place',
+    link: 'linkage',
+    then: 'Reckon its place again and set it.',
+    has: moved('weight-lever'),
+  },
+  'pot blocked': {
+    name: 'Drip pot blocked',
+    link: 'power element',
+    then: 'Clean pot and needle valve.',
+    has: moved('weight-lever'),
+  },
+  'hole blocked': {
+    name: 'Communication hole blocked',
+    link: 'power element',
+    then: 'Clear the hole; look at the diaphragm on the way.',
+    has: moved('weight-lever'),
+  },
+  'equalising orifice blocked': {
+    name: 'Equalising orifice blocked',
+    link: 'power element',
+    then: 'Hold it to the light; clear it with a needle.',
+    has: moved('solenoid'),
+  },
+  'pilot orifice dirty': {
+    name: 'Pilot orifice dirty',
+    link: 'power element',
+    then: 'Clean pilot orifice and armature seat.',
+    has: moved('solenoid'),
+  },
+  'pilot diaphragm torn': {
+    name: 'Diaphragm torn',
+    link: 'power element',
+    then: 'Renew it, metal disc up.',
+    has: moved('solenoid'),
+  },
+  'armature stuck': {
+    name: 'Armature stuck or coil dead',
+    link: 'signal',
+    then: 'Voltage first; then clean or renew the armature.',
+    has: moved('solenoid'),
+  },
+  'runs near set': {
+    name: 'Runs too close to its set pressure',
+    link: 'process',
+    then: 'Nothing to repair: the margin is the operator’s.',
+    has: closes('relief-disc'),
+  },
+  misaligned: {
+    name: 'Spindle out of line',
+    link: 'linkage',
+    then: 'Strip: spindle runout, spring washers, guide.',
+    has: closes('relief-disc'),
+  },
+} as const satisfies Record<string, Definition>;
+
+export type CauseId = keyof typeof CAUSES;
+export const CAUSE_IDS = Object.keys(CAUSES) as [CauseId, ...CauseId[]];
+
+/** The causes that a valve of these features can have. */
+export function causesOf(features: Features): CauseId[] {
+  return CAUSE_IDS.filter((id) => CAUSES[id].has(features));
+}

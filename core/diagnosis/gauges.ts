@@ -1,0 +1,39 @@
+/** How the valve is held while its gauges are read. */
+export interface Situation {
+  /** Command, 0 to 1. */
+  readonly command: number;
+  /** Whether the command was come to from below or from above. */
+  readonly from: 'below' | 'above';
+  /** What was done to it for this reading. */
+  readonly with?:
+    | 'flapper held by hand'
+    | 'regulated air straight on'
+    | 'gland slacked'
+    | 'flushed'
+    | 'run down by the lock nuts'
+    | 'loop in manual'
+    | 'gain turned down';
+}
+
+/** What gauges, scale and a pair of eyes show in a situation; pressures in psig, travel and swing in percent. */
+export interface Gauges {
+  readonly supply: number;
+  readonly signal: number;
+  /** On the actuator, or above the piston. */
+  readonly actuator: number;
+  /** Below the piston; zero where there is none. */
+  readonly below: number;
+  readonly travel: number;
+  /** Share of rated flow that passes when shut, percent. */
+  readonly leak: number;
+  /** Air that goes past diaphragm or piston and out, scfh. */
+  readonly breather: number;
+  /** Air at the stem and yoke seals, scfh. */
+  readonly sealLeak: number;
+  readonly swing: number;
+  readonly lockEngaged: boolean;
+  readonly weepHoleClear: boolean;
+}
+
+/** Asks the valve: real gauges, or simulated ones. */
+export type Read = (situation: Situation) => Gauges;

@@ -1,0 +1,126 @@
+import type { Features } from '../valve';
+import { causesOf, type CauseId } from './causes';
+
+interface Definition {
+  readonly name: string;
+  /** How likely each cause is before anything is read, in parts; the order is the fixed checklist of handbook part 4. */
+  readonly causes: Partial<Record<CauseId, number>>;
+  readonly of: (features: Features) => boolean;
+}
+
+const onAir = (features: Features) => causesOf(features).includes('supply low');
+const closure = (kind: Features['closure']['kind']) => (features: Features) => features.closure.kind === kind;
+const moved = (kind: Features['moved']['kind']) => (features: Features) => features.moved.kind === kind;
+
+/** What is seen, and what it can come from: cheapest check first, as the handbook lists them (common practice). */
+export const SYMPTOMS = {
+  'half travel': {
+    name: 'Half travel at full signal',
+    causes: {
+      'supply low': 3,
+      'packing too tight': 4,
+      debris: 1,
+      'bottom guide blocked': 3,
+      'guides galled': 2,
+      'bench set wrong': 2,
+      'signal lost': 1,
+      'flapper dirty': 1,
+      'relay faulty': 2,
+      'diaphragm torn': 2,
+    },
+    of: onAir,
+  },
+  'passes when shut': {
+    name: 'Leaks through when shut, full travel',
+    causes: { 'coupled short': 3, debris: 3, 'seat worn': 4 },
+    of: ({ closure: { kind } }) => kind !== 'relief-disc' && kind !== 'spring-regulator',
+  },
+  sluggish: {
+    name: 'Erratic or sluggish',
+    causes: {
+      'flapper dirty': 4,
+      'relay faulty': 3,
+      'piston ring leaks': 3,
+      'cylinder seals leak': 2,
+      'diaphragm torn': 2,
+      'packing too tight': 2,
+      'guides galled': 1,
+      'supply low': 1,
+    },
+    of: onAir,
+  },
+  'no motion': {
+    name: 'No motion at all',
+    causes: {
+      'supply low': 3,
+      'signal lost': 3,
+      'lock engaged': 2,
+      'flapper dirty': 2,
+      'relay faulty': 2,
+      'diaphragm torn': 2,
+      'guides galled': 1,
+    },
+    of: onAir,
+  },
+  hunting: {
+    name: 'Hunts',
+    causes: { 'gain too high': 4, 'packing too tight': 2, 'relay faulty': 2, 'oversize or process': 3 },
+    of: (features) => features.positioner.kind !== 'none',
+  },
+  'gland leaks': {
+    name: 'Gland leaks',
+    causes: { 'packing dry': 2, 'gland slack': 3, 'packing used up': 3, 'stem scored': 1 },
+    of: (features) => causesOf(features).includes('gland slack'),
+  },
+  creeps: {
+    name: 'Regulator creeps at no flow',
+    causes: { 'seat worn': 3, debris: 3 },
+    of: closure('spring-regulator'),
+  },
+  'dump stays open': {
+    name: 'Dump valve does not close, or dumps early',
+    causes: { 'seat worn': 3, debris: 2, 'weight moved': 2, 'pot blocked': 2, 'hole blocked': 1 },
+    of: moved('weight-lever'),
+  },
+  'solenoid stuck': {
+    name: 'Solenoid valve will not open or close',
+    causes: {
+      'equalising orifice blocked': 3,
+      'pilot orifice dirty': 3,
+      'pilot diaphragm torn': 2,
+      'armature stuck': 2,
+    },
+    of: moved('solenoid'),
+  },
+  weeps: {
+    name: 'Relief valve weeps below its set pressure',
+    causes: { 'seat worn': 3, debris: 3, 'runs near set': 2, misaligned: 1 },
+    of: closure('relief-disc'),
+  },
+} as const satisfies Record<string, Definition>;
+
+export type SymptomId = keyof typeof SYMPTOMS;
+export const SYMPTOM_IDS = Object.keys(SYMPTOMS) as [SymptomId, ...SymptomId[]];
+
+/** Symptoms that a valve of these features can show. */
+export function symptomsOf(features: Features): SymptomId[] {
+  return SYMPTOM_IDS.filter((id) => SYMPTOMS[id].of(features));
+}
+
+/** How often each cause was placed on this shop's closed jobs with this symptom. */
+export type Counts = Readonly<Partial<Record<CauseId, number>>>;
+
+/** What the handbook's odds count for against the shop's own: as many closed jobs as this. */
+const HANDBOOK_JOBS = 20;
+
+/** The chance of each cause before anything is read, summing to 1: the handbook's odds, moved by the shop's own jobs. */
+export function priorsOf(symptom: SymptomId, features: Features, counts: Counts = {}): Map<CauseId, number> {
+  const parts: Partial<Record<CauseId, number>> = SYMPTOMS[symptom].causes;
+  const can = causesOf(features).filter((cause) => parts[cause] !== undefined);
+  const whole = can.reduce((sum, cause) => sum + (parts[cause] ?? 0), 0);
+  const weights = can.map(
+    (cause) => [cause, (HANDBOOK_JOBS * (parts[cause] ?? 0)) / whole + (counts[cause] ?? 0)] as const,
+  );
+  const total = weights.reduce((sum, [, weight]) => sum + weight, 0);
+  return new Map(weights.map(([cause, weight]) => [cause, weight / total]));
+}

@@ -1,0 +1,14 @@
+export { energiesOf, ENERGIES, TOUCHABLE, type Energy, type EnergyKind, type Proof } from './energies';
+export {
+  checkLine,
+  lineSchema,
+  SHUT_BY,
+  SHUT_BY_WORDS,
+  SIDES,
+  usualLine,
+  type Line,
+  type ShutBy,
+  type Side,
+} from './line';
+export { pointsOf, type IsolationPoint } from './points';
+export { springEnergy, storedIn, type Stored } from './stored';
