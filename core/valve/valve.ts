@@ -4,6 +4,7 @@ import { MATERIAL_GROUPS, NOMINAL_SIZES, PRESSURE_CLASSES } from '../standards';
 import { checkFeatures } from './combinations';
 import { CONSTRUCTION_IDS, CONSTRUCTIONS, type ConstructionId } from './constructions';
 import { featuresSchema, type Features } from './features';
+import type { MakersSheet } from './makers-sheet';
 import { HAZARD_IDS } from './medium';
 
 const words = (most: number) => z.string().trim().min(1).max(most);
@@ -28,18 +29,33 @@ export const valveSchema = z.strictObject({
     .exactOptional(),
   pressureClass: z.literal(PRESSURE_CLASSES).exactOptional(),
   group: z.enum(MATERIAL_GROUPS).exactOptional(),
+  /** What else its plate says, as stamped. */
+  plate: z
+    .strictObject({
+      model: words(60).exactOptional(),
+      trim: words(60).exactOptional(),
+      sizeCode: words(40).exactOptional(),
+      setPressure: quantityOf('gauge pressure').exactOptional(),
+      springRange: z
+        .strictObject({ low: quantityOf('gauge pressure'), high: quantityOf('gauge pressure') })
+        .exactOptional(),
+    })
+    .exactOptional(),
   medium: z
     .strictObject({
       name: words(60),
       hazards: z.array(z.enum(HAZARD_IDS)).max(HAZARD_IDS.length),
       pressure: quantityOf('gauge pressure').exactOptional(),
       temperature: quantityOf('temperature').exactOptional(),
+      /** Hydrogen sulphide in it. */
+      h2s: quantityOf('ratio').exactOptional(),
     })
     .exactOptional(),
   features: soundFeatures,
 });
 
-export type Valve = z.output<typeof valveSchema>;
+/** A valve as it is known: its plate, and the maker's sheet of its model where one is on file. */
+export type Valve = z.output<typeof valveSchema> & { readonly sheet?: MakersSheet };
 
 /** The valve that a plan is shown for when none is named: every figure known, a usual size. */
 export function defaultValve(construction: ConstructionId = 'globe-bolted'): Valve {

@@ -42,6 +42,8 @@ export const boltingCrowfoot: Working<typeof input, CrowFoot> = {
 
 function setting(given: z.output<typeof input>): Result<Worked<CrowFoot>> {
   const angle = given.angle ?? degrees(0);
+  if (Math.abs(valueIn(angle, '°')) > 180)
+    return outOfRange('angle', shown(angle), 'up to 180°', 'that is folded right back');
   const wrench = si(given.wrench);
   const reach = wrench + si(given.adapter) * Math.cos(si(angle));
   if (reach < wrench / 4)

@@ -26,5 +26,6 @@ export { answerLines, isList, isQuantity, isRow, type AnswerLine } from './answe
 export { actuatorBalance, type ActuatorBalance } from './actuator-balance';
 export { oringFit, type ORingFit } from './oring-fit';
 export { positionerStroke, percentPoints, type StrokeTest } from './positioner-stroke';
+export { storedEnergy } from './stored-energy';
 export { reliefSet, type ReliefSet } from './relief-set';
 export { contactFrom, type BluingRead } from './bluing-read';

@@ -23,6 +23,7 @@ import { oringFit } from './oring-fit';
 import { packingGland } from './packing-gland';
 import { packingRings } from './packing-rings';
 import { positionerStroke } from './positioner-stroke';
+import { valveReplacement } from './valve-replacement';
 import { ratingPressure } from './rating-pressure';
 import { reliefSet } from './relief-set';
 import { reliefShearPin } from './relief-shear-pin';
@@ -106,7 +107,12 @@ export const SUBJECTS: readonly Subject[] = [
   },
   {
     name: 'Decisions and safety',
-    workings: [register(repairOrRenew), register(intervalNext), register(mediumHazard)],
+    workings: [
+      register(repairOrRenew),
+      register(valveReplacement),
+      register(intervalNext),
+      register(mediumHazard),
+    ],
   },
 ];
 

@@ -64,6 +64,7 @@ const SI_UNITS: { readonly [D in Dimension]: UnitOf<D> } = {
   'flow coefficient': 'Kv',
   density: 'kg/m³',
   current: 'A',
+  voltage: 'V',
 };
 
 const siUnit = <D extends Dimension>(dimension: D): UnitOf<D> => SI_UNITS[dimension];

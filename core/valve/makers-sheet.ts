@@ -1,0 +1,69 @@
+import { z } from 'zod';
+import { quantityOf, type Length, type Torque } from '../quantity';
+import type { Source } from '../standards';
+import { boltedJoint, type Features } from './features';
+import { plateKey } from './plate-reader';
+
+const page = z.string().trim().min(1).max(20);
+const figure = <D extends 'torque' | 'length'>(dimension: D) =>
+  z.strictObject({ value: quantityOf(dimension), page });
+
+/** What a maker's sheet says of a model: typed once, with its revision and the page of every figure. */
+export const makersSheet = z.strictObject({
+  model: z.string().trim().min(1).max(60),
+  revision: z.string().trim().min(1).max(20),
+  figures: z
+    .strictObject({
+      jointTorque: figure('torque').exactOptional(),
+      glandTorque: figure('torque').exactOptional(),
+      stemTir: figure('length').exactOptional(),
+    })
+    .refine((figures) => Object.keys(figures).length > 0, 'the sheet has no figure yet'),
+});
+export type MakersSheet = z.output<typeof makersSheet>;
+
+/** The model as sheets are filed by it. */
+export const sheetKey = plateKey;
+
+/** A valve as far as its maker's figures go. */
+interface OnSheet {
+  readonly sheet?: MakersSheet;
+  readonly features: Features;
+}
+
+/** A maker's figure with where it stands. */
+export interface MakersFigure<Q> {
+  readonly value: Q;
+  readonly source: Source;
+}
+
+const onPage = <Q>(
+  sheet: MakersSheet,
+  { value, page: where }: { value: Q; page: string },
+): MakersFigure<Q> => ({
+  value,
+  source: {
+    standing: 'maker',
+    name: `Sheet ${sheet.model}`,
+    clause: `revision ${sheet.revision}, page ${where}`,
+  },
+});
+
+/** The joint's torque by the maker: from the sheet on file, else as it was typed for this valve. */
+export function makersJointTorque({ sheet, features }: OnSheet): MakersFigure<Torque> | undefined {
+  if (sheet?.figures.jointTorque) return onPage(sheet, sheet.figures.jointTorque);
+  const typed = boltedJoint(features)?.makersTorque;
+  return typed && { value: typed, source: { standing: 'maker', name: "Maker's torque sheet" } };
+}
+
+/** The gland's torque by the maker, where there is one. */
+export function makersGlandTorque({ sheet, features }: OnSheet): MakersFigure<Torque> | undefined {
+  if (sheet?.figures.glandTorque) return onPage(sheet, sheet.figures.glandTorque);
+  const typed = 'chamber' in features.packing ? features.packing.glandTorque : undefined;
+  return typed && { value: typed, source: { standing: 'maker', name: "Maker's torque sheet" } };
+}
+
+/** The maker's limit on the stem's runout, where there is one. */
+export function makersStemTir({ sheet }: OnSheet): MakersFigure<Length> | undefined {
+  return sheet?.figures.stemTir && onPage(sheet, sheet.figures.stemTir);
+}

@@ -1,0 +1,193 @@
+import { parseQuantity, parseRange, type Quantity, type QuantityRange } from '../quantity';
+import {
+  NOMINAL_SIZES,
+  parseSize,
+  PRESSURE_CLASSES,
+  type MaterialGroup,
+  type PressureClass,
+} from '../standards';
+
+/** What a nameplate line says, as far as it could be read. */
+export interface PlateReading {
+  readonly tag?: string;
+  readonly serial?: string;
+  readonly model?: string;
+  readonly nps?: number;
+  readonly pressureClass?: PressureClass;
+  readonly group?: MaterialGroup;
+  readonly bodyMaterial?: string;
+  readonly trim?: string;
+  readonly sizeCode?: string;
+  readonly setPressure?: Quantity<'gauge pressure'>;
+  readonly springRange?: QuantityRange<'gauge pressure'>;
+}
+
+/** One thing picked out, for showing beside the line. */
+export interface PlateItem {
+  readonly label: string;
+  readonly text: string;
+}
+
+export interface PlateRead {
+  readonly plate: PlateReading;
+  readonly items: readonly PlateItem[];
+  /** Pieces of the line that nobody understood. */
+  readonly left: readonly string[];
+}
+
+/** Casting and forging grades by their B16.34 group (handbook part 5). */
+const GRADES: readonly (readonly [RegExp, MaterialGroup])[] = [
+  [/^(?:A ?216[ -]?)?WCB$|^A ?105N?$/i, '1.1'],
+  [/^(?:A ?216[ -]?)?WCC$|^(?:A ?352[ -]?)?LCC$/i, '1.2'],
+  [/^(?:A ?352[ -]?)?LCB$/i, '1.3'],
+  [/^(?:A ?217[ -]?)?WC6$|^F11$/i, '1.9'],
+  [/^(?:A ?217[ -]?)?WC9$|^F22$/i, '1.10'],
+  [/^(?:A ?351[ -]?)?CF8$|^F304H?$|^304$/i, '2.1'],
+  [/^(?:A ?351[ -]?)?CF[38]M$|^F316H?$|^316$/i, '2.2'],
+  [/^F?30?4L$|^F?316L$/i, '2.3'],
+];
+
+type Take = (found: RegExpMatchArray, into: Write) => boolean;
+type Write = { -readonly [K in keyof PlateReading]?: PlateReading[K] };
+
+const word =
+  (key: 'tag' | 'serial' | 'model' | 'trim' | 'sizeCode'): Take =>
+  (found, into) => {
+    const text = found[1]?.trim();
+    if (!text) return false;
+    into[key] = text;
+    return true;
+  };
+
+const size: Take = (found, into) => {
+  const read = parseSize((found[1] ?? found[0]).trim());
+  if (!read.ok || !NOMINAL_SIZES.some(([nps]) => nps === read.value.nps)) return false;
+  into.nps = read.value.nps;
+  return true;
+};
+
+const pressureClass: Take = (found, into) => {
+  const listed = PRESSURE_CLASSES.find((each) => String(each) === found[1]);
+  if (listed === undefined) return false;
+  into.pressureClass = listed;
+  return true;
+};
+
+const body: Take = (found, into) => {
+  const grade = (found[1] ?? found[0]).trim();
+  const group = GRADES.find(([named]) => named.test(grade))?.[1];
+  if (!group) return false;
+  into.group = group;
+  into.bodyMaterial = grade.toUpperCase();
+  return true;
+};
+
+const setPressure: Take = (found, into) => {
+  const read = parseQuantity(found[1] ?? '', 'gauge pressure');
+  if (!read.ok) return false;
+  into.setPressure = read.value;
+  return true;
+};
+
+const springRange: Take = (found, into) => {
+  const read = parseRange(found[1] ?? '', 'gauge pressure');
+  if (!read.ok) return false;
+  into.springRange = read.value;
+  return true;
+};
+
+/** What each piece of a plate may be, with its word first, without it after. */
+const PATTERNS: readonly (readonly [label: string, pattern: RegExp, take: Take])[] = [
+  ['Tag', /^(?:tag|item)(?: ?no\.?)?[ :#]*([A-Z0-9][A-Z0-9./-]*)$/i, word('tag')],
+  ['Serial', /^(?:serial|ser\.?|s\/?n)(?: ?no\.?)?[ :#]*([A-Z0-9][A-Z0-9 ./-]*)$/i, word('serial')],
+  ['Model', /^(?:model|type|fig(?:ure)?\.?)(?: ?no\.?)?[ :#]*(\S.*)$/i, word('model')],
+  ['Set pressure', /^(?:set(?: ?press(?:ure|\.)?)?|cdtp)[ :=]*(\d.*)$/i, setPressure],
+  ['Spring range', /^(?:spring|range|bench ?set)(?: ?range)?[ :=]*(\d.*)$/i, springRange],
+  ['Trim', /^trim[ :]*(\S.*)$/i, word('trim')],
+  ['Size code', /^(?:size ?code|k(?= ?[:=])|order ?key)[ :=]*(\S+)$/i, word('sizeCode')],
+  ['Size', /^(?:size[ :]*)?((?:nps|dn) ?\d[\d /-]*|\d[\d /-]* ?(?:in|inch|"|”))$/i, size],
+  ['Size', /^size[ :]*(\d[\d /-]*)$/i, size],
+  ['Class', /^(?:class|cl\.?|ansi|rating)[ :#]*(\d{3,4})(?: ?#|lbs?)?$/i, pressureClass],
+  ['Class', /^#?(\d{3,4}) ?(?:#|lbs?)$/i, pressureClass],
+  ['Body', /^(?:body|shell|mat(?:erial|\.)?)[ :]*(\S.*)$/i, body],
+  ['Body', /^[A-Z]\w*(?:[ -]?[A-Z0-9]+)?$/i, body],
+  ['Spring range', /^(\d[\d.]* ?(?:-|–|to) ?\d[\d.]* ?(?:psi|psig|bar ?g?|kpa))$/i, springRange],
+  ['Tag', /^([A-Z]{1,4}-?\d{1,5}[A-Z]?)$/, word('tag')],
+];
+
+/** Words that begin a new piece where somebody wrote no comma. */
+const BEGINS =
+  /\s+(?=(?:tag|item|serial|ser\b|s\/?n\b|model|type\b|fig\b|set\b|cdtp|spring|bench ?set|trim|size(?: ?code)?\b|order ?key|class|cl\b|ansi|body|nps ?\d|dn ?\d)(?:\b|[ :#=.]))/i;
+
+/**
+ * Reads a nameplate line as it was typed, pasted or scanned: pieces between commas, semicolons, bars and line ends, or
+ * begun by their word. What is not understood is given back, never guessed at.
+ * Example: `FV-12; S/N K 20 118; 3 in; CL 300; WCB; trim 316; set 150 psig`.
+ */
+export function readPlate(line: string): PlateRead {
+  const into: Write = {};
+  const items: PlateItem[] = [];
+  const left: string[] = [];
+  const pieces = line
+    .split(/[,;|\n\t]+/)
+    .flatMap((piece) => piece.split(BEGINS))
+    .map((piece) => piece.trim())
+    .filter((piece) => piece !== '');
+  for (const piece of pieces) {
+    const label = PATTERNS.find(([, pattern, take]) => {
+      const found = piece.match(pattern);
+      return found !== null && take(found, into);
+    })?.[0];
+    if (label === undefined) left.push(piece);
+    else items.push({ label, text: piece });
+  }
+  return { plate: into, items, left };
+}
+
+/** A tag or serial as it is compared: case, blanks and dashes are nothing, and a letter O in it reads as a nought. */
+export const plateKey = (text: string): string =>
+  text
+    .toUpperCase()
+    .replace(/[^A-Z0-9]/g, '')
+    .replaceAll('O', '0')
+    .replaceAll('I', '1');
+
+export interface Known {
+  readonly tag: string;
+  readonly serial?: string;
+}
+
+/** How alike, the most alike first. */
+export const LIKENESSES = [
+  'same valve',
+  'same serial, other tag',
+  'same tag, other serial',
+  'near tag',
+] as const;
+export type Likeness = (typeof LIKENESSES)[number];
+
+/** How a valve that is typed in looks like one on file; undefined when it does not. */
+export function likeness(typed: Known, onFile: Known): Likeness | undefined {
+  const [tag, serial] = [plateKey(typed.tag) === plateKey(onFile.tag), sameSerial(typed, onFile)];
+  if (tag && serial !== 'other') return 'same valve';
+  if (tag) return 'same tag, other serial';
+  if (serial === 'same') return 'same serial, other tag';
+  return typed.tag.length >= 4 && oneApart(plateKey(typed.tag), plateKey(onFile.tag))
+    ? 'near tag'
+    : undefined;
+}
+
+function sameSerial(a: Known, b: Known): 'same' | 'other' | 'unknown' {
+  if (!a.serial || !b.serial) return 'unknown';
+  return plateKey(a.serial) === plateKey(b.serial) ? 'same' : 'other';
+}
+
+/** Whether one is the other with a single letter changed, or two neighbours swapped: how a slip of the pen looks. */
+function oneApart(a: string, b: string): boolean {
+  if (a.length !== b.length || a === b) return false;
+  const differ = [...a].flatMap((letter, i) => (letter === b[i] ? [] : [i]));
+  const [first, second] = differ;
+  if (first === undefined) return false;
+  if (differ.length === 1) return true;
+  return differ.length === 2 && second === first + 1 && a[first] === b[second] && a[second] === b[first];
+}
