@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { EMPTY_JOB } from '../job';
 import { inches } from '../quantity';
 import { bendReadings } from '../testing/bend';
-import { BenchJob, DIAL, INSPECTOR, TECHNICIAN } from '../testing/bench';
+import { BenchJob, DIAL, INSPECTOR, LEAD, TECHNICIAN } from '../testing/bench';
 import { defaultValve } from '../valve';
 import { certificate } from '.';
 
@@ -61,7 +61,7 @@ describe('the certificate', () => {
   });
 
   it('names people, holds and instruments, and says that readings were simulated', () => {
-    expect(paper.people.map(({ name }) => name)).toEqual([TECHNICIAN.name, INSPECTOR.name]);
+    expect(paper.people.map(({ name }) => name)).toEqual([TECHNICIAN.name, LEAD.name, INSPECTOR.name]);
     expect(paper.holds.every(({ by }) => by === INSPECTOR.name)).toBe(true);
     expect(paper.instruments).toMatchObject([{ name: 'Dial 2', calibrationDue: '2027-05-01' }]);
     expect(paper.simulated).toBe(true);

@@ -22,7 +22,7 @@ import {
   type UnitSystem,
 } from '../quantity';
 import { describeSource, formatSize, GROUP_NAMES } from '../standards';
-import { CONSTRUCTIONS, HAZARDS, type PartRole } from '../valve';
+import { CONSTRUCTIONS, HAZARDS, type PartRole, type Valve } from '../valve';
 import { seatContact } from '../workings';
 
 export interface PlateLine {
@@ -111,7 +111,7 @@ export function certificate(
   const stamps = instrumentsIn(state);
   return {
     title: current.condemned ? 'Condemnation report' : 'Overhaul certificate',
-    plate: plateOf(current, system),
+    plate: plateOf(current.valve, system),
     reported: opening.body.reported,
     received: opening.at,
     ...(signed ? { signed: { by: signed.by, at: signed.at, nextDue: signed.body.nextDue } } : {}),
@@ -144,7 +144,8 @@ export function certificate(
   };
 }
 
-function plateOf({ valve }: Plan, system: UnitSystem): PlateLine[] {
+/** The plate as paper shows it; what is not known says so. */
+export function plateOf(valve: Valve, system: UnitSystem): PlateLine[] {
   const { medium } = valve;
   const unknown = 'not known';
   return [

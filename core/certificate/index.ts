@@ -1,8 +1,10 @@
 export {
   certificate,
+  plateOf,
   type CallLine,
   type Certificate,
   type PlateLine,
   type TestLine,
   type TorqueTable,
 } from './certificate';
+export { isolationSheet, type IsolationSheet, type SheetEnergy, type SheetPoint } from './isolation-sheet';

@@ -58,12 +58,12 @@ describe('deciding', () => {
 
   it('a step that waits says for what; a done one says so; an unknown one too', () => {
     const job = new BenchJob();
-    expect(job.try({ kind: 'do-step', body: { step: 'isolate.lock' } })).toMatchObject({
+    expect(job.try({ kind: 'do-step', body: { step: 'isolate.vent.upstream' } })).toMatchObject({
       code: 'step.waits',
-      waits: expect.arrayContaining(['Block, bypass and vent both sides']),
+      waits: expect.arrayContaining(['Shut, lock and tag the downstream block valve']),
     });
     job.workTo('strip.match-mark');
-    expect(job.try({ kind: 'do-step', body: { step: 'isolate.lock' } })).toMatchObject({
+    expect(job.try({ kind: 'do-step', body: { step: 'isolate.vent.upstream' } })).toMatchObject({
       code: 'step.already-done',
     });
     expect(job.try({ kind: 'do-step', body: { step: 'fly' } })).toMatchObject({ code: 'step.unknown' });

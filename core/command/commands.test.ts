@@ -132,22 +132,22 @@ describe('strike-entry', () => {
 });
 
 describe('take-measurement', () => {
-  const packing = () => new BenchJob().workTo('isolate.zero');
+  const packing = () => new BenchJob().workTo('isolate.zero.upstream-pressure');
   it('is read in the kind that the step asks for, and kept as it was typed', () => {
     const job = packing();
-    const task = job.step('isolate.zero')?.task;
+    const task = job.step('isolate.zero.upstream-pressure')?.task;
     if (task?.kind !== 'measure') throw new Error('isolate.zero measures nothing');
     const what = task.asks[0]?.what ?? '';
     job.send({
       kind: 'take-measurement',
-      body: { step: 'isolate.zero', what, value: '41 psig', readBy: 'hand' },
+      body: { step: 'isolate.zero.upstream-pressure', what, value: '41 psig', readBy: 'hand' },
     });
     expect(last(job)).toMatchObject({ body: { value: { entered: '41 psig', unit: 'psig' } } });
-    expect(job.step('isolate.zero')?.status).toBe('ready');
+    expect(job.step('isolate.zero.upstream-pressure')?.status).toBe('ready');
     expect(
       job.try({
         kind: 'take-measurement',
-        body: { step: 'isolate.zero', what, value: '3 in', readBy: 'hand' },
+        body: { step: 'isolate.zero.upstream-pressure', what, value: '3 in', readBy: 'hand' },
       }),
     ).toMatchObject({
       code: 'input.invalid',
@@ -156,20 +156,20 @@ describe('take-measurement', () => {
     expect(
       code(job, {
         kind: 'take-measurement',
-        body: { step: 'isolate.zero', what: 'its colour', value: '0 psig', readBy: 'hand' },
+        body: { step: 'isolate.zero.upstream-pressure', what: 'its colour', value: '0 psig', readBy: 'hand' },
       }),
     ).toBe('step.wants');
     expect(
       code(job, {
         kind: 'take-measurement',
-        body: { step: 'isolate.zero', what, value: '0 psig', readBy: id(999) },
+        body: { step: 'isolate.zero.upstream-pressure', what, value: '0 psig', readBy: id(999) },
       } as RawCommand),
     ).toBe('instrument.unknown');
     job.send({
       kind: 'take-measurement',
-      body: { step: 'isolate.zero', what, value: '0 psig', readBy: 'hand' },
+      body: { step: 'isolate.zero.upstream-pressure', what, value: '0 psig', readBy: 'hand' },
     });
-    expect(job.step('isolate.zero')?.status).toBe('done');
+    expect(job.step('isolate.zero.upstream-pressure')?.status).toBe('done');
   });
 });
 

@@ -13,6 +13,7 @@ import {
   type PersonStamp,
 } from '../job';
 import { plan } from '../plan';
+import type { MakersSheet } from '../valve';
 import type { Asked, Edge } from './define-command';
 import { COMMANDS, commandSchema, isCommandKind, type Command } from './registry';
 
@@ -78,10 +79,11 @@ export function record(
   return ok({ entries, state: next });
 }
 
-/** The first facts of a job: anybody signed in may receive a valve, and it is with them until assigned on. */
-export function openJob(body: BodyOf<'job-opened'>, person: PersonStamp): Fact[] {
+/** The first facts of a job, the maker's sheet of its model among them where one is on file: anybody signed in may receive a valve, and it is with them until assigned on. */
+export function openJob(body: BodyOf<'job-opened'>, person: PersonStamp, sheet?: MakersSheet): Fact[] {
   return [
     { kind: 'job-opened', body },
     { kind: 'person-assigned', body: { person } },
+    ...(sheet ? [{ kind: 'makers-sheet-filed' as const, body: { sheet } }] : []),
   ];
 }

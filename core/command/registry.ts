@@ -16,6 +16,17 @@ import { overruleCall } from './commands/overrule-call';
 import { receivePart } from './commands/receive-part';
 import { releaseHold } from './commands/release-hold';
 import { runPressureTest } from './commands/run-pressure-test';
+import { drawLine } from './commands/draw-line';
+import { hangLock } from './commands/hang-lock';
+import { removeLock } from './commands/remove-lock';
+import { signIsolation } from './commands/sign-isolation';
+import { takeEvidence } from './commands/take-evidence';
+import { placeFault } from './commands/place-fault';
+import { setMark } from './commands/set-mark';
+import { layPart } from './commands/lay-part';
+import { addPhoto } from './commands/add-photo';
+import { matchSpares } from './commands/match-spares';
+import { fileMakersSheet } from './commands/file-makers-sheet';
 import { signCertificate } from './commands/sign-certificate';
 import { strikeEntry } from './commands/strike-entry';
 import { takeMeasurement } from './commands/take-measurement';
@@ -45,6 +56,17 @@ export const COMMANDS = {
   'choose-way': chooseWay,
   'take-unit': takeUnit,
   'assign-person': assignPerson,
+  'draw-line': drawLine,
+  'hang-lock': hangLock,
+  'remove-lock': removeLock,
+  'sign-isolation': signIsolation,
+  'take-evidence': takeEvidence,
+  'place-fault': placeFault,
+  'set-mark': setMark,
+  'lay-part': layPart,
+  'add-photo': addPhoto,
+  'match-spares': matchSpares,
+  'file-makers-sheet': fileMakersSheet,
   'sign-certificate': signCertificate,
 } as const;
 
@@ -72,6 +94,17 @@ export const commandSchema = z.discriminatedUnion('kind', [
   chooseWay.schema,
   takeUnit.schema,
   assignPerson.schema,
+  drawLine.schema,
+  hangLock.schema,
+  removeLock.schema,
+  signIsolation.schema,
+  takeEvidence.schema,
+  placeFault.schema,
+  setMark.schema,
+  layPart.schema,
+  addPhoto.schema,
+  matchSpares.schema,
+  fileMakersSheet.schema,
   signCertificate.schema,
 ]);
 

@@ -108,9 +108,9 @@ describe('stem runout (handbook parts 3 and 4)', () => {
   };
   const { diameter: _unknown, ...bare } = valve.features.stem;
   it('3 thou for stems to 1 in, 5 thou above, the tighter while the diameter is unknown', () => {
-    expect(stemLimit(valve, USUAL_RULES)).toEqual(thou(3));
-    expect(stemLimit(thick, USUAL_RULES)).toEqual(thou(5));
-    expect(stemLimit({ ...valve, features: { ...valve.features, stem: bare } }, USUAL_RULES)).toEqual(
+    expect(stemLimit(valve, USUAL_RULES).limit).toEqual(thou(3));
+    expect(stemLimit(thick, USUAL_RULES).limit).toEqual(thou(5));
+    expect(stemLimit({ ...valve, features: { ...valve.features, stem: bare } }, USUAL_RULES).limit).toEqual(
       thou(3),
     );
   });

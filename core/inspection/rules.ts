@@ -1,7 +1,15 @@
 import { compare, format, inches, si, valueIn, type Length } from '../quantity';
 import { API_600, COMMON_PRACTICE, LEAST_HARD_FACING_MM, siteRule, type Source } from '../standards';
 import type { StemRunout } from '../workings';
-import { metalSeatOf, PART_CATALOGUE, partsOf, type PartKind, type PartRole, type Valve } from '../valve';
+import {
+  makersStemTir,
+  metalSeatOf,
+  PART_CATALOGUE,
+  partsOf,
+  type PartKind,
+  type PartRole,
+  type Valve,
+} from '../valve';
 import type { Call, Method, Verdict } from './call';
 import type { Finding } from './finding';
 import type { SiteRules } from './site-rules';
@@ -219,12 +227,16 @@ function stemMark(zone: 'packing zone' | 'below the backseat' | 'thread'): Rulin
   }
 }
 
-/** The limit on a stem's total indicator reading: by its diameter, the tighter one while that is unknown. */
-export function stemLimit(valve: Valve, site: SiteRules): Length {
+/**
+ * The limit on a stem's total indicator reading and whose it is: the maker's, else the site's by its diameter, the
+ * tighter one while that is unknown.
+ */
+export function stemLimit(valve: Valve, site: SiteRules): { limit: Length; source: Source } {
+  const byMaker = makersStemTir(valve);
+  if (byMaker) return { limit: byMaker.value, source: byMaker.source };
   const { diameter } = valve.features.stem;
-  return diameter !== undefined && compare(diameter, inches(1)) > 0
-    ? site.stemTirAboveOneInch
-    : site.stemTirToOneInch;
+  const thick = diameter !== undefined && compare(diameter, inches(1)) > 0;
+  return { limit: thick ? site.stemTirAboveOneInch : site.stemTirToOneInch, source: siteOr(site) };
 }
 
 /** The call on a stem from its runout. */
@@ -234,8 +246,7 @@ export function callOnRunout(
   runout: StemRunout,
   part: PartRole = 'stem',
 ): Call {
-  const limit = stemLimit(valve, site);
-  const source = siteOr(site);
+  const { limit, source } = stemLimit(valve, site);
   const tir = `${format(runout.tir, 'US')}, limit ${format(limit, 'US')}`;
   if (si(runout.tir) <= si(limit) + 1e-12) return { part, ...ruled('fit', `TIR ${tir}`, source) };
   if (valueIn(runout.bow, 'thou') * 2 < valueIn(runout.outOfRound, 'thou') / 2) {

@@ -3,11 +3,13 @@ export {
   instrumentId,
   jobId,
   personId,
+  photoId,
   valveId,
   type CommandId,
   type InstrumentId,
   type JobId,
   type PersonId,
+  type PhotoId,
   type ValveId,
 } from './ids';
 export { personStamp, ROLES, type PersonStamp, type Role } from './people';
@@ -33,6 +35,11 @@ export {
   type EventKind,
   type Fact,
 } from './registry';
+export { LOTS } from './events/part-laid';
+export { apartDegrees, markOf, MARKS_MEET_DEGREES } from './marks';
+export { evidenceOn } from './evidence';
+export { lineOf } from './line';
+export { hangingLocks } from './locks';
 export { readEntry, readLog } from './read-entry';
 export {
   apply,

@@ -1,7 +1,16 @@
 import { z } from 'zod';
 import { instrumentId } from './ids';
 
-export const INSTRUMENT_KINDS = ['dial indicator', 'torque wrench', 'test rig', 'gauge', 'caliper'] as const;
+export const INSTRUMENT_KINDS = [
+  'dial indicator',
+  'torque wrench',
+  'test rig',
+  'gauge',
+  'caliper',
+  'thermometer',
+  'voltage tester',
+  'gauge set',
+] as const;
 export type InstrumentKind = (typeof INSTRUMENT_KINDS)[number];
 
 /** The instrument behind a reading, as it stood at that moment. A reading out of calibration does not count. */

@@ -2,17 +2,35 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import frozen from './samples/format-1.json';
 import { must } from '../problem';
+import { defaultValve } from '../valve';
 import { bendReadings } from '../testing/bend';
 import { BenchJob, DIAL, id, INSPECTOR, LEAD, TECHNICIAN } from '../testing/bench';
 import { describeEntry, EVENTS, fold, readEntry, readLog, standingEntries } from '.';
 
 /** A job with something of everything: bent stem, lapped seat, wrong bolt, failed test, a struck entry. */
 function eventful(): BenchJob {
-  const job = new BenchJob().workTo('inspect.runout');
+  const job = new BenchJob(defaultValve('globe-bolted')).workTo('diagnose.place');
+  job.send({
+    kind: 'take-evidence',
+    body: { symptom: 'passes when shut', check: 'flush', result: 1, readBy: 'hand' },
+  });
+  job.send({
+    kind: 'place-fault',
+    body: { step: 'diagnose.place', symptom: 'passes when shut', cause: 'debris' },
+  });
+  job.workTo('inspect.runout');
   job.send({
     kind: 'take-runout',
     body: { step: 'inspect.runout', readings: bendReadings(3), readBy: DIAL },
   });
+  job.send({
+    kind: 'file-makers-sheet',
+    body: {
+      sheet: { model: 'H 7', revision: 'C', figures: { stemTir: { value: '5 thou', page: '12' } } },
+    },
+  });
+  job.send({ kind: 'lay-part', body: { part: 'bonnet gasket', lot: 'discard' } });
+  job.send({ kind: 'add-photo', body: { photo: id(88), part: 'stem', caption: 'stem as it came out' } });
   job.send({ kind: 'add-note', body: { text: 'stem was wound out dry' } });
   job.send({
     kind: 'check-kit',

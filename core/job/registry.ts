@@ -2,6 +2,17 @@ import { z } from 'zod';
 import { bluingChecked } from './events/bluing-checked';
 import { boltTightened } from './events/bolt-tightened';
 import { callOverruled } from './events/call-overruled';
+import { lineDrawn } from './events/line-drawn';
+import { lockHung } from './events/lock-hung';
+import { lockRemoved } from './events/lock-removed';
+import { isolationSigned } from './events/isolation-signed';
+import { evidenceTaken } from './events/evidence-taken';
+import { faultPlaced } from './events/fault-placed';
+import { markSet } from './events/mark-set';
+import { partLaid } from './events/part-laid';
+import { photoAdded } from './events/photo-added';
+import { sparesMatched } from './events/spares-matched';
+import { makersSheetFiled } from './events/makers-sheet-filed';
 import { certificateSigned } from './events/certificate-signed';
 import { entryStruck } from './events/entry-struck';
 import { findingMade } from './events/finding-made';
@@ -47,6 +58,17 @@ export const EVENTS = {
   'way-chosen': wayChosen,
   'working-attached': workingAttached,
   'person-assigned': personAssigned,
+  'line-drawn': lineDrawn,
+  'lock-hung': lockHung,
+  'lock-removed': lockRemoved,
+  'isolation-signed': isolationSigned,
+  'evidence-taken': evidenceTaken,
+  'fault-placed': faultPlaced,
+  'mark-set': markSet,
+  'part-laid': partLaid,
+  'photo-added': photoAdded,
+  'spares-matched': sparesMatched,
+  'makers-sheet-filed': makersSheetFiled,
   'certificate-signed': certificateSigned,
 } as const;
 
@@ -81,6 +103,17 @@ export const entrySchema = z.discriminatedUnion('kind', [
   wayChosen.entry,
   workingAttached.entry,
   personAssigned.entry,
+  lineDrawn.entry,
+  lockHung.entry,
+  lockRemoved.entry,
+  isolationSigned.entry,
+  evidenceTaken.entry,
+  faultPlaced.entry,
+  markSet.entry,
+  partLaid.entry,
+  photoAdded.entry,
+  sparesMatched.entry,
+  makersSheetFiled.entry,
   certificateSigned.entry,
 ]);
 

@@ -36,6 +36,17 @@ const NOTHING: Records = Object.freeze({
   'way-chosen': [],
   'working-attached': [],
   'person-assigned': [],
+  'line-drawn': [],
+  'lock-hung': [],
+  'lock-removed': [],
+  'isolation-signed': [],
+  'evidence-taken': [],
+  'fault-placed': [],
+  'mark-set': [],
+  'part-laid': [],
+  'photo-added': [],
+  'spares-matched': [],
+  'makers-sheet-filed': [],
   'certificate-signed': [],
 });
 
@@ -92,10 +103,12 @@ export function openingOf(state: JobState): EntryOf<'job-opened'> | undefined {
 export function valveOf(state: JobState): Valve | undefined {
   const opening = openingOf(state);
   if (!opening) return undefined;
-  return state.records['valve-identified'].reduce(
+  const sheet = state.records['makers-sheet-filed'].at(-1)?.body.sheet;
+  const known = state.records['valve-identified'].reduce(
     (valve, { body }) => withDetails(valve, body.details),
     opening.body.valve,
   );
+  return sheet ? { ...known, sheet } : known;
 }
 
 /** The standing facts wanted, all of them unless told, in order. */

@@ -87,7 +87,7 @@ describe('air', () => {
 describe.each(CONSTRUCTION_IDS)('%s', (id) => {
   const steps = stepsOf(id);
   it('says under whose rules: permit before the line is opened and before it is handed back', () => {
-    expect(steps.find((step) => step.id === 'isolate.block')?.caution).toMatch(/permit/);
+    expect(steps.find((step) => step.id === 'isolate.line')?.caution).toMatch(/permit/);
     expect(steps.find((step) => step.id === 'release.place')?.caution).toMatch(/permit/);
   });
   it('every title and reason is a plain sentence, and no step takes no time', () => {

@@ -1,6 +1,16 @@
-import { counts, valveOf, type Entry, type EntryOf, type JobState } from '../job';
-import { asksOf } from '../valve';
+import {
+  apartDegrees,
+  counts,
+  markOf,
+  MARKS_MEET_DEGREES,
+  valveOf,
+  type Entry,
+  type EntryOf,
+  type JobState,
+} from '../job';
+import { asksOf, matchSpares, mismatches } from '../valve';
 import type { Draft, TaskOf } from '../procedure';
+import { meets } from '../procedure';
 import { si } from '../quantity';
 import { boltProgress } from './bolt-progress';
 
@@ -15,6 +25,27 @@ export function finishedBy(draft: Draft, state: JobState): Entry | undefined {
     case 'lapping':
     case 'wants':
       return onStep(records['step-done']).at(-1);
+    case 'place':
+      return onStep(records['fault-placed']).at(-1) ?? onStep(records['step-done']).at(-1);
+    case 'marks':
+      return marksStand(state, id, task);
+    case 'makers-sheet':
+      return records['makers-sheet-filed'].at(-1) ?? onStep(records['step-done']).at(-1);
+    case 'spares': {
+      const laid = onStep(records['spares-matched']).at(-1);
+      const valve = valveOf(state);
+      return laid && valve && mismatches(matchSpares(valve, laid.body.laid)).length === 0 ? laid : undefined;
+    }
+    case 'line':
+      return records['line-drawn'].at(-1);
+    case 'lock':
+      return onStep(records['lock-hung']).at(-1);
+    case 'unlock':
+      return onStep(records['lock-removed']).at(-1);
+    case 'sign-off': {
+      const signed = onStep(records['isolation-signed']);
+      return new Set(signed.map(({ body }) => body.side)).size === 2 ? signed.at(-1) : undefined;
+    }
     case 'ask': {
       const valve = valveOf(state);
       const answered = records['valve-identified'].findLast(
@@ -25,7 +56,10 @@ export function finishedBy(draft: Draft, state: JobState): Entry | undefined {
     case 'look':
       return onStep(records['finding-made']).at(-1);
     case 'measure':
-      return measuredAll(onStep(records.measured), task);
+      return (
+        measuredAll(onStep(records.measured), task) ??
+        (draft.optional === undefined ? undefined : onStep(records['step-done']).at(-1))
+      );
     case 'runout':
       return onStep(records['runout-taken']).findLast(({ body }) => counts(body.readBy));
     case 'bluing':
@@ -51,6 +85,17 @@ export function finishedBy(draft: Draft, state: JobState): Entry | undefined {
   }
 }
 
+/** Every mark set, and where they were set before, meeting. */
+function marksStand(state: JobState, id: string, { parts, was }: TaskOf<'marks'>): Entry | undefined {
+  const stand = parts.every((part) => {
+    const now = markOf(state, id, part);
+    if (!now || was === undefined) return now !== undefined;
+    const before = markOf(state, was, part);
+    return before === undefined || apartDegrees(now, before) <= MARKS_MEET_DEGREES;
+  });
+  return stand ? state.records['mark-set'].findLast(({ body }) => body.step.id === id) : undefined;
+}
+
 const arrived = (state: JobState, part: string) =>
   state.records['part-arrived'].findLast(({ body }) => body.part === part);
 
@@ -59,16 +104,13 @@ function boltUpDone(state: JobState, id: string, task: TaskOf<'bolt-up'>): Entry
   return progress.done ? progress.clicks.findLast(({ verdict }) => verdict === 'counts')?.entry : undefined;
 }
 
-/** A pressure reading of less than this is zero on a gauge. */
-const ZERO_PASCALS = 2000;
-
 function measuredAll(entries: readonly EntryOf<'measured'>[], task: TaskOf<'measure'>): Entry | undefined {
   const latest = task.asks.map((ask) =>
     entries.findLast(({ body }) => body.what === ask.what && counts(body.readBy)),
   );
   const all = latest.every((entry, i) => {
-    if (!entry) return false;
-    return task.asks[i]?.mustBe === 'zero' ? Math.abs(si(entry.body.value)) <= ZERO_PASCALS : true;
+    const ask = task.asks[i];
+    return entry !== undefined && ask !== undefined && meets(ask, entry.body.value);
   });
   return all
     ? latest.reduce((last, entry) => (entry && (!last || entry.seq > last.seq) ? entry : last), undefined)

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { priorsOf } from '../diagnosis';
 import { BenchJob } from '../testing/bench';
 import {
   CONSTRUCTION_IDS,
@@ -376,7 +377,10 @@ describe('10 control-globe-double-seat', () => {
   it('coupled at 3 psi to the touch, never turned while seated; leak-through and half travel have their checks', () => {
     expectTrap(steps, 'rebuild', /3 psi/, /never turn the plug while it is seated/i);
     expectTrap(steps, 'diagnose', /lock nuts/, /pipe grip/);
-    expect(find(steps, 'diagnose', /weep hole|bottom guide/)?.optional).toBeDefined();
+    const { features } = defaultValve('control-globe-double-seat');
+    expect([...priorsOf('half travel', features).keys()]).toEqual(
+      expect.arrayContaining(['packing too tight', 'debris', 'bottom guide blocked', 'guides galled']),
+    );
   });
 });
 
@@ -883,14 +887,17 @@ describe('cautions that every job must show (handbook part 1)', () => {
       ...valveWith('gate-slab-unitised'),
       medium: { name: 'Sour gas', hazards: ['h2s'] },
     });
-    expect(sour.find(({ id }) => id === 'isolate.zero')?.caution).toMatch(/[Bb]reathing apparatus/);
+    expect(sour.find(({ id }) => id === 'isolate.zero.upstream-pressure')?.caution).toMatch(
+      /[Bb]reathing apparatus/,
+    );
   });
   it('zero is proved, or decontamination seen, before any joint of any construction', () => {
     for (const id of CONSTRUCTION_IDS)
       for (const came of ['in line', 'bare'] as const) {
         const steps = planOf(valveWith(id), { came });
         const proved = steps.findIndex(
-          (step) => step.id === (came === 'bare' ? 'isolate.decontaminated' : 'isolate.zero'),
+          (step) =>
+            step.id === (came === 'bare' ? 'isolate.decontaminated' : 'isolate.zero.upstream-pressure'),
         );
         const first = steps.findIndex(({ off }) => off.length > 0);
         expect(proved, `${id} ${came}`).toBeGreaterThanOrEqual(0);

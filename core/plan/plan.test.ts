@@ -33,7 +33,14 @@ describe('the order of a bolted-bonnet globe valve (common practice; handbook pa
   });
 
   it('proves zero before anything is loosened', () => {
-    expectOrder(job, 'isolate.block', 'isolate.lock', 'isolate.zero', 'strip.match-mark', 'strip.slack');
+    expectOrder(
+      job,
+      'isolate.block.upstream',
+      'isolate.vent.upstream',
+      'isolate.zero.upstream-pressure',
+      'strip.match-mark',
+      'strip.slack',
+    );
   });
 
   it('gland before bonnet nuts, bonnet off as one with the wheel, stem out after the wheel, gland with it, packing last', () => {
@@ -114,7 +121,7 @@ describe('the order of a bolted-bonnet globe valve (common practice; handbook pa
       { came: 'bare' },
     );
     expect(ids(plain)).not.toContain('test.backseat');
-    expect(ids(plain)).not.toContain('isolate.zero');
+    expect(ids(plain)).not.toContain('isolate.zero.upstream-pressure');
     expect(ids(plain)).toContain('isolate.decontaminated');
   });
 });
@@ -247,12 +254,17 @@ describe('findings change the plan', () => {
   });
 
   it('pressure that does not fall to zero stops the job before the strip', () => {
-    const job = new BenchJob().workTo('isolate.zero');
+    const job = new BenchJob().workTo('isolate.zero.upstream-pressure');
     job.send({
       kind: 'take-measurement',
-      body: { step: 'isolate.zero', what: 'pressure at the vent', value: '41 psig', readBy: 'hand' },
+      body: {
+        step: 'isolate.zero.upstream-pressure',
+        what: 'pressure upstream',
+        value: '41 psig',
+        readBy: 'hand',
+      },
     });
-    expect(job.step('isolate.zero')?.status).toBe('ready');
+    expect(job.step('isolate.zero.upstream-pressure')?.status).toBe('ready');
     expect(job.try({ kind: 'do-step', body: { step: 'strip.slack' } })).toMatchObject({ code: 'step.waits' });
   });
 

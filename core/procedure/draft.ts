@@ -1,6 +1,7 @@
+import type { SymptomId } from '../diagnosis';
 import type { Finding, SiteRules } from '../inspection';
 import type { EntryOf, InstrumentKind, JobState, PressureTest, StandingCall, Stage } from '../job';
-import type { Dimension, GaugePressure, Length, Time, Torque } from '../quantity';
+import type { Dimension, GaugePressure, Quantity, Length, Time, Torque } from '../quantity';
 import type { Source } from '../standards';
 import type { Ask, DetailId, Features, PartRole, Valve } from '../valve';
 import type { Step as WorkingStep, TighteningPass } from '../workings';
@@ -18,8 +19,10 @@ export interface MeasureAsk {
   readonly dimension: Dimension;
   readonly example: string;
   readonly instrument: InstrumentKind;
+  /** The step that took the same figure before: the difference is shown. */
+  readonly was?: string;
   /** Only this reading finishes the step. */
-  readonly mustBe?: 'zero';
+  readonly mustBe?: 'zero' | { readonly below: Quantity };
 }
 
 /** A figure with the working behind it, to be shown on demand. */
@@ -34,7 +37,29 @@ export type LapsAgainst = 'its own seat' | 'a block or lap';
 
 /** What the bench shows for a step, and what finishes it. */
 export type Task =
-  | { readonly kind: 'do' }
+  | {
+      readonly kind: 'do';
+      /** What must be written down with it. */
+      readonly writes?: string;
+    }
+  /** Where the fault lies, found by the fault finder. */
+  | { readonly kind: 'place'; readonly symptoms: readonly SymptomId[] }
+  /** Match marks by the clock; at rebuild each must meet the mark that `was` set. */
+  | { readonly kind: 'marks'; readonly parts: readonly PartRole[]; readonly was?: string }
+  /** Spares and papers laid against the plate. */
+  | { readonly kind: 'spares' }
+  /** The maker's figures of this model, typed once. */
+  | {
+      readonly kind: 'makers-sheet';
+      readonly model?: string;
+      readonly joint: boolean;
+      readonly gland: boolean;
+    }
+  | { readonly kind: 'line' }
+  /** A lock and a tag of one's own on a point; taken off again by the same hand. */
+  | { readonly kind: 'lock'; readonly point: string }
+  | { readonly kind: 'unlock'; readonly point: string }
+  | { readonly kind: 'sign-off'; readonly done: string; readonly checked: string }
   | { readonly kind: 'ask'; readonly ask: Ask }
   /** Figures are missing; the asks before this step bring them. */
   | { readonly kind: 'wants'; readonly wants: readonly DetailId[] }

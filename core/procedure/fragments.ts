@@ -1,6 +1,7 @@
 import type { Fragment } from './draft';
 import { threePieceBall } from './fragments/ball';
 import { boltedBonnet, jointFaces } from './fragments/bolted-bonnet';
+import { asFound } from './fragments/as-found';
 import { balancedCage } from './fragments/cage';
 import { seatCartridge } from './fragments/cartridge';
 import { guidedCheck, swingCheck } from './fragments/checks';
@@ -11,12 +12,13 @@ import { doublePlug } from './fragments/double-plug';
 import { hygienicSeat } from './fragments/hygienic';
 import { inspectParts } from './fragments/inspect';
 import { lowPressureDiaphragm } from './fragments/low-pressure';
-import { matchMarks, ventedAgain } from './fragments/match-marks';
+import { marksMet, matchMarks, ventedAgain } from './fragments/match-marks';
 import { partRenewal } from './fragments/part-renewal';
 import { pilotSolenoid } from './fragments/pilot-solenoid';
 import { pistonActuator } from './fragments/piston-actuator';
 import { positioner } from './fragments/positioner';
-import { isolate, receive } from './fragments/receive';
+import { isolate, restore } from './fragments/isolate';
+import { receive } from './fragments/receive';
 import { selfActingRegulator } from './fragments/regulator';
 import { release } from './fragments/release';
 import { repackInPlace } from './fragments/repack-in-place';
@@ -24,6 +26,7 @@ import { risingStem } from './fragments/rising-stem';
 import { rollingDiaphragmActuator, vaneArmActuator } from './fragments/rotary-actuators';
 import { rotaryTrim } from './fragments/rotary-trim';
 import { blueAsFound, contactHold, seatWork } from './fragments/seat-work';
+import { settings } from './fragments/settings';
 import { shearPinRelief } from './fragments/shear-pin-relief';
 import { slidingStem } from './fragments/sliding-stem';
 import { slabGate } from './fragments/slab-gate';
@@ -41,10 +44,12 @@ import { weightLever } from './fragments/weight-lever';
  */
 export const FRAGMENTS: readonly Fragment[] = [
   receive,
+  asFound,
   diagnose,
   isolate,
   matchMarks,
   ventedAgain,
+  settings,
   springDiaphragmActuator,
   pistonActuator,
   rollingDiaphragmActuator,
@@ -80,6 +85,8 @@ export const FRAGMENTS: readonly Fragment[] = [
   partRenewal,
   seatWork,
   contactHold,
+  marksMet,
   pressureTests,
+  restore,
   release,
 ];

@@ -13,6 +13,7 @@ export {
   type Task,
   type TaskOf,
 } from './draft';
+export { meets } from './meets';
 export { FRAGMENTS } from './fragments';
 export { inService } from './service';
 export { pressureTests } from './fragments/tests';

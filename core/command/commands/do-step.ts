@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { ok, refuse } from '../../problem';
+import type { Task } from '../../procedure';
 import { defineCommand, readyStep, refOf } from '../define-command';
 
 /** A step that is simply done; a lapping step only once a round is in its log. */
@@ -12,13 +13,19 @@ export const doStep = defineCommand({
     notNeeded: z.literal(true).exactOptional(),
   }),
   decide: ({ step: id, note, notNeeded }, asked) => {
-    const step = readyStep(asked, id, 'do', 'lapping');
+    const step = readyStep(asked, id, 'do', 'lapping', 'place', 'measure', 'makers-sheet');
     if (!step.ok) return step;
     if (notNeeded && step.value.optional === undefined) {
       return refuse({ code: 'step.wants', step: step.value.title, wants: 'to be done: it is always needed' });
     }
+    const { task } = step.value;
+    const wants = notNeeded ? undefined : wantedBy(task);
+    if (wants !== undefined) return refuse({ code: 'step.wants', step: step.value.title, wants });
+    if (task.kind === 'do' && task.writes !== undefined && !note && !notNeeded) {
+      return refuse({ code: 'step.wants', step: step.value.title, wants: task.writes });
+    }
     if (
-      step.value.task.kind === 'lapping' &&
+      task.kind === 'lapping' &&
       !asked.state.records['lapping-logged'].some(({ body }) => body.step.id === id)
     ) {
       return refuse({
@@ -35,3 +42,17 @@ export const doStep = defineCommand({
     return ok([{ kind: 'step-done', body }]);
   },
 });
+
+/** What finishes a step that may only be passed over here. */
+function wantedBy(task: Task): string | undefined {
+  switch (task.kind) {
+    case 'place':
+      return 'the fault placed';
+    case 'measure':
+      return task.asks.map(({ what }) => what).join(', ');
+    case 'makers-sheet':
+      return 'the maker’s figures';
+    default:
+      return undefined;
+  }
+}

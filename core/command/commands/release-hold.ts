@@ -11,6 +11,7 @@ const NOT_WORK: readonly Entry['kind'][] = [
   'job-opened',
   'entry-struck',
   'call-overruled',
+  'isolation-signed',
 ];
 
 /** Only an inspector, and never one who did the work. */

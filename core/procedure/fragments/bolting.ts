@@ -1,18 +1,19 @@
 import { must } from '../../problem';
-import { quantity, type Torque } from '../../quantity';
-import { parseThread, type StudMaterial } from '../../standards';
-import { boltedJoint, packedBox } from '../../valve';
+import { format, quantity, type Torque } from '../../quantity';
+import { describeSource, parseThread, type StudMaterial } from '../../standards';
+import { boltedJoint, makersGlandTorque, makersJointTorque, packedBox, type MakersFigure } from '../../valve';
 import { boltingSequence, boltingTorque } from '../../workings';
 import type { Context, Shown, Task } from '../draft';
 
 /** The bolt-up as it will be judged: torque from the maker's sheet, else computed; order and passes by the site. */
-export function boltUp({ features, site }: Context): Task {
+export function boltUp({ valve, features, site }: Context): Task {
   const joint = boltedJoint(features);
   if (!joint) return { kind: 'do' };
-  const { bolts, thread, studMaterial, makersTorque } = joint;
+  const { bolts, thread, studMaterial } = joint;
+  const byMaker = makersJointTorque(valve);
   if (bolts === undefined) return { kind: 'wants', wants: ['bolts'] };
-  const torque = makersTorque
-    ? fromSheet(makersTorque)
+  const torque = byMaker
+    ? fromSheet(byMaker)
     : computed(thread, studMaterial ?? 'B7', site.nutFactor, site.yieldPercent);
   if (!torque) return { kind: 'wants', wants: ['thread'] };
   return inPasses(bolts, torque, site);
@@ -46,14 +47,8 @@ function inPasses(
   };
 }
 
-const sheet = {
-  steps: [],
-  notes: ['Typed once from the sheet on file.'],
-  source: { standing: 'maker', name: "Maker's torque sheet" },
-} as const;
-
-function fromSheet(torque: Torque): { torque: Torque; shown: Shown } {
-  return { torque, shown: sheet };
+function fromSheet({ value, source }: MakersFigure<Torque>): { torque: Torque; shown: Shown } {
+  return { torque: value, shown: { steps: [], notes: ['Typed once from the sheet on file.'], source } };
 }
 
 function computed(
@@ -74,10 +69,11 @@ function computed(
 }
 
 /** How the gland is left: to a figure where one is on file, by turns where there is none. */
-export function glandTightness({ features, site }: Context): string {
+export function glandTightness({ valve, features, site }: Context): string {
   const box = packedBox(features);
-  if (site.schools.glandTightness === 'by sheet' && box?.glandTorque) {
-    return 'To the torque on file, stroke three times; repeat torque and strokes three times more.';
+  const byMaker = makersGlandTorque(valve);
+  if (site.schools.glandTightness === 'by sheet' && byMaker) {
+    return `To the torque on file, ${format(byMaker.value, 'US')} (${describeSource(byMaker.source)}), stroke three times; repeat torque and strokes three times more.`;
   }
   if (box?.style === 'die-formed')
     return 'Touch, one turn, stroke three times, touch again. Die-formed rings want a torque: put one on file.';

@@ -1,6 +1,7 @@
+import { symptomsOf } from '../../diagnosis';
 import { packedBox } from '../../valve';
 import { CAUTIONS } from '../cautions';
-import { feature, rule, type Context, type Draft, type Fragment } from '../draft';
+import { always, draft, feature, rule, type Context, type Draft, type Fragment } from '../draft';
 import { sequence, type Sketch } from '../sequence';
 
 /**
@@ -10,8 +11,29 @@ import { sequence, type Sketch } from '../sequence';
 export const diagnose: Fragment = {
   name: 'diagnose',
   openings: 'first',
-  compose: (c) => (c.came === 'in line' ? [...glandLadder(c), ...seated(c)] : []),
+  compose: (c) => (c.came === 'in line' ? [...place(c), ...glandLadder(c), ...seated(c)] : []),
 };
+
+/** The fault finder: nothing is repaired before the fault is placed. */
+function place({ features }: Context): Draft[] {
+  const symptoms = symptomsOf(features);
+  if (symptoms.length === 0) return [];
+  return [
+    draft({
+      id: 'diagnose.place',
+      stage: 'diagnose',
+      title: 'Find where the fault lies',
+      why: 'Halve the chain each time, gauges before spanners; nothing is adjusted until the fault is placed.',
+      caution: 'It still holds pressure and air: it is looked at and read, not opened.',
+      task: { kind: 'place', symptoms },
+      optional: 'only where something is wrong with it: a routine overhaul has no fault to find',
+      minutes: 15,
+      because: always('the valve can still be tried'),
+      after: ['received'],
+      provides: ['diagnosed', 'traced'],
+    }),
+  ];
+}
 
 const GLAND_LEAKS = 'only if the gland leaks';
 
@@ -25,7 +47,7 @@ function glandLadder(c: Context): Draft[] {
       stage: 'diagnose',
       because: rule('school: lubricate, tighten, add, then repack'),
       after: ['received'],
-      provides: ['diagnosed'],
+      provides: ['diagnosed', 'traced'],
     },
     [
       lubricated && {
@@ -55,6 +77,7 @@ function glandLadder(c: Context): Draft[] {
         title: 'Add rings on top, as a temporary repair',
         why: 'Block, bypass, depressure; flange and gland wired up; pick out what you can, or pump old packing out with grease through the lubricator port. The lantern ring stays. 45° cut rope, angles overlapping, joints 180° apart; tamp with the gland; fill the box and no more. Look at the stem: scored, grooved or bellied is renewed.',
         caution: 'Nothing below the lantern ring is reached so: note the reason and a recall date.',
+        task: { kind: 'do', writes: 'the reason, and the date to recall it for a full repack' },
         consumables: ['45° cut packing rope'],
         parts: ['packing', 'stem'],
         optional: 'only if it still leaks and the line cannot be spared',
@@ -81,14 +104,6 @@ function seated(c: Context): Draft[] {
       optional: PASSES,
       minutes: 15,
     },
-    {
-      id: 'diagnose.half-travel',
-      title: 'Half travel at full signal: what holds it?',
-      why: 'Supply first; then packing too tight; debris between plug and seat; scale, sand or coke in the bottom guide with its weep hole blocked; a plug sticking in its guides.',
-      caution: CAUTIONS.air,
-      optional: 'only if it stops half way',
-      minutes: 10,
-    },
   ];
   return sequence(
     c,
@@ -96,7 +111,7 @@ function seated(c: Context): Draft[] {
       stage: 'diagnose',
       because: feature('plug coupled by a screwed stem'),
       after: ['received'],
-      provides: ['diagnosed'],
+      provides: ['diagnosed', 'traced'],
     },
     sketches,
   );

@@ -1,4 +1,4 @@
-import { siteOr, stemLimit } from '../../inspection';
+import { stemLimit } from '../../inspection';
 import { stemRole } from '../../job';
 import { partsOf, type PartRole } from '../../valve';
 import { draft, feature, type Context, type Draft, type Fragment, type MeasureAsk } from '../draft';
@@ -72,8 +72,7 @@ function runout(c: Context): Draft[] {
         kind: 'runout',
         part,
         stations: 12,
-        limit: stemLimit(c.valve, c.site),
-        source: siteOr(c.site),
+        ...stemLimit(c.valve, c.site),
       },
     },
   ]);

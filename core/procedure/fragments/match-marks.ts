@@ -1,7 +1,7 @@
-import type { Joint, PartRole } from '../../valve';
+import type { Features, Joint, PartRole } from '../../valve';
 import { CAUTIONS } from '../cautions';
-import { feature, type Fragment } from '../draft';
-import { sequence, strip } from '../sequence';
+import { feature, type Context, type Fragment } from '../draft';
+import { sequence, setUp, strip } from '../sequence';
 import { PRESSURE_AT_VENT } from './vent';
 
 interface Marks {
@@ -42,11 +42,21 @@ const MARKS: Partial<Record<Joint['kind'], Marks>> = {
   'spring-bonnet': { title: 'Match-mark bonnet to body', parts: ['bonnet', 'body'] },
 };
 
-/** Marks first, before any joint is loosened. A valve that is only repacked is not taken apart. */
+/** What is turned against the body and marked to it: the parts of the joint, then what stands on them. */
+function marked(c: Context): PartRole[] {
+  const joint = MARKS[c.features.joint.kind]?.parts ?? [];
+  const above: readonly PartRole[] = ['actuator', 'cylinder', 'positioner'];
+  return [...new Set([...joint, ...above])].filter((part) => part !== 'body' && c.has(part));
+}
+
+/** A valve that is only repacked is not taken apart. */
+const takenApart = ({ closure }: Features): boolean => closure.kind !== 'eccentric-plug';
+
+/** Marks first, before any joint is loosened. */
 export const matchMarks: Fragment = {
   name: 'match marks',
   openings: 'first',
-  when: ({ closure }) => closure.kind !== 'eccentric-plug',
+  when: takenApart,
   compose: (c) => {
     const marks = MARKS[c.features.joint.kind];
     if (!marks) return [];
@@ -65,10 +75,32 @@ export const matchMarks: Fragment = {
           caution: CAUTIONS.zero,
           tools: ['centre punch or paint pen'],
           parts: marks.parts.filter(c.has),
+          ...(marked(c).length > 0 ? { task: { kind: 'marks', parts: marked(c) } } : {}),
           minutes: 3,
         },
       ],
     );
+  },
+};
+
+/** At rebuild the marks are shown again, and must meet. */
+export const marksMet: Fragment = {
+  name: 'marks met',
+  openings: 'first',
+  when: takenApart,
+  compose: (c) => {
+    const parts = marked(c);
+    if (c.condemned || parts.length === 0 || !MARKS[c.features.joint.kind]) return [];
+    return sequence(c, setUp(feature('joints that must go back as they ran'), ['rebuilt']), [
+      {
+        id: 'setup.marks',
+        title: 'Do the marks meet?',
+        why: 'Each part stands where it stood: tubing, guides and seats fit only so.',
+        parts,
+        task: { kind: 'marks', parts, was: 'strip.match-mark' },
+        minutes: 2,
+      },
+    ]);
   },
 };
 

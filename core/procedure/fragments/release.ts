@@ -13,14 +13,16 @@ function released(c: Context): Draft[] {
     draft({
       id: 'release.place',
       stage: 'release',
-      title: inLine ? 'Tags off, area clean, valve handed back' : 'Cap the ends, tag the valve, to the shelf',
+      title: inLine
+        ? 'Area clean, permit back, valve handed over'
+        : 'Cap the ends, tag the valve, to the shelf',
       why: inLine
-        ? 'Isolation comes off in the mirror order, by the one who put it on.'
+        ? 'The isolation is off and signed; the operator takes the valve back.'
         : 'Clean and closed until it is fitted.',
       caution: 'Under the site’s permit only.',
       minutes: 15,
       because: always('every job'),
-      after: ['tested', 'back in line'],
+      after: ['tested', 'back in line', 'restored'],
       provides: ['released'],
     }),
     ...backInLine(c),

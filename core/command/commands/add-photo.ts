@@ -1,0 +1,16 @@
+import { photoAdded } from '../../job/events/photo-added';
+import { ok, refuse } from '../../problem';
+import { partsOf } from '../../valve';
+import { defineCommand } from '../define-command';
+
+/** Pins a photograph that has been sent before; the host sees to it that it belongs to this job. */
+export const addPhoto = defineCommand({
+  kind: 'add-photo',
+  body: photoAdded.body,
+  decide: (body, { plan }) => {
+    const { part } = body;
+    if (part !== undefined && !partsOf(plan.valve).some(({ role }) => role === part))
+      return refuse({ code: 'input.conflict', fields: ['part'], why: `This valve has no ${part}.` });
+    return ok([{ kind: 'photo-added', body }]);
+  },
+});

@@ -1,0 +1,53 @@
+import { energiesOf } from '../isolation';
+import { hangingLocks, lineOf, type JobState, type LOTS } from '../job';
+import type { PartRole } from '../valve';
+import type { Plan } from './plan';
+
+export interface OnTray {
+  readonly place: number;
+  readonly part: PartRole;
+  readonly lot: (typeof LOTS)[number] | 'not said';
+}
+
+/** What the next pair of hands must know before it touches anything. */
+export interface HandOver {
+  readonly inHand: string;
+  /** Parts that are off and not back: in the order they came off, with their place on the tray. */
+  readonly tray: readonly OnTray[];
+  /** Joints that were slackened or opened and are not closed. */
+  readonly loose: readonly string[];
+  /** Energy that is still in it. */
+  readonly loaded: readonly string[];
+  readonly locks: readonly string[];
+  readonly waits: readonly string[];
+}
+
+/** Computed from the facts, so that it can be read at any moment and is never out of date. */
+export function handOver(plan: Plan, state: JobState): HandOver {
+  const done = plan.steps.filter(({ status }) => status === 'done');
+  const back = new Set(done.flatMap(({ on }) => on));
+  const off = done.flatMap((step) => step.off);
+  const lots = new Map(state.records['part-laid'].map(({ body }) => [body.part, body.lot]));
+  const line = lineOf(state);
+  const springs = (line ? energiesOf(plan.valve, line) : []).flatMap(({ proof }) =>
+    proof.kind === 'held' ? [proof.how] : [],
+  );
+  const springOff = off.some((part) => part.includes('spring'));
+  return {
+    inHand: plan.inHand?.title ?? 'Nothing ready',
+    tray: off.flatMap((part, i) =>
+      back.has(part) ? [] : [{ place: i + 1, part, lot: lots.get(part) ?? ('not said' as const) }],
+    ),
+    loose: plan.steps
+      .filter(({ task, status }) => task.kind === 'bolt-up' && status !== 'done')
+      .filter(({ on }) => on.some((part) => off.includes(part)))
+      .map(({ title }) => `not torqued yet: ${title}`),
+    loaded: springOff ? [] : springs,
+    locks: hangingLocks(state).map(
+      ({ body, by }) => `lock ${body.lock}, tag ${body.tag}, ${by.name}: ${body.step.title}`,
+    ),
+    waits: plan.steps
+      .filter(({ task, status }) => task.kind === 'arrive' && status === 'ready')
+      .map(({ title }) => title),
+  };
+}

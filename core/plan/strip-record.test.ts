@@ -1,0 +1,116 @@
+import { describe, expect, it } from 'vitest';
+import { apartDegrees, MARKS_MEET_DEGREES } from '../job';
+import { degrees, parseQuantity, valueIn } from '../quantity';
+import { BenchJob, LEAD } from '../testing/bench';
+import { CONSTRUCTION_IDS, defaultValve } from '../valve';
+import { handOver } from '.';
+
+const mark = (job: BenchJob, step: string, clock: string) =>
+  job.try({ kind: 'set-mark', body: { step, part: 'bonnet', clock } });
+
+describe('match marks (handbook part 1: nobody wrote down how the bonnet was clocked)', () => {
+  it('are typed by the clock: 2 o’clock is 60°, 12 is 0°', () => {
+    const read = (text: string) => {
+      const parsed = parseQuantity(text, 'angle');
+      return parsed.ok ? valueIn(parsed.value, '°') : undefined;
+    };
+    expect(read("2 o'clock")).toBeCloseTo(60, 9);
+    expect(read('4.5 oclock')).toBeCloseTo(135, 9);
+    expect(apartDegrees(degrees(0), degrees(360))).toBe(0);
+    expect(apartDegrees(degrees(350), degrees(10))).toBe(20);
+  });
+  it('come before any joint is loosened, and are asked for again before a test', () => {
+    for (const id of CONSTRUCTION_IDS) {
+      const { steps } = new BenchJob(defaultValve(id)).plan();
+      const at = (step: string) => steps.findIndex((each) => each.id === step);
+      if (at('strip.match-mark') < 0) continue;
+      const { task } = steps[at('strip.match-mark')] ?? {};
+      const marked = task?.kind === 'marks' ? task.parts : [];
+      const opened = steps.findIndex(({ off }) => off.some((part) => marked.includes(part)));
+      if (opened >= 0) expect(at('strip.match-mark'), id).toBeLessThan(opened);
+      if (at('setup.marks') >= 0)
+        expect(at('setup.marks'), id).toBeLessThan(
+          steps.findIndex(({ id: step }) => step.startsWith('test.')),
+        );
+    }
+  });
+  it('that do not meet at rebuild are kept and hold the job until they do', () => {
+    const job = new BenchJob().workTo('strip.match-mark');
+    expect(mark(job, 'strip.match-mark', "2 o'clock")).toBeUndefined();
+    job.workTo('setup.marks');
+    expect(mark(job, 'setup.marks', '75°')).toBeUndefined();
+    expect(job.step('setup.marks')?.status).toBe('ready');
+    expect(mark(job, 'setup.marks', `${60 + MARKS_MEET_DEGREES}°`)).toBeUndefined();
+    expect(job.step('setup.marks')?.status).toBe('done');
+    expect(job.state.records['mark-set']).toHaveLength(3);
+  });
+  it('on a part that has none are refused', () => {
+    const job = new BenchJob().workTo('strip.match-mark');
+    expect(
+      job.try({ kind: 'set-mark', body: { step: 'strip.match-mark', part: 'gland', clock: '0°' } }),
+    ).toMatchObject({ code: 'step.wants', wants: 'bonnet' });
+  });
+});
+
+describe('settings that are lost with the first turn (common practice)', () => {
+  it('a relief valve: turns and height of its screw, before it is touched, and again with the difference', () => {
+    const { steps } = new BenchJob(defaultValve('relief-spring')).plan();
+    const place = (id: string) => steps.findIndex((step) => step.id === id);
+    expect(place('strip.settings')).toBeGreaterThan(-1);
+    expect(place('strip.settings')).toBeLessThan(place('strip.spring'));
+    const again = steps[place('setup.settings')]?.task;
+    expect(again?.kind === 'measure' && again.asks.map(({ what, was }) => `${what}: ${String(was)}`)).toEqual(
+      ['turns of the compression screw: strip.settings', 'height of the compression screw: strip.settings'],
+    );
+  });
+  it('every valve with a spring to set has its figure taken', () => {
+    const sprung = ['spring-diaphragm', 'range-spring', 'set-spring', 'weight-lever'];
+    for (const id of CONSTRUCTION_IDS) {
+      const valve = defaultValve(id);
+      const has = new BenchJob(valve).step('strip.settings') !== undefined;
+      if (sprung.includes(valve.features.moved.kind)) expect(has, id).toBe(true);
+    }
+  });
+});
+
+describe('as found', () => {
+  it('is stroked and read before anything is loosened, or passed over with a word', () => {
+    const job = new BenchJob(defaultValve('control-balanced-cage')).workTo('diagnose.as-found');
+    const step = job.step('diagnose.as-found');
+    expect(step?.why).toMatch(/interval/);
+    expect(job.try({ kind: 'do-step', body: { step: 'diagnose.as-found' } })).toMatchObject({
+      code: 'step.wants',
+    });
+    job.send({ kind: 'do-step', body: { step: 'diagnose.as-found', notNeeded: true } });
+    expect(job.step('diagnose.as-found')?.status).toBe('done');
+  });
+});
+
+describe('the tray and the hand-over', () => {
+  it('only what has come off is kept, discarded or held', () => {
+    const job = new BenchJob().workTo('strip.lift');
+    const lay = () => job.try({ kind: 'lay-part', body: { part: 'bonnet gasket', lot: 'discard' } });
+    expect(lay()).toMatchObject({ code: 'input.conflict' });
+    job.workTo('inspect.clean');
+    expect(lay()).toBeUndefined();
+  });
+  it('says what is off and where it lies, what is loose, whose locks hang', () => {
+    const job = new BenchJob().workTo('inspect.clean');
+    job.send({ kind: 'lay-part', body: { part: 'bonnet gasket', lot: 'discard' } });
+    const now = handOver(job.plan(), job.state);
+    expect(now.tray.map(({ place }) => place)).toEqual(now.tray.map((_, i) => i + 1));
+    expect(now.tray.find(({ part }) => part === 'bonnet gasket')?.lot).toBe('discard');
+    expect(now.tray.find(({ part }) => part === 'stem')?.lot).toBe('not said');
+    expect(now.loose.join()).toMatch(/not torqued yet/);
+    expect(now.locks).toHaveLength(2);
+    job.send({ kind: 'assign-person', body: { person: LEAD } });
+    const done = handOver(job.workTo('nothing').plan(), job.state);
+    expect(done).toMatchObject({ tray: [], loose: [], locks: [] });
+  });
+  it('a spring that is still in says so; once it is out it is silent', () => {
+    const job = new BenchJob(defaultValve('relief-spring'));
+    expect(handOver(job.plan(), job.state).loaded.join()).toMatch(/compression screw/);
+    job.workTo('inspect.clean');
+    expect(handOver(job.plan(), job.state).loaded).toEqual([]);
+  });
+});

@@ -1,0 +1,12 @@
+import { si, type Quantity } from '../quantity';
+import type { MeasureAsk } from './draft';
+
+/** A pressure reading of less than this is zero on a gauge; so is a volt on a tester (common practice). */
+const ZERO: Partial<Record<Quantity['dimension'], number>> = { 'gauge pressure': 2000, voltage: 1 };
+
+/** Whether a reading is what the step asks for; any reading will do where it asks for none in particular. */
+export function meets({ mustBe }: MeasureAsk, value: Quantity): boolean {
+  if (mustBe === undefined) return true;
+  if (mustBe === 'zero') return Math.abs(si(value)) <= (ZERO[value.dimension] ?? 0);
+  return si(value) < si(mustBe.below);
+}
