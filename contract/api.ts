@@ -9,7 +9,8 @@ import {
   STAGES,
   valveId,
 } from '@dusk-wren/core/job';
-import { SHELF_UNIT_KINDS, valveSchema } from '@dusk-wren/core/valve';
+import { CHECK_IDS, CAUSE_IDS, SYMPTOM_IDS } from '@dusk-wren/core/diagnosis';
+import { LIKENESSES, SHELF_UNIT_KINDS, valveSchema } from '@dusk-wren/core/valve';
 import { z } from 'zod';
 
 /** The HTTP API as the web and the server both see it: schemas of what is sent and what comes back. */
@@ -103,6 +104,8 @@ export const openJobView = z.object({ id: jobId });
 export const commandRequest = z.strictObject({
   baseVersion: z.int().min(0),
   commandId,
+  /** When it was done, where that was before it could be sent. */
+  doneAt: z.iso.datetime({ offset: true }).exactOptional(),
   /** Read by the core, which knows the kinds. */
   command: z.looseObject({ kind: z.string() }),
 });
@@ -124,11 +127,36 @@ export const valveListQuery = z.strictObject({
   limit: z.coerce.number().int().min(1).max(100).default(50),
 });
 
+/** Valves on file that one being typed in could be taken for. */
+export const likeQuery = z.strictObject({
+  tag: z.string().trim().max(40),
+  serial: z.string().trim().max(60).exactOptional(),
+});
+export const likeView = z.object({
+  like: z.array(
+    z.object({
+      id: valveId,
+      tag: z.string(),
+      serial: z.string().exactOptional(),
+      likeness: z.enum(LIKENESSES),
+    }),
+  ),
+});
+
 /** What a simulated or real instrument streams, one message a reading. */
 export const readingMessage = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('dial'), degrees: z.number(), thou: z.number() }),
   z.object({ kind: z.literal('click'), lbfFt: z.number() }),
   z.object({ kind: z.literal('pressure'), psig: z.number() }),
+  /** What the gauges on a valve make of one check of the fault finder. */
+  z.object({
+    kind: z.literal('check'),
+    check: z.enum(CHECK_IDS),
+    result: z.number(),
+    supplyPsig: z.number(),
+    actuatorPsig: z.number(),
+    travelPercent: z.number(),
+  }),
   z.object({
     kind: z.literal('rig'),
     seconds: z.number(),
@@ -147,6 +175,13 @@ export const readingQuery = z.strictObject({
   step: z.string().min(1).max(80),
   /** The pass that a torque wrench is set for. */
   pass: z.coerce.number().int().min(0).max(9).exactOptional(),
+  /** The check of the fault finder that is read. */
+  check: z.enum(CHECK_IDS).exactOptional(),
+});
+
+/** How often each cause was placed on closed jobs, by symptom: what the fault finder learns from. */
+export const faultCountsView = z.object({
+  counts: z.array(z.object({ symptom: z.enum(SYMPTOM_IDS), cause: z.enum(CAUSE_IDS), count: z.number() })),
 });
 
 /** A whole job, for another system: see docs/formats.md. */

@@ -92,6 +92,9 @@ const SAMPLES: { [C in AnyProblemCode]: [Extract<AnyProblem, { code: C }>, RegEx
     /^A technician may not do this; it takes a lead or an inspector\.$/,
   ],
   'part.not-ordered': [{ code: 'part.not-ordered', part: 'stem' }, /stem is not on order/],
+  'lock.elsewhere': [{ code: 'lock.elsewhere', lock: '7', where: 'Supply' }, /Lock 7 hangs already: Supply/],
+  'lock.not-yours': [{ code: 'lock.not-yours', lock: '7', owner: 'Ada' }, /Lock 7 is Ada’s/],
+  'isolation.both-sides': [{ code: 'isolation.both-sides', person: 'Ada' }, /Ada has signed the other side/],
   'joint.wrong-bolt': [{ code: 'joint.wrong-bolt', bolt: 4, wanted: 1 }, /That was bolt 4; bolt 1 is next/],
   'event.unknown-kind': [{ code: 'event.unknown-kind', kind: 'x', seq: 3 }, /Entry 3 is of a kind/],
   'event.unknown-format': [
@@ -111,6 +114,7 @@ const SAMPLES: { [C in AnyProblemCode]: [Extract<AnyProblem, { code: C }>, RegEx
   'request.too-large': [{ code: 'request.too-large', limit: '5 MB' }, /more than 5 MB; nothing was stored/],
   'request.not-json': [{ code: 'request.not-json' }, /not JSON/],
   'request.too-many': [{ code: 'request.too-many', retryAfterSeconds: 30 }, /Wait 30 s/],
+  'photo.unreadable': [{ code: 'photo.unreadable', why: 'it is broken' }, /not kept: it is broken/],
   'not-found': [{ code: 'not-found', what: 'job' }, /no such job/],
   'sign-in.needed': [{ code: 'sign-in.needed' }, /still here/],
   'sign-in.wrong': [{ code: 'sign-in.wrong' }, /do not go together/],

@@ -7,6 +7,7 @@ export type HostProblem =
   | { code: 'request.too-large'; limit: string }
   | { code: 'request.not-json' }
   | { code: 'request.too-many'; retryAfterSeconds: number }
+  | { code: 'photo.unreadable'; why: string }
   | { code: 'not-found'; what: string }
   | { code: 'sign-in.needed' }
   | { code: 'sign-in.wrong' }

@@ -1,6 +1,7 @@
 export {
   commandRequest,
   commandView,
+  faultCountsView,
   instrumentsView,
   instrumentView,
   jobExport,
@@ -9,6 +10,8 @@ export {
   jobListView,
   jobSummaryView,
   jobView,
+  likeQuery,
+  likeView,
   liveMessage,
   openJobRequest,
   openJobView,

@@ -66,6 +66,11 @@ export const WORDING: Words = {
   'role.not-allowed': ({ role, wanted }) =>
     `${capital(withArticle(role))} may not do this; it takes ${list(wanted.map(withArticle))}.`,
   'part.not-ordered': ({ part }) => `The ${part} is not on order.`,
+  'lock.elsewhere': ({ lock, where }) => `Lock ${lock} hangs already: ${where}. One lock, one place.`,
+  'lock.not-yours': ({ lock, owner }) =>
+    `Lock ${lock} is ${owner}’s: it comes off by the same hand, or by a lead who says why.`,
+  'isolation.both-sides': ({ person }) =>
+    `${person} has signed the other side: a second person must check it, whatever the role.`,
   'joint.wrong-bolt': ({ bolt, wanted }) => `That was bolt ${bolt}; bolt ${wanted} is next.`,
   'event.unknown-kind': ({ kind, seq }) => `Entry ${seq} is of a kind this version does not know: ${kind}.`,
   'event.unknown-format': ({ kind, format, known }) =>
@@ -81,6 +86,7 @@ export const WORDING: Words = {
   'request.too-large': ({ limit }) => `That is more than ${limit}; nothing was stored.`,
   'request.not-json': () => 'That was not JSON; nothing was stored.',
   'request.too-many': ({ retryAfterSeconds }) => `Too many tries. Wait ${retryAfterSeconds} s and try again.`,
+  'photo.unreadable': ({ why }) => `This photograph was not kept: ${why}.`,
   'not-found': ({ what }) => `There is no such ${what}.`,
   'sign-in.needed': () => 'Sign in first. What you entered is still here.',
   'sign-in.wrong': () => 'That name and PIN do not go together.',

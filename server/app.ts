@@ -11,6 +11,7 @@ import { answerError, notFound } from './errors';
 import { LiveFeed } from './live/feed';
 import { healthRoutes } from './routes/health';
 import { jobRoutes } from './routes/jobs';
+import { photoRoutes } from './routes/photos';
 import { sessionRoutes } from './routes/session';
 import { shopRoutes } from './routes/shop';
 import { storeRoutes } from './routes/store';
@@ -63,6 +64,7 @@ export function createApp(
   api.use(sessionRoutes(sequelize, config));
   api.use(requirePerson);
   api.use(jobRoutes(sequelize, feed, config, isoNow));
+  api.use(photoRoutes());
   api.use(shopRoutes(config, () => isoNow().slice(0, 10)));
   api.use(storeRoutes(sequelize, () => isoNow().slice(0, 10)));
   api.use(notFound);

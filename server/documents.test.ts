@@ -4,12 +4,11 @@ import { must } from '@dusk-wren/core/problem';
 import { randomUUID } from 'node:crypto';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import type request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { seedDemo } from './demo/seed';
 import { commit } from './store/commit';
 import { InstrumentRow, JobRow, PersonRow, ValveRow } from './store/models';
-import { note, openShop, Screen, type Shop } from './testing/shop';
+import { binary, note, openShop, Screen, type Shop } from './testing/shop';
 
 let shop: Shop;
 let lea: Screen;
@@ -59,12 +58,6 @@ describe('the certificate on paper', () => {
     }
   });
 });
-
-function binary(response: request.Response, done: (error: Error | null, body: Buffer) => void): void {
-  const chunks: Buffer[] = [];
-  response.on('data', (chunk: Uint8Array) => chunks.push(Buffer.from(chunk)));
-  response.on('end', () => done(null, Buffer.concat(chunks)));
-}
 
 describe('export and import', () => {
   it('an exported job goes into an empty system and is the same job', async () => {
@@ -143,6 +136,8 @@ describe('live', () => {
       headers: { cookie, 'x-csrf-token': csrf, 'content-type': 'application/json' },
       body: JSON.stringify({ personId: shop.people.bo, pin: '4711' }),
     });
+    // The session is stored before the last byte of the answer, not before its headers.
+    await signed.text();
     return (signed.headers.get('set-cookie') ?? '').split(';')[0] ?? '';
   }
 

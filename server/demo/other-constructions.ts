@@ -7,6 +7,7 @@ import {
   type RawFeatures,
   type Valve,
 } from '@dusk-wren/core/valve';
+import type { PlantedFault } from '@dusk-wren/core/simulation';
 import type { Story } from './story';
 
 /** What came in besides the bolted globes: one of every other construction, all invented. */
@@ -25,6 +26,8 @@ interface Came {
   readonly daysAgo: number;
   readonly dueInDays: number;
   readonly until: string;
+  /** What the gauges of the fault finder then read. */
+  readonly fault?: PlantedFault;
   readonly takes?: NonNullable<Story['takes']>;
   readonly finds?: NonNullable<Story['finds']>;
   readonly counted?: NonNullable<Story['counted']>;
@@ -162,7 +165,8 @@ const CAME: readonly Came[] = [
     technician: 0,
     daysAgo: 1,
     dueInDays: 7,
-    until: 'diagnose.half-travel',
+    until: 'diagnose.place',
+    fault: 'bottom guide blocked',
   },
   {
     tag: 'TCV-118',
@@ -331,6 +335,7 @@ export function otherStories(sites: Readonly<Record<Came['site'], string>>): Sto
       stemOvality: thou(0.1),
       trapped: [],
       blockValvePasses: false,
+      ...(came.fault === undefined ? {} : { fault: came.fault }),
     },
     came: came.came ?? 'bare',
     reported: came.reported,

@@ -18,6 +18,7 @@ import {
   wrenchClick,
   type Chance,
 } from '@dusk-wren/core/simulation';
+import { usualLine } from '@dusk-wren/core/isolation';
 import { packedBox } from '@dusk-wren/core/valve';
 import { randomUUID } from 'node:crypto';
 import { commandId } from '@dusk-wren/core/job';
@@ -111,7 +112,7 @@ export class Play {
       'box bore': formatExactly(box?.bore ?? thou(1500)),
       'box depth': formatExactly(box?.depth ?? thou(2000)),
       'gland entry': formatExactly(box?.glandEntry ?? thou(250)),
-      'pressure at the vent': `${ventPsig} psig`,
+      'pressure upstream': `${ventPsig} psig`,
     };
     for (const ask of step.task.asks) {
       const readBy = ask.instrument === 'gauge' ? this.instrument('Gauge 3') : this.instrument('Caliper 1');
@@ -134,7 +135,55 @@ export class Play {
     const { story } = this;
     switch (task.kind) {
       case 'do':
-        return this.send({ kind: 'do-step', body: { step } });
+        return this.send({
+          kind: 'do-step',
+          body: {
+            step,
+            ...(task.writes === undefined ? {} : { note: `DC ${2100 + this.story.openedDaysAgo}` }),
+          },
+        });
+      case 'marks':
+        for (const [i, part] of task.parts.entries())
+          await this.send({
+            kind: 'set-mark',
+            body: { step, part, clock: `${(2 + 4 * i) % 12 || 12} o'clock` },
+          });
+        return;
+      case 'spares': {
+        const { construction, nps, pressureClass } = this.plan().valve;
+        const printed = {
+          construction,
+          ...(nps === undefined ? {} : { nps }),
+          ...(pressureClass === undefined ? {} : { pressureClass }),
+        };
+        return this.send({
+          kind: 'match-spares',
+          body: {
+            step,
+            laid: [
+              { what: 'kit', ...printed },
+              { what: 'torque sheet', construction },
+            ],
+          },
+        });
+      }
+      case 'makers-sheet':
+      case 'place':
+        return this.send({ kind: 'do-step', body: { step, notNeeded: true } });
+      case 'line':
+        return this.send({ kind: 'draw-line', body: { step, line: usualLine(this.plan().valve.features) } });
+      case 'lock': {
+        const hung = this.state?.records['lock-hung'].length ?? 0;
+        return this.send({
+          kind: 'hang-lock',
+          body: { step, lock: `PS ${11 + hung}`, tag: `T ${401 + hung}` },
+        });
+      }
+      case 'unlock':
+        return this.send({ kind: 'remove-lock', body: { step } });
+      case 'sign-off':
+        await this.send({ kind: 'sign-isolation', body: { step, side: 'done' } });
+        return this.send({ kind: 'sign-isolation', body: { step, side: 'checked' } }, this.cast.lead);
       case 'ask':
         return this.send({ kind: 'identify-valve', body: { details: { pressureClass: 300, bolts: 8 } } });
       case 'look':

@@ -20,11 +20,11 @@ import { seedDemo } from './seed';
 
 describe('the Pinder Street scenario', () => {
   const valves = [...STORIES.map(({ valve }) => valve), ...SHELF];
-  it('has at least twelve valves in various sizes and classes, thirty jobs, six people, eight instruments', () => {
+  it('has at least twelve valves in various sizes and classes, thirty jobs, six people, nine instruments', () => {
     expect(valves.length).toBeGreaterThanOrEqual(12);
     expect(STORIES).toHaveLength(30);
     expect(PEOPLE).toHaveLength(6);
-    expect(INSTRUMENTS).toHaveLength(8);
+    expect(INSTRUMENTS).toHaveLength(9);
     expect(new Set(valves.map(({ nps }) => nps)).size).toBeGreaterThanOrEqual(4);
     expect(new Set(valves.map(({ pressureClass }) => pressureClass)).size).toBeGreaterThanOrEqual(4);
     expect(new Set(PEOPLE.map(({ role }) => role))).toEqual(new Set(['technician', 'inspector', 'lead']));

@@ -30,6 +30,7 @@ export const INSTRUMENTS: readonly {
   { name: 'Wrench B', kind: 'torque wrench', driver: 'simulated wrench', dueInDays: 240 },
   { name: 'Rig north', kind: 'test rig', driver: 'simulated rig', dueInDays: 130 },
   { name: 'Gauge 3', kind: 'gauge', driver: 'simulated gauge', dueInDays: 44 },
+  { name: 'Gauge set 1', kind: 'gauge set', driver: 'simulated gauge set', dueInDays: 90 },
   { name: 'Gauge 4', kind: 'gauge', driver: 'simulated gauge', dueInDays: -9 },
   { name: 'Caliper 1', kind: 'caliper', driver: 'read by eye', dueInDays: 170 },
 ];
@@ -216,7 +217,7 @@ export const GLOBE_STORIES: readonly Story[] = [
     technician: 0,
     openedDaysAgo: 0,
     dueInDays: 7,
-    until: 'isolate.zero',
+    until: 'isolate.zero.upstream-pressure',
     ventPsig: 41,
   },
   {

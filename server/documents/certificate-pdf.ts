@@ -2,82 +2,31 @@ import { certificate, type Certificate, type TorqueTable } from '@dusk-wren/core
 import { fold, type Entry } from '@dusk-wren/core/job';
 import { must } from '@dusk-wren/core/problem';
 import { format, type UnitSystem } from '@dusk-wren/core/quantity';
-import pdfmake from 'pdfmake';
-import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
-import QRCode from 'qrcode';
+import type { Content } from 'pdfmake/interfaces';
 import { Refusal } from '../refusal';
-import { FONTS } from './fonts';
-
-pdfmake.setFonts(FONTS);
-pdfmake.setUrlAccessPolicy(() => false);
-pdfmake.setLocalAccessPolicy((path: string) =>
-  Object.values(FONTS).some((font) => Object.values(font).includes(path)),
-);
+import { day, list, minute, paperPdf, plate, table } from './paper';
 
 interface Paper {
-  log: readonly Entry[];
-  units: UnitSystem;
+  readonly log: readonly Entry[];
+  readonly units: UnitSystem;
   /** Where this job lives, for the QR code. */
-  address: string;
+  readonly address: string;
 }
 
 /** The certificate on paper; before it is signed each page says that it is a draft. */
 export async function certificatePdf({ log, units, address }: Paper): Promise<Buffer> {
   const paper = certificate(must(fold(log)), log, units);
   if (!paper) throw new Refusal({ code: 'job.not-open' });
-  return pdfmake
-    .createPdf(layOut(paper, units, await QRCode.toString(address, { type: 'svg', margin: 0 }), address))
-    .getBuffer();
-}
-
-const INK = '#25212d';
-const MUTED = '#665f70';
-const LINE = '#b9b5c2';
-
-function layOut(paper: Certificate, units: UnitSystem, qr: string, address: string): TDocumentDefinitions {
-  const signed = paper.signed;
-  return {
-    pageSize: 'A4',
-    pageMargins: [40, 64, 40, 52],
-    info: { title: `${paper.title} ${paper.plate[0]?.value ?? ''}`, creator: 'Dusk Wren' },
-    defaultStyle: { font: 'Reading', fontSize: 9, color: INK, lineHeight: 1.15 },
-    styles: {
-      title: { font: 'Label', fontSize: 19, bold: true },
-      section: { font: 'Label', fontSize: 12, bold: true, margin: [0, 12, 0, 4] },
-      label: { font: 'Label', fontSize: 8, color: MUTED },
-      number: { font: 'Label', fontSize: 9 },
-      small: { fontSize: 7.5, color: MUTED },
-    },
-    header: () => ({
-      margin: [40, 24, 40, 0],
-      columns: [
-        { text: 'Pinder Street valve shop', font: 'Label', bold: true },
-        {
-          text: [
-            signed ? '' : 'Draft, not signed. ',
-            paper.simulated ? 'Some readings are simulated.' : '',
-          ].join(''),
-          alignment: 'right',
-          color: '#b13a20',
-          bold: true,
-        },
-      ],
-    }),
-    footer: (page: number, pages: number) => ({
-      margin: [40, 14, 40, 0],
-      columns: [
-        { text: address, style: 'small' },
-        { text: `page ${page} of ${pages}`, style: 'small', alignment: 'right' },
-      ],
-    }),
+  return paperPdf({
+    title: paper.title,
+    about: paper.plate[0]?.value ?? '',
+    address,
+    warning: [
+      paper.signed ? '' : 'Draft, not signed. ',
+      paper.simulated ? 'Some readings are simulated.' : '',
+    ].join(''),
     content: [
-      {
-        columns: [
-          { text: paper.title, style: 'title' },
-          { svg: qr, width: 56, alignment: 'right' },
-        ],
-      },
-      plate(paper),
+      plate(paper.plate),
       {
         text: `Reported: ${paper.reported || 'nothing'}. Received ${day(paper.received)}.`,
         margin: [0, 8, 0, 0],
@@ -94,61 +43,7 @@ function layOut(paper: Certificate, units: UnitSystem, qr: string, address: stri
       ...list('Corrections to the log', paper.corrections),
       signature(paper),
     ],
-  };
-}
-
-const day = (moment: string) => moment.slice(0, 10);
-
-const lines = {
-  hLineColor: () => LINE,
-  vLineColor: () => LINE,
-  hLineWidth: () => 0.5,
-  vLineWidth: () => 0,
-  paddingTop: () => 2.5,
-  paddingBottom: () => 2.5,
-};
-
-function plate(paper: Certificate): Content {
-  return {
-    margin: [0, 8, 0, 0],
-    table: {
-      widths: ['auto', '*'],
-      body: paper.plate.map(({ label, value }) => [
-        { text: label, style: 'label' },
-        { text: value, font: 'Label', bold: true },
-      ]),
-    },
-    layout: { ...lines, fillColor: () => '#eceaf0' },
-  };
-}
-
-function list(title: string, items: readonly string[]): Content[] {
-  return items.length === 0 ? [] : [{ text: title, style: 'section' }, { ul: [...items] }];
-}
-
-function table(
-  title: string,
-  head: string[],
-  rows: TableCell[][],
-  widths: (string | number)[],
-  note?: string,
-): Content[] {
-  if (rows.length === 0) return [];
-  return [
-    { text: title, style: 'section' },
-    {
-      table: {
-        headerRows: 1,
-        dontBreakRows: true,
-        widths,
-        body: [head.map((text) => ({ text, style: 'label' })), ...rows],
-      },
-      layout: lines,
-    },
-    ...(note === undefined
-      ? []
-      : [{ text: note, style: 'small', margin: [0, 3, 0, 0] as [number, number, number, number] }]),
-  ];
+  });
 }
 
 function calls(paper: Certificate): Content[] {
@@ -260,7 +155,7 @@ function signature({ signed, condemned }: Certificate): Content {
         style: 'section',
       },
       {
-        text: `Signed by ${signed.by.name}, ${signed.by.role}, ${signed.at.replace('T', ' ').slice(0, 16)} UTC.`,
+        text: `Signed by ${signed.by.name}, ${signed.by.role}, ${minute(signed.at)} UTC.`,
       },
     ],
   };

@@ -1,11 +1,18 @@
 import { simulatedDial } from './simulated-dial';
 import { simulatedGauge } from './simulated-gauge';
+import { simulatedGaugeSet } from './simulated-gauge-set';
 import { simulatedRig } from './simulated-rig';
 import { simulatedWrench } from './simulated-wrench';
 import type { Source } from './source';
 
 /** Every source of readings there is, by its driver's name. */
-const SOURCES: readonly Source[] = [simulatedDial, simulatedWrench, simulatedRig, simulatedGauge];
+const SOURCES: readonly Source[] = [
+  simulatedDial,
+  simulatedWrench,
+  simulatedRig,
+  simulatedGauge,
+  simulatedGaugeSet,
+];
 
 export function sourceFor(driver: string): Source | undefined {
   return SOURCES.find((source) => source.driver === driver);

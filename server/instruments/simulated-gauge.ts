@@ -11,11 +11,12 @@ export const simulatedGauge: Source = {
   driver: 'simulated gauge',
   kind: 'gauge',
   simulated: true,
-  async *read({ condition, state, rate }, stop) {
+  async *read({ condition, state, rate, step }, stop) {
+    const upstream = step.id === 'isolate.zero.upstream-pressure';
     const dice = chance(seedFrom(`gauge ${state.version}`));
     for (let sample = 0; await pause(MILLISECONDS_A_SAMPLE / rate, stop); sample++) {
       const seconds = (sample * MILLISECONDS_A_SAMPLE * FASTER) / 1000;
-      yield { kind: 'pressure', psig: valueIn(ventGauge(condition, seconds, dice), 'psig') };
+      yield { kind: 'pressure', psig: valueIn(ventGauge(condition, upstream, seconds, dice), 'psig') };
     }
   },
 };

@@ -1,4 +1,5 @@
 import type { ReadingMessage } from '@dusk-wren/contract';
+import type { CheckId } from '@dusk-wren/core/diagnosis';
 import type { InstrumentKind, JobState } from '@dusk-wren/core/job';
 import type { Plan, PlannedStep } from '@dusk-wren/core/plan';
 import type { Condition } from '@dusk-wren/core/simulation';
@@ -10,6 +11,8 @@ export interface Work {
   readonly step: PlannedStep;
   /** The pass that a torque wrench was set for by whoever holds it. */
   readonly pass: number;
+  /** The check of the fault finder that is read. */
+  readonly check: CheckId | undefined;
   /** What is really the matter with the valve; simulated sources read it. */
   readonly condition: Condition;
   /** How much faster than the clock simulated sources run. */

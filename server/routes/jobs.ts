@@ -1,9 +1,13 @@
 import { commandRequest, jobListQuery, jobExport, openJobRequest, type JobView } from '@dusk-wren/contract';
-import { jobId } from '@dusk-wren/core/job';
+import { fold, jobId, type Entry, type JobState } from '@dusk-wren/core/job';
+import { must } from '@dusk-wren/core/problem';
+import type { UnitSystem } from '@dusk-wren/core/quantity';
 import { Router } from 'express';
 import type { Sequelize } from 'sequelize';
 import { importJob, exportJob } from '../documents/job-export';
 import { certificatePdf } from '../documents/certificate-pdf';
+import { isolationPdf } from '../documents/isolation-pdf';
+import { jobSheetPdf } from '../documents/job-sheet-pdf';
 import type { Config } from '../config';
 import { eventStream } from '../live/event-stream';
 import type { LiveFeed } from '../live/feed';
@@ -16,6 +20,14 @@ import { z } from 'zod';
 
 const liveQuery = z.strictObject({ after: z.coerce.number().int().min(0).default(0) });
 const systemQuery = z.strictObject({ units: z.enum(['US', 'SI']).default('US') });
+
+/** A job as a paper is printed from it. */
+interface Asked {
+  readonly log: readonly Entry[];
+  readonly state: JobState;
+  readonly units: UnitSystem;
+  readonly address: string;
+}
 
 export function jobRoutes(sequelize: Sequelize, feed: LiveFeed, config: Config, now: () => string): Router {
   const router = Router();
@@ -48,7 +60,7 @@ export function jobRoutes(sequelize: Sequelize, feed: LiveFeed, config: Config, 
 
   router.post('/jobs/:id/commands', requireCsrf, async (request, response) => {
     const id = read(jobId, request.params.id);
-    const { baseVersion, commandId, command } = read(commandRequest, request.body);
+    const { baseVersion, commandId, command, doneAt } = read(commandRequest, request.body);
     const answer = await commit(sequelize, {
       jobId: id,
       baseVersion,
@@ -56,6 +68,7 @@ export function jobRoutes(sequelize: Sequelize, feed: LiveFeed, config: Config, 
       command,
       person: personOf(request),
       now: now(),
+      ...(doneAt === undefined ? {} : { doneAt }),
     });
     if (answer.kind === 'stale') {
       response.status(409).json({ version: answer.version, missed: answer.missed });
@@ -92,20 +105,25 @@ export function jobRoutes(sequelize: Sequelize, feed: LiveFeed, config: Config, 
     tell(Number.MAX_SAFE_INTEGER);
   });
 
-  router.get('/jobs/:id/certificate.pdf', async (request, response) => {
-    const id = read(jobId, request.params.id);
-    const { units } = read(systemQuery, request.query);
-    const row = await findJob(id);
-    const pdf = await certificatePdf({
-      log: await loadLog(id, 0),
-      units,
-      address: `${config.PUBLIC_URL}/jobs/${id}`,
+  const papers: Readonly<Record<string, (asked: Asked) => Promise<Buffer>>> = {
+    certificate: ({ log, units, address }) => certificatePdf({ log, units, address }),
+    isolation: ({ state, units, address }) => isolationPdf(state, units, address),
+    'job-sheet': ({ state, units, address }) => jobSheetPdf(state, units, address),
+  };
+  for (const [name, print] of Object.entries(papers)) {
+    router.get(`/jobs/:id/${name}.pdf`, async (request, response) => {
+      const id = read(jobId, request.params.id);
+      const { units } = read(systemQuery, request.query);
+      const row = await findJob(id);
+      const log = await loadLog(id, 0);
+      const address = `${config.PUBLIC_URL}/jobs/${id}`;
+      const pdf = await print({ log, state: must(fold(log)), units, address });
+      response
+        .type('application/pdf')
+        .set('content-disposition', `inline; filename="${fileName(row.tag)}-${name}.pdf"`)
+        .send(pdf);
     });
-    response
-      .type('application/pdf')
-      .set('content-disposition', `inline; filename="${fileName(row.tag)}.pdf"`)
-      .send(pdf);
-  });
+  }
 
   router.get('/jobs/:id/export.json', async (request, response) => {
     const row = await findJob(read(jobId, request.params.id));

@@ -1,4 +1,4 @@
-import { readingQuery, valveListQuery } from '@dusk-wren/contract';
+import { likeQuery, readingQuery, valveListQuery } from '@dusk-wren/contract';
 import { fold, instrumentId } from '@dusk-wren/core/job';
 import { plan, stepOf } from '@dusk-wren/core/plan';
 import { must } from '@dusk-wren/core/problem';
@@ -8,9 +8,10 @@ import { sourceFor } from '../instruments/registry';
 import { eventStream } from '../live/event-stream';
 import { Refusal } from '../refusal';
 import { findInstrument, listInstruments } from '../store/instruments';
+import { listFaultCounts } from '../store/fault-counts';
 import { loadLog } from '../store/job-log';
 import { findJob } from '../store/jobs';
-import { conditionFor, listCustomers, listValves } from '../store/valves';
+import { conditionFor, listCustomers, listValves, valvesLike } from '../store/valves';
 import { read } from './read';
 
 /** The shop's own things: valves on file, customers, instruments and what they read. */
@@ -23,6 +24,14 @@ export function shopRoutes(config: Config, today: () => string): Router {
 
   router.get('/customers', async (_request, response) => {
     response.json({ customers: await listCustomers() });
+  });
+
+  router.get('/valves/like', async (request, response) => {
+    response.json({ like: await valvesLike(read(likeQuery, request.query)) });
+  });
+
+  router.get('/fault-counts', async (_request, response) => {
+    response.json({ counts: await listFaultCounts() });
   });
 
   router.get('/instruments', async (_request, response) => {
@@ -47,6 +56,7 @@ export function shopRoutes(config: Config, today: () => string): Router {
       condition: await conditionFor(row.valveId),
       rate: config.SIMULATION_RATE,
       pass: query.pass ?? 0,
+      check: query.check,
     };
     const stream = eventStream(request, response);
     for await (const message of source.read(work, stream.stop)) stream.send(message);

@@ -2,6 +2,7 @@ import { decide, openJob, readCommand, record, type Command, type Edge } from '@
 import {
   EMPTY_JOB,
   fold,
+  standingEntries,
   type BodyOf,
   type CommandId,
   type Entry,
@@ -19,6 +20,9 @@ import { keepState, knownState } from './folded';
 import { appendLog, loadLog } from './job-log';
 import { JobRow, ReceiptRow } from './models';
 import { findPerson } from './people';
+import { countFault } from './fault-counts';
+import { fileSheet, sheetFor } from './makers-sheets';
+import { photoIsOfJob } from './photos';
 import { followShelf } from './shelf';
 
 export type Committed =
@@ -32,6 +36,8 @@ interface Request {
   readonly command: unknown;
   readonly person: PersonStamp;
   readonly now: string;
+  /** When it was done on a device without a connection. */
+  readonly doneAt?: string;
 }
 
 /**
@@ -62,7 +68,7 @@ async function inTransaction(
   command: Command,
   transaction: Transaction,
 ): Promise<{ answer: Committed; state?: JobState }> {
-  const { jobId, commandId, person, now } = request;
+  const { jobId, commandId, person } = request;
   // One connection answers in order: the receipt is read after the lock is held, without waiting for it here.
   const [job, receipt] = await Promise.all([
     JobRow.findByPk(jobId, { transaction, lock: transaction.LOCK.UPDATE }),
@@ -80,12 +86,16 @@ async function inTransaction(
     known.version === job.version
       ? known
       : must(fold(await loadLog(jobId, known.version, transaction), known));
-  const edge: Edge = { person, now, instrument: await stampsFor(command, now.slice(0, 10), transaction) };
+  const at = momentOf(request, state);
+  const edge: Edge = { person, now: at, instrument: await stampsFor(command, at.slice(0, 10), transaction) };
+  await photoIsOfJob(command, jobId, transaction);
   const facts = decide(state, command, edge);
   if (!facts.ok) throw new Refusal(facts.problem);
-  const recorded = must(record(state, facts.value, { commandId, by: person, at: now }));
+  const recorded = must(record(state, facts.value, { commandId, by: person, at }));
   const columns = columnsOf(recorded.state);
   const receiptRow = { commandId, jobId, firstSeq: state.version + 1, lastSeq: recorded.state.version };
+  await fileSheet(state, recorded.state, transaction);
+  await countFault(state, recorded.state, transaction);
   await followShelf(jobId, state, recorded.state, recorded.entries, transaction);
   await Promise.all([
     appendLog(jobId, recorded.entries, transaction),
@@ -96,6 +106,16 @@ async function inTransaction(
     answer: { kind: 'taken', version: recorded.state.version, entries: recorded.entries },
     state: recorded.state,
   };
+}
+
+/**
+ * When a command was done: as its device says, as long as that lies between the job's last entry and now; a clock that
+ * is wrong, or an entry of somebody else in between, makes it the moment it came.
+ */
+function momentOf({ now, doneAt }: Request, state: JobState): string {
+  if (doneAt === undefined) return now;
+  const [then, last] = [Date.parse(doneAt), Date.parse(standingEntries(state).at(-1)?.at ?? now)];
+  return then >= last && then <= Date.parse(now) ? new Date(then).toISOString() : now;
 }
 
 async function answerAgain(receipt: ReceiptRow, jobId: JobId, transaction: Transaction): Promise<Committed> {
@@ -128,7 +148,11 @@ export async function commitOpening(
 ): Promise<JobState> {
   const { jobId, valveId, commandId, body, person, now } = request;
   const recorded = must(
-    record(EMPTY_JOB, openJob(body, person), { commandId: commandId, by: person, at: now }),
+    record(EMPTY_JOB, openJob(body, person, await sheetFor(body.valve.plate?.model, transaction)), {
+      commandId: commandId,
+      by: person,
+      at: now,
+    }),
   );
   await JobRow.create(
     {

@@ -2,6 +2,7 @@ import type { Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
 import * as firstTables from './migrations/001-first-tables';
 import * as storeTables from './migrations/002-store';
+import * as beforeMeasuring from './migrations/003-before-measuring';
 
 type Log = (message: string) => void;
 
@@ -9,6 +10,7 @@ type Log = (message: string) => void;
 const MIGRATIONS = [
   { name: '001-first-tables', ...firstTables },
   { name: '002-store', ...storeTables },
+  { name: '003-before-measuring', ...beforeMeasuring },
 ];
 
 function runner(sequelize: Sequelize, log: Log) {

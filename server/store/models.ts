@@ -19,6 +19,9 @@ export class ValveRow extends Model<InferAttributes<ValveRow>, InferCreationAttr
   declare id: string;
   declare tag: string;
   declare serial: string | null;
+  /** Tag and serial as they are compared. */
+  declare tagKey: string | null;
+  declare serialKey: string | null;
   declare customer: string;
   declare construction: string;
   declare body: string;
@@ -82,6 +85,30 @@ export class InstrumentRow extends Model<
   declare calibrationDue: string;
 }
 
+export class FaultCountRow extends Model<
+  InferAttributes<FaultCountRow>,
+  InferCreationAttributes<FaultCountRow>
+> {
+  declare symptom: string;
+  declare cause: string;
+  declare count: number;
+}
+
+export class SheetRow extends Model<InferAttributes<SheetRow>, InferCreationAttributes<SheetRow>> {
+  /** As sheets are filed by it. */
+  declare model: string;
+  declare body: string;
+}
+
+export class PhotoRow extends Model<InferAttributes<PhotoRow>, InferCreationAttributes<PhotoRow>> {
+  declare id: string;
+  declare jobId: string;
+  declare width: number;
+  declare height: number;
+  /** JPEG as the server wrote it, without metadata. */
+  declare body: Buffer;
+}
+
 export class RateRow extends Model<InferAttributes<RateRow>, InferCreationAttributes<RateRow>> {
   declare key: string;
   declare hits: number;
@@ -141,6 +168,8 @@ export function defineModels(sequelize: Sequelize): void {
       id: id(),
       tag: text(40),
       serial: maybe(60),
+      tagKey: maybe(60),
+      serialKey: maybe(60),
       customer: text(80),
       construction: text(40),
       body: json(),
@@ -233,6 +262,28 @@ export function defineModels(sequelize: Sequelize): void {
       tag: maybe(40),
     },
     { sequelize, tableName: 'shelf_units' },
+  );
+  FaultCountRow.init(
+    {
+      symptom: { ...text(40), primaryKey: true },
+      cause: { ...text(40), primaryKey: true },
+      count: count(),
+    },
+    { sequelize, tableName: 'fault_counts' },
+  );
+  SheetRow.init(
+    { model: { ...text(60), primaryKey: true }, body: json() },
+    { sequelize, tableName: 'makers_sheets' },
+  );
+  PhotoRow.init(
+    {
+      id: id(),
+      jobId: { type: DataTypes.UUID, allowNull: false },
+      width: count(),
+      height: count(),
+      body: { type: DataTypes.BLOB('long'), allowNull: false },
+    },
+    { sequelize, tableName: 'photos' },
   );
   RateRow.init(
     { key: { ...text(120), primaryKey: true }, hits: count(), resetsAt: moment() },

@@ -1,7 +1,14 @@
 import { siteRulesSchema, USUAL_RULES, type SiteRules } from '@dusk-wren/core/inspection';
 import { valveId, type ValveId } from '@dusk-wren/core/job';
 import { conditionOf, conditionSchema, type Condition } from '@dusk-wren/core/simulation';
-import { valveSchema, type Valve } from '@dusk-wren/core/valve';
+import {
+  likeness,
+  LIKENESSES,
+  plateKey,
+  valveSchema,
+  type Likeness,
+  type Valve,
+} from '@dusk-wren/core/valve';
 import { randomUUID } from 'node:crypto';
 import { Op, type Transaction } from 'sequelize';
 import { decodeCursor, encodeCursor, likePrefix } from './paging';
@@ -53,6 +60,36 @@ export async function listValves(query: {
   };
 }
 
+/** Letters of a tag that a slip of the pen is taken to have left right: where near tags are looked for. */
+const SURE_LETTERS = 3;
+
+/** Valves on file that one being typed in could be taken for, or is. */
+export async function valvesLike(typed: {
+  tag: string;
+  serial?: string;
+}): Promise<{ id: ValveId; tag: string; serial?: string; likeness: Likeness }[]> {
+  const key = plateKey(typed.tag);
+  const serial = typed.serial === undefined ? '' : plateKey(typed.serial);
+  const rows = await ValveRow.findAll({
+    where: {
+      [Op.or]: [
+        ...(key.length >= SURE_LETTERS
+          ? [{ tagKey: { [Op.like]: likePrefix(key.slice(0, SURE_LETTERS)) } }]
+          : [{ tagKey: key }]),
+        ...(serial === '' ? [] : [{ serialKey: serial }]),
+      ],
+    },
+    limit: 400,
+  });
+  return rows
+    .flatMap((row) => {
+      const known = { tag: row.tag, ...(row.serial === null ? {} : { serial: row.serial }) };
+      const found = likeness(typed, known);
+      return found ? [{ id: valveId.parse(row.id), ...known, likeness: found }] : [];
+    })
+    .sort((a, b) => LIKENESSES.indexOf(a.likeness) - LIKENESSES.indexOf(b.likeness));
+}
+
 export async function findValve(
   id: string,
   transaction: Transaction | null = null,
@@ -71,6 +108,8 @@ export async function fileValve(
       id: given?.id ?? randomUUID(),
       tag: valve.tag,
       serial: valve.serial ?? null,
+      tagKey: plateKey(valve.tag),
+      serialKey: valve.serial === undefined ? null : plateKey(valve.serial),
       customer: valve.customer,
       construction: valve.construction,
       body: JSON.stringify(valve),

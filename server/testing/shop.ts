@@ -133,6 +133,13 @@ export class Screen {
     );
   }
 
+  /** Sends bytes as they are. */
+  put(path: string, bytes: Buffer, type: string): Promise<Response> {
+    return Promise.resolve(
+      this.agent.put(path).set('x-csrf-token', this.token).set('content-type', type).send(bytes),
+    );
+  }
+
   /** Opens a job on the shop's valve; answers its id. */
   async openJob(shop: Shop, commandId = randomUUID()): Promise<string> {
     const answer = await this.post('/api/jobs', {
@@ -150,6 +157,13 @@ export class Screen {
   }
 }
 
+/** Reads an answer as the bytes that came. */
+export function binary(response: Response, done: (error: Error | null, body: Buffer) => void): void {
+  const chunks: Buffer[] = [];
+  response.on('data', (chunk: Uint8Array) => chunks.push(Buffer.from(chunk)));
+  response.on('end', () => done(null, Buffer.concat(chunks)));
+}
+
 const cookieOf = (answer: Response): string => String(answer.headers['set-cookie'] ?? '').split(';')[0] ?? '';
 
 function session(answer: Response): SessionView {
@@ -157,7 +171,17 @@ function session(answer: Response): SessionView {
 }
 
 export const note = (text: string) => ({ kind: 'add-note', body: { text } });
-export const done = (step: string) => ({ kind: 'do-step', body: { step } });
+export const done = (step: string, note?: string) => ({
+  kind: 'do-step',
+  body: { step, ...(note ? { note } : {}) },
+});
+
+const mark = (step: string) => ({ kind: 'set-mark', body: { step, part: 'bonnet', clock: "2 o'clock" } });
+
+export const laidOut = (step: string) => ({
+  kind: 'match-spares',
+  body: { step, laid: [{ what: 'kit' }] },
+});
 
 const TO_RUNOUT = [
   'receive.plate',
@@ -182,7 +206,13 @@ const TO_RUNOUT = [
 export async function stripToRunout(screen: Screen, job: string): Promise<number> {
   let version = 2;
   for (const step of TO_RUNOUT) {
-    const answer = await screen.command(job, version++, done(step));
+    const command =
+      step === 'strip.match-mark'
+        ? mark(step)
+        : step === 'receive.spares'
+          ? laidOut(step)
+          : done(step, 'No. 71');
+    const answer = await screen.command(job, version++, command);
     if (answer.status !== 200) throw new Error(`${step}: ${JSON.stringify(answer.body)}`);
   }
   return version;

@@ -1,0 +1,61 @@
+import { plateOf } from '@dusk-wren/core/certificate';
+import { openingOf, STAGES, type JobState } from '@dusk-wren/core/job';
+import { plan, type PlannedStep } from '@dusk-wren/core/plan';
+import { must } from '@dusk-wren/core/problem';
+import { DEFER } from '@dusk-wren/core/procedure';
+import type { UnitSystem } from '@dusk-wren/core/quantity';
+import { fetchList, type Fetch } from '@dusk-wren/core/stock';
+import { protectionFor } from '@dusk-wren/core/valve';
+import type { Content } from 'pdfmake/interfaces';
+import { Refusal } from '../refusal';
+import { isolationContent } from './isolation-pdf';
+import { list, paperPdf, plate, table } from './paper';
+
+const counted = ({ what, count }: Fetch): string => (count > 1 ? `${what} × ${count}` : what);
+
+/** The job to carry along: what the medium does and what guards against it, the isolation, every step, what to fetch. */
+export async function jobSheetPdf(state: JobState, units: UnitSystem, address: string): Promise<Buffer> {
+  const [planned, opened] = [must(plan(state)), openingOf(state)];
+  if (!planned || !opened) throw new Refusal({ code: 'job.not-open' });
+  const { valve, steps } = planned;
+  const protection = protectionFor(valve.medium);
+  const fetch = fetchList(planned);
+  return paperPdf({
+    title: 'Job sheet',
+    about: valve.tag,
+    address,
+    warning: '',
+    content: [
+      plate(plateOf(valve, units)),
+      { text: `Reported: ${opened.body.reported || 'nothing'}.`, margin: [0, 8, 0, 0] },
+      ...list('What it can do to you', protection.hazards),
+      ...list('Against it', protection.guards),
+      ...list('Gas detector and limits', protection.limits),
+      ...list('Before it goes to a shop', protection.decontamination),
+      { text: DEFER, style: 'small' },
+      ...isolationContent(state, units),
+      ...list('Fetch: new parts', fetch.parts.map(counted)),
+      ...list('Fetch: tools and gauges', [...fetch.wrenches, ...fetch.gauges, ...fetch.tools].map(counted)),
+      ...list('Fetch: consumables', fetch.consumables.map(counted)),
+      ...STAGES.flatMap((stage) => stageContent(stage, steps)),
+    ],
+  });
+}
+
+function stageContent(stage: string, steps: readonly PlannedStep[]): Content[] {
+  const own = steps.filter((step) => step.stage === stage && !step.kept);
+  return table(
+    stage.charAt(0).toUpperCase() + stage.slice(1),
+    ['', 'Step', 'Why and with care', 'Done'],
+    own.map((step) => [
+      { text: String(step.minutes), style: 'small' },
+      { text: step.title, bold: true },
+      {
+        text: [step.optional && `Wanted ${step.optional}.`, step.why, step.caution].filter(Boolean).join(' '),
+        style: 'small',
+      },
+      step.finished ? step.finished.by.name : '......',
+    ]),
+    ['auto', 150, '*', 60],
+  );
+}

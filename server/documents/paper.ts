@@ -1,0 +1,128 @@
+import pdfmake from 'pdfmake';
+import type { Content, TableCell } from 'pdfmake/interfaces';
+import QRCode from 'qrcode';
+import { FONTS } from './fonts';
+
+pdfmake.setFonts(FONTS);
+pdfmake.setUrlAccessPolicy(() => false);
+pdfmake.setLocalAccessPolicy((path: string) =>
+  Object.values(FONTS).some((font) => Object.values(font).includes(path)),
+);
+
+const INK = '#25212d';
+const MUTED = '#665f70';
+const LINE = '#b9b5c2';
+
+const SHOP = 'Pinder Street valve shop';
+
+interface Sheet {
+  readonly title: string;
+  /** Which valve it is about, for the file's own title. */
+  readonly about: string;
+  /** Where this job lives, for the QR code and the foot of each page. */
+  readonly address: string;
+  /** What has to be seen on every page: a draft, simulated readings, a stop. */
+  readonly warning: string;
+  readonly content: readonly Content[];
+}
+
+/** A sheet of the shop's paper as PDF: head, foot, title with its code, and what is on it. */
+export async function paperPdf({ title, about, address, warning, content }: Sheet): Promise<Buffer> {
+  const qr = await QRCode.toString(address, { type: 'svg', margin: 0 });
+  return pdfmake
+    .createPdf({
+      pageSize: 'A4',
+      pageMargins: [40, 64, 40, 52],
+      info: { title: `${title} ${about}`, creator: 'Dusk Wren' },
+      defaultStyle: { font: 'Reading', fontSize: 9, color: INK, lineHeight: 1.15 },
+      styles: {
+        title: { font: 'Label', fontSize: 19, bold: true },
+        section: { font: 'Label', fontSize: 12, bold: true, margin: [0, 12, 0, 4] },
+        label: { font: 'Label', fontSize: 8, color: MUTED },
+        number: { font: 'Label', fontSize: 9 },
+        small: { fontSize: 7.5, color: MUTED },
+      },
+      header: () => ({
+        margin: [40, 24, 40, 0],
+        columns: [
+          { text: SHOP, font: 'Label', bold: true },
+          { text: warning, alignment: 'right', color: '#b13a20', bold: true },
+        ],
+      }),
+      footer: (page: number, pages: number) => ({
+        margin: [40, 14, 40, 0],
+        columns: [
+          { text: address, style: 'small' },
+          { text: `page ${page} of ${pages}`, style: 'small', alignment: 'right' },
+        ],
+      }),
+      content: [
+        {
+          columns: [
+            { text: title, style: 'title' },
+            { svg: qr, width: 56, alignment: 'right' },
+          ],
+        },
+        ...content,
+      ],
+    })
+    .getBuffer();
+}
+
+export const day = (moment: string): string => moment.slice(0, 10);
+export const minute = (moment: string): string => moment.replace('T', ' ').slice(0, 16);
+
+const lines = {
+  hLineColor: () => LINE,
+  vLineColor: () => LINE,
+  hLineWidth: () => 0.5,
+  vLineWidth: () => 0,
+  paddingTop: () => 2.5,
+  paddingBottom: () => 2.5,
+};
+
+/** A valve's plate, label and value in rows. */
+export function plate(rows: readonly { readonly label: string; readonly value: string }[]): Content {
+  return {
+    margin: [0, 8, 0, 0],
+    table: {
+      widths: ['auto', '*'],
+      body: rows.map(({ label, value }) => [
+        { text: label, style: 'label' },
+        { text: value, font: 'Label', bold: true },
+      ]),
+    },
+    layout: { ...lines, fillColor: () => '#eceaf0' },
+  };
+}
+
+/** A heading with points under it; nothing when there are none. */
+export function list(title: string, items: readonly string[]): Content[] {
+  return items.length === 0 ? [] : [{ text: title, style: 'section' }, { ul: [...items] }];
+}
+
+/** A heading with a table under it; nothing when it has no rows. */
+export function table(
+  title: string,
+  head: string[],
+  rows: TableCell[][],
+  widths: (string | number)[],
+  note?: string,
+): Content[] {
+  if (rows.length === 0) return [];
+  return [
+    { text: title, style: 'section' },
+    {
+      table: {
+        headerRows: 1,
+        dontBreakRows: true,
+        widths,
+        body: [head.map((text) => ({ text, style: 'label' })), ...rows],
+      },
+      layout: lines,
+    },
+    ...(note === undefined
+      ? []
+      : [{ text: note, style: 'small', margin: [0, 3, 0, 0] as [number, number, number, number] }]),
+  ];
+}

@@ -1,0 +1,28 @@
+import { checkOf } from '@dusk-wren/core/diagnosis';
+import { seedFrom, sickValve } from '@dusk-wren/core/simulation';
+import { pause } from './pace';
+import type { Source } from './source';
+
+const MILLISECONDS_TO_READ = 600;
+
+/** Gauges on supply, signal, actuator and travel of a valve that has something planted in it. */
+export const simulatedGaugeSet: Source = {
+  driver: 'simulated gauge set',
+  kind: 'gauge set',
+  simulated: true,
+  async *read({ condition, state, check, rate }, stop) {
+    const judge = check && checkOf(check).read;
+    if (!check || !judge || !condition.fault) return;
+    const read = sickValve(condition.fault, seedFrom(`${check} ${state.version}`));
+    if (!(await pause(MILLISECONDS_TO_READ / rate, stop))) return;
+    const shown = read({ command: 1, from: 'below' });
+    yield {
+      kind: 'check',
+      check,
+      result: judge(read),
+      supplyPsig: shown.supply,
+      actuatorPsig: shown.actuator,
+      travelPercent: shown.travel,
+    };
+  },
+};

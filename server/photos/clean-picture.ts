@@ -1,0 +1,38 @@
+import sharp from 'sharp';
+import { Refusal } from '../refusal';
+
+/** A camera's largest, and the longest side that is kept: enough to see a pit, small enough to send about. */
+const MOST_PIXELS = 40_000_000;
+const LONGEST_SIDE = 1600;
+const FORMATS: readonly string[] = ['jpeg', 'png', 'webp'];
+
+export interface CleanPicture {
+  readonly body: Buffer;
+  readonly width: number;
+  readonly height: number;
+}
+
+/**
+ * A picture as it may be kept: decoded and written again as JPEG, turned upright, without place, camera or anything else
+ * that was hidden in it. What is no PNG, JPEG or WebP by its own bytes, is broken, or would unpack to more than 40
+ * megapixels is refused.
+ */
+export async function cleanPicture(raw: Buffer): Promise<CleanPicture> {
+  const refused = (why: string) => new Refusal({ code: 'photo.unreadable', why });
+  const picture = sharp(raw, { limitInputPixels: MOST_PIXELS, failOn: 'error', pages: 1 });
+  const { format } = await picture.metadata().catch(() => {
+    throw refused('it is no picture, or a broken one, or larger than 40 megapixels');
+  });
+  if (!FORMATS.includes(format)) throw refused('only PNG, JPEG and WebP are taken');
+  try {
+    const { data, info } = await picture
+      .rotate()
+      .resize({ width: LONGEST_SIDE, height: LONGEST_SIDE, fit: 'inside', withoutEnlargement: true })
+      .flatten({ background: '#ffffff' })
+      .jpeg({ quality: 82 })
+      .toBuffer({ resolveWithObject: true });
+    return { body: data, width: info.width, height: info.height };
+  } catch {
+    throw refused('it is broken, or larger than 40 megapixels');
+  }
+}
