@@ -22,7 +22,7 @@ export function rememberCsrf(token: string): void {
 }
 
 interface Call {
-  method?: 'GET' | 'POST' | 'DELETE';
+  method?: 'GET' | 'POST' | 'PUT' | 'DELETE';
   body?: unknown;
 }
 
@@ -33,10 +33,12 @@ async function answer(path: string, { method = 'GET', body }: Call): Promise<Res
       method,
       credentials: 'same-origin',
       headers: {
-        ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+        ...(body === undefined
+          ? {}
+          : { 'content-type': body instanceof Blob ? body.type : 'application/json' }),
         ...(method === 'GET' ? {} : { 'x-csrf-token': csrf }),
       },
-      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+      ...(body === undefined ? {} : { body: body instanceof Blob ? body : JSON.stringify(body) }),
     });
   } catch {
     throw new ApiProblem(LOST.code, wordProblem(LOST), 0);

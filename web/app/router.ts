@@ -36,6 +36,12 @@ export const router = createRouter({
       meta: { title: 'Certificate' },
     },
     {
+      path: '/jobs/:id/isolation',
+      component: () => import('../pages/IsolationPage.vue'),
+      props: true,
+      meta: { title: 'Isolation sheet' },
+    },
+    {
       path: '/jobs/:id/fetch',
       component: () => import('../pages/FetchPage.vue'),
       props: true,

@@ -11,6 +11,7 @@ const props = defineProps<{
   planned: Plan;
   inHand: readonly PartRole[];
   picked: PartRole | undefined;
+  photographed: ReadonlySet<PartRole>;
 }>();
 defineEmits<{ pick: [part: PartRole] }>();
 
@@ -54,6 +55,7 @@ const tally = computed(() => {
       :picked="picked"
       :order="order"
       :off="off"
+      :photographed="photographed"
       @pick="$emit('pick', $event)"
     />
     <div class="apart label">

@@ -4,6 +4,7 @@ import type { PlannedStep } from '@dusk-wren/core/plan';
 import { DEFER } from '@dusk-wren/core/procedure';
 import { computed } from 'vue';
 import { sayMinutes } from '../app/dates';
+import BenchButton from '../parts/BenchButton.vue';
 import { useJob } from '../stores/job';
 import { trayOf } from './tray';
 import AskTask from './tasks/AskTask.vue';
@@ -12,12 +13,19 @@ import BoltUpTask from './tasks/BoltUpTask.vue';
 import DoTask from './tasks/DoTask.vue';
 import HoldTask from './tasks/HoldTask.vue';
 import LappingTask from './tasks/LappingTask.vue';
+import LineTask from './tasks/LineTask.vue';
+import LockTask from './tasks/LockTask.vue';
 import LookTask from './tasks/LookTask.vue';
+import MakersSheetTask from './tasks/MakersSheetTask.vue';
+import MarksTask from './tasks/MarksTask.vue';
 import MeasureTask from './tasks/MeasureTask.vue';
 import PackingTask from './tasks/PackingTask.vue';
 import PartTask from './tasks/PartTask.vue';
+import PlaceTask from './tasks/PlaceTask.vue';
 import PressureTestTask from './tasks/PressureTestTask.vue';
 import RunoutTask from './tasks/RunoutTask.vue';
+import SparesTask from './tasks/SparesTask.vue';
+import SignOffTask from './tasks/SignOffTask.vue';
 import SignTask from './tasks/SignTask.vue';
 
 /** The step in hand, large: what, why, caution, tools, and its task in place. */
@@ -26,6 +34,7 @@ const task = computed(() => props.step.task);
 const job = useJob();
 /** Where what comes off here goes: places are counted as parts come off. */
 const tray = computed(() => trayOf(job.planned).filter(({ role }) => props.step.off.includes(role)));
+const notNeeded = () => job.act({ kind: 'do-step', body: { step: props.step.id, notNeeded: true } });
 const needs = computed(() => [...props.step.tools, ...props.step.consumables].join(', '));
 </script>
 
@@ -52,7 +61,15 @@ const needs = computed(() => [...props.step.tools, ...props.step.consumables].jo
         ><b class="number">{{ each.place }}</b> {{ each.name }}</span
       >
     </p>
-    <DoTask v-if="task.kind === 'do'" :step="step" />
+    <BenchButton v-if="step.optional && task.kind === 'measure'" @press="notNeeded">Not needed</BenchButton>
+    <DoTask v-if="task.kind === 'do'" :step="step" :task="task" />
+    <MakersSheetTask v-else-if="task.kind === 'makers-sheet'" :step="step" :task="task" />
+    <SparesTask v-else-if="task.kind === 'spares'" :step="step" />
+    <MarksTask v-else-if="task.kind === 'marks'" :step="step" :task="task" />
+    <PlaceTask v-else-if="task.kind === 'place'" :step="step" :task="task" />
+    <LineTask v-else-if="task.kind === 'line'" :step="step" />
+    <LockTask v-else-if="task.kind === 'lock' || task.kind === 'unlock'" :step="step" :task="task" />
+    <SignOffTask v-else-if="task.kind === 'sign-off'" :step="step" :task="task" />
     <AskTask v-else-if="task.kind === 'ask'" :step="step" :task="task" />
     <LookTask v-else-if="task.kind === 'look'" :step="step" :task="task" />
     <MeasureTask v-else-if="task.kind === 'measure'" :step="step" :task="task" />

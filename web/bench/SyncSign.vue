@@ -8,8 +8,11 @@ const job = useJob();
 
 <template>
   <div v-if="job.lost" class="sign" role="alert">
-    No connection. {{ job.waiting }} {{ job.waiting === 1 ? 'entry waits' : 'entries wait' }} here and will be
-    sent by itself; everything before it is stored.
+    <span
+      >No connection. Safe on the server: everything up to entry {{ job.confirmedVersion }}. Waiting on this
+      device: {{ job.waiting }} {{ job.waiting === 1 ? 'entry' : 'entries' }}, sent by itself when the
+      connection is back. Photographs, instruments and other people wait too.</span
+    >
   </div>
   <div v-if="job.lapsed.length > 0" class="sign" role="alert">
     <span

@@ -15,6 +15,8 @@ const props = withDefaults(
     /** Parts in the order they come off, and how many of them are drawn off. */
     order?: readonly PartRole[];
     off?: number;
+    /** Parts that a photograph is pinned to. */
+    photographed?: ReadonlySet<PartRole>;
   }>(),
   { picked: undefined, order: () => [], off: 0 },
 );
@@ -132,7 +134,7 @@ const HATCHES = ['not-yet', 'fit', 'rework', 'renew', 'ask', 'condemn'];
       ]"
       role="button"
       tabindex="0"
-      :aria-label="`${balloon.number}, ${balloon.name}: ${verdict(balloon.role).replace('-', ' ')}`"
+      :aria-label="`${balloon.number}, ${balloon.name}: ${verdict(balloon.role).replace('-', ' ')}${photographed?.has(balloon.role) ? ', photographed' : ''}`"
       :aria-pressed="picked === balloon.role"
       :style="shift(balloon.role)"
       @click="$emit('pick', balloon.role)"
@@ -149,6 +151,11 @@ const HATCHES = ['not-yet', 'fit', 'rework', 'renew', 'ask', 'condemn'];
       >
         {{ balloon.number }}
       </text>
+      <path
+        v-if="photographed?.has(balloon.role)"
+        class="pin"
+        :d="`M${balloon.x + balloon.radius * 0.55} ${balloon.y - balloon.radius * 1.25} h9 v7 h-9 Z`"
+      />
     </g>
   </svg>
 </template>
@@ -164,6 +171,10 @@ const HATCHES = ['not-yet', 'fit', 'rework', 'renew', 'ask', 'condemn'];
   cursor: pointer;
 }
 .part,
+.pin {
+  fill: var(--blue);
+  stroke: var(--card);
+}
 .balloon {
   transition: transform 0.45s ease;
 }

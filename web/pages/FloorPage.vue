@@ -2,13 +2,14 @@
 import { instrumentsView, jobListView, type JobLine } from '@dusk-wren/contract';
 import { useQuery } from '@pinia/colada';
 import { refDebounced } from '@vueuse/core';
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { call } from '../api/client';
 import { isoDay, sayDay } from '../app/dates';
 import { useKeys } from '../keys/keys';
 import BenchButton from '../parts/BenchButton.vue';
 import FloorRow from './FloorRow.vue';
+import { device } from '../stores/device';
 import { useSession } from '../stores/session';
 
 /** All jobs as travel scales: where each stands, what stops it, who is on it, when it is due. */
@@ -39,6 +40,10 @@ const { data: shop } = useQuery({
   query: () => call('/instruments', instrumentsView),
 });
 
+const kept = ref<{ id: string; tag: string }[]>([]);
+watch(error, async (failed) => {
+  if (failed) kept.value = await device.list().catch(() => []);
+});
 const jobs = computed<JobLine[]>(() => data.value?.jobs ?? []);
 const today = isoDay(new Date());
 const blocked = computed(() => jobs.value.filter(({ summary }) => summary.blocked));
@@ -98,6 +103,12 @@ useKeys([
       <button type="button" :aria-pressed="mine" @click="filter(() => (mine = !mine))">With me</button>
     </div>
     <p v-if="error" class="problem" role="alert">{{ error.message }}</p>
+    <p v-if="error && kept.length > 0" class="label">
+      Kept on this device, and open without a connection:
+      <router-link v-for="job in kept" :key="job.id" :to="`/jobs/${job.id}`" class="kept">{{
+        job.tag
+      }}</router-link>
+    </p>
     <ul v-if="jobs.length > 0" class="rows">
       <li v-for="job in jobs" :key="job.id"><FloorRow :job="job" :late="isLate(job)" /></li>
     </ul>
@@ -150,6 +161,12 @@ useKeys([
 </template>
 
 <style scoped>
+.kept {
+  display: inline-block;
+  min-height: 44px;
+  margin-right: 14px;
+  font-weight: 600;
+}
 header {
   display: grid;
   grid-template-columns: auto 1fr minmax(200px, 290px) auto;

@@ -7,6 +7,7 @@ import HistoryPanel from '../bench/HistoryPanel.vue';
 import JobTools from '../bench/JobTools.vue';
 import KitPanel from '../bench/KitPanel.vue';
 import WaysPanel from '../bench/WaysPanel.vue';
+import TrayPanel from '../bench/TrayPanel.vue';
 import PartsPanel from '../bench/PartsPanel.vue';
 import PlanColumn from '../bench/PlanColumn.vue';
 import SectionPanel from '../bench/SectionPanel.vue';
@@ -24,6 +25,7 @@ const picked = ref<PartRole>();
 const VIEWS = [
   ['section', 'Section'],
   ['parts', 'Parts'],
+  ['tray', 'Tray'],
   ['kit', 'Kit'],
   ['ways', 'Ways'],
   ['log', 'History'],
@@ -36,6 +38,9 @@ const left = computed(() => {
   if (!summary || summary.state !== 'open') return summary?.state;
   return `${sayMinutes(summary.remainingMinutes)} left, ready ${job.ready ? sayDay(job.ready) : '?'}`;
 });
+const photographed = computed(
+  () => new Set((job.state?.records['photo-added'] ?? []).flatMap(({ body }) => body.part ?? [])),
+);
 function pick(part: PartRole): void {
   picked.value = part;
   view.value = 'parts';
@@ -47,6 +52,7 @@ function toStage(stage: Stage): void {
 useKeys([
   { key: 's', label: 'Section', run: () => (view.value = 'section') },
   { key: 'p', label: 'Parts and calls', run: () => (view.value = 'parts') },
+  { key: 't', label: 'Tray, photographs, hand-over', run: () => (view.value = 'tray') },
   { key: 'k', label: 'Kit check', run: () => (view.value = 'kit') },
   { key: 'y', label: 'Ways of working', run: () => (view.value = 'ways') },
   { key: 'h', label: 'History', run: () => (view.value = 'log') },
@@ -77,9 +83,11 @@ useKeys([
         :planned="job.planned"
         :in-hand="job.inHand?.parts ?? []"
         :picked="picked"
+        :photographed="photographed"
         @pick="pick"
       />
       <PartsPanel v-else-if="view === 'parts'" :picked="picked" @pick="picked = $event" />
+      <TrayPanel v-else-if="view === 'tray'" />
       <KitPanel v-else-if="view === 'kit'" />
       <WaysPanel v-else-if="view === 'ways'" />
       <HistoryPanel v-else />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { openJobView, valveListView, type OpenJobRequest } from '@dusk-wren/contract';
+import { likeView, openJobView, valveListView, type OpenJobRequest } from '@dusk-wren/contract';
 import {
   GROUP_NAMES,
   MATERIAL_GROUPS,
@@ -15,9 +15,11 @@ import {
   CONSTRUCTIONS,
   HAZARD_IDS,
   HAZARDS,
+  readPlate,
   withChoice,
   type ConstructionId,
   type FeatureChoice,
+  type PlateRead,
 } from '@dusk-wren/core/valve';
 import { useQuery } from '@pinia/colada';
 import { refDebounced } from '@vueuse/core';
@@ -29,7 +31,7 @@ import SectionDrawing from '../drawings/SectionDrawing.vue';
 import BenchButton from '../parts/BenchButton.vue';
 import NamePlate from '../parts/NamePlate.vue';
 import QuantityField from '../parts/QuantityField.vue';
-import { blankDraft, ofConstruction, valveFrom } from './new-valve';
+import { blankDraft, ofConstruction, valveFrom, withPlate } from './new-valve';
 
 /** Receiving a valve: one on file, or a new one whose plate fills in as it is typed. What is not known becomes an ask. */
 const router = useRouter();
@@ -49,6 +51,32 @@ const { data: shop } = useQuery({
 });
 
 const draft = ref(blankDraft());
+const line = ref('');
+const plateRead = ref<PlateRead>();
+function readLine(text: string): void {
+  plateRead.value = text.trim() ? readPlate(text) : undefined;
+  if (plateRead.value) draft.value = withPlate(draft.value, plateRead.value);
+}
+const LIKE = {
+  'same valve': 'is on file already: take it from above.',
+  'same serial, other tag': 'same serial, other tag. Has it moved, or is the plate read wrong?',
+  'same tag, other serial': 'same tag, other serial. Was the valve replaced?',
+  'near tag': 'one letter away. Is it a slip of the pen?',
+} as const;
+const named = refDebounced(
+  computed(() => ({ tag: draft.value.tag.trim(), serial: draft.value.serial.trim() })),
+  300,
+);
+const { data: alike } = useQuery({
+  key: () => ['valves-like', named.value.tag, named.value.serial],
+  query: () =>
+    call(
+      `/valves/like?${new URLSearchParams({ tag: named.value.tag, ...(named.value.serial ? { serial: named.value.serial } : {}) }).toString()}`,
+      likeView,
+    ),
+  enabled: () => named.value.tag.length >= 3 || named.value.serial.length >= 3,
+});
+const like = computed(() => (draft.value.tag || draft.value.serial ? (alike.value?.like ?? []) : []));
 const chosen = ref<string>();
 const picked = computed(() => onFile.value?.valves.find(({ id }) => id === chosen.value));
 const valve = computed(() => picked.value?.valve ?? valveFrom(draft.value));
@@ -126,6 +154,29 @@ async function open(): Promise<void> {
         <template v-if="!picked">
           <section>
             <h2>Or new, from its plate</h2>
+            <v-text-field
+              v-model="line"
+              label="Type, paste or scan the plate"
+              placeholder="such as FV-12; S/N K 20 118; 3 in; class 300; WCB; trim 316; set 150 psig"
+              autocomplete="off"
+              maxlength="400"
+              @update:model-value="readLine"
+            />
+            <p v-if="plateRead" class="label plate-read" aria-live="polite">
+              <span v-for="item in plateRead.items" :key="item.text"
+                ><i>{{ item.label }}</i> {{ item.text }}</span
+              >
+              <span v-if="plateRead.left.length > 0" class="problem"
+                >not understood: {{ plateRead.left.join('; ') }}</span
+              >
+            </p>
+            <p class="label muted">{{ CONSTRUCTIONS[draft.construction].identify }}</p>
+            <ul v-if="like.length > 0" class="label" role="alert">
+              <li v-for="each in like" :key="each.id" class="problem">
+                {{ each.tag }}<template v-if="each.serial">, serial {{ each.serial }}</template
+                >: {{ LIKE[each.likeness] }}
+              </li>
+            </ul>
             <div class="fields">
               <v-select
                 class="wide"
@@ -198,6 +249,13 @@ async function open(): Promise<void> {
                 label="At temperature"
                 dimension="temperature"
                 example="130 °C"
+              />
+              <QuantityField
+                v-model="draft.h2s"
+                label="Hydrogen sulphide in it"
+                dimension="ratio"
+                example="500 ppm"
+                optional
               />
             </div>
             <div class="hazards" role="group" aria-label="Hazards">
@@ -273,6 +331,15 @@ async function open(): Promise<void> {
 </template>
 
 <style scoped>
+.plate-read {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 16px;
+}
+.plate-read i {
+  font-style: normal;
+  color: var(--muted);
+}
 .new {
   display: grid;
   gap: 10px;

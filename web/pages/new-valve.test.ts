@@ -4,12 +4,13 @@ import {
   checkFeatures,
   choicesOf,
   CONSTRUCTION_IDS,
+  readPlate,
   valveSchema,
   withChoice,
 } from '@dusk-wren/core/valve';
 import { describe, expect, it } from 'vitest';
 import { addMonths, isoDay, sayDay, sayMinutes, sayTime } from '../app/dates';
-import { blankDraft, ofConstruction, valveFrom, type ValveDraft } from './new-valve';
+import { blankDraft, ofConstruction, valveFrom, withPlate, type ValveDraft } from './new-valve';
 
 const typed = (change: Partial<ValveDraft>): ValveDraft => ({
   ...blankDraft(),
@@ -110,5 +111,41 @@ describe('days and hours in the shop’s words', () => {
   });
   it('a time is the clock’s', () => {
     expect(sayTime('2026-03-01T09:42:10')).toBe('09:42');
+  });
+});
+
+describe('a nameplate line read into the draft', () => {
+  const read = (line: string, draft = typed({})) => withPlate(draft, readPlate(line));
+  it('fills what it says and leaves the rest as it was typed', () => {
+    const draft = read('FV-12; S/N K 20; 3 in; class 600; CF8M; trim 316', typed({ location: 'header' }));
+    expect(draft).toMatchObject({
+      tag: 'FV-12',
+      serial: 'K 20',
+      nps: 3,
+      pressureClass: 600,
+      group: '2.2',
+      location: 'header',
+      plate: { trim: '316' },
+    });
+  });
+  it('a second line adds to the first', () => {
+    const draft = read('model Q 7', read('trim 410; set 12 bar g'));
+    expect(draft.plate).toMatchObject({ trim: '410', model: 'Q 7' });
+    expect(draft.plate.setPressure).toMatchObject({ value: 12, unit: 'bar g' });
+    expect(draft.tag).toBe(' V-7 ');
+  });
+  it('goes into the valve whole, and a plate that says nothing more is absent', () => {
+    const valve = valveFrom(read('spring 3-15 psi; order key 77-B'));
+    expect(valve.plate).toMatchObject({
+      sizeCode: '77-B',
+      springRange: { low: { value: 3 }, high: { value: 15 } },
+    });
+    expect(valveSchema.safeParse({ ...valve, tag: 'V' }).success).toBe(true);
+    expect(valveFrom(typed({}))).not.toHaveProperty('plate');
+  });
+  it('hydrogen sulphide goes with the medium, and only with one', () => {
+    const h2s = quantity('ratio', 500, 'ppm');
+    expect(valveFrom(typed({ medium: 'Sour gas', h2s })).medium?.h2s).toEqual(h2s);
+    expect(valveFrom(typed({ h2s })).medium).toBeUndefined();
   });
 });

@@ -7,6 +7,7 @@ import {
   type ConstructionId,
   type Features,
   type Hazard,
+  type PlateRead,
   type Valve,
 } from '@dusk-wren/core/valve';
 
@@ -19,6 +20,8 @@ export interface ValveDraft {
   construction: ConstructionId;
   /** Its kinds and variants as chosen, without figures. */
   features: Features;
+  /** What else its plate says. */
+  plate: NonNullable<Valve['plate']>;
   nps: number | null;
   pressureClass: PressureClass | null;
   group: MaterialGroup | null;
@@ -26,6 +29,7 @@ export interface ValveDraft {
   mediumPressure?: Quantity<'gauge pressure'> | undefined;
   mediumTemperature?: Quantity<'temperature'> | undefined;
   hazards: Hazard[];
+  h2s?: Quantity<'ratio'> | undefined;
   seatDiameter?: Quantity<'length'> | undefined;
   stem?: Quantity<'length'> | undefined;
   bolts: string;
@@ -43,6 +47,7 @@ export function blankDraft(): ValveDraft {
     construction: 'globe-bolted',
     features: bareFeatures('globe-bolted'),
     medium: '',
+    plate: {},
     nps: null,
     pressureClass: null,
     group: null,
@@ -50,6 +55,20 @@ export function blankDraft(): ValveDraft {
     bolts: '',
     thread: '',
     studMaterial: 'B7',
+  };
+}
+
+/** A nameplate line read into the draft; what it does not say is left as it was. */
+export function withPlate(draft: ValveDraft, { plate }: PlateRead): ValveDraft {
+  const { tag, serial, nps, pressureClass, group, bodyMaterial: _grade, ...rest } = plate;
+  return {
+    ...draft,
+    plate: { ...draft.plate, ...rest },
+    ...(tag === undefined ? {} : { tag }),
+    ...(serial === undefined ? {} : { serial }),
+    ...(nps === undefined ? {} : { nps }),
+    ...(pressureClass === undefined ? {} : { pressureClass }),
+    ...(group === undefined ? {} : { group }),
   };
 }
 
@@ -71,12 +90,14 @@ export function valveFrom(draft: ValveDraft): Valve {
       construction: draft.construction,
       customer: draft.customer,
       location: draft.location.trim(),
+      ...(Object.keys(draft.plate).length > 0 ? { plate: draft.plate } : {}),
       ...(medium
         ? {
             medium: {
               name: medium,
               hazards: draft.hazards,
               ...(draft.mediumPressure ? { pressure: draft.mediumPressure } : {}),
+              ...(draft.h2s ? { h2s: draft.h2s } : {}),
               ...(draft.mediumTemperature ? { temperature: draft.mediumTemperature } : {}),
             },
           }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiAlert } from '@mdi/js';
 import { formatSize, GROUP_NAMES } from '@dusk-wren/core/standards';
-import { asksOf, CONSTRUCTIONS, HAZARDS, moverWords, type Valve } from '@dusk-wren/core/valve';
+import { asksOf, CONSTRUCTIONS, HAZARDS, moverWords, protectionFor, type Valve } from '@dusk-wren/core/valve';
 import { computed } from 'vue';
 import { usePreferences } from '../stores/preferences';
 
@@ -24,12 +24,41 @@ const medium = computed(() => {
     ? [through.name, through.pressure && show(through.pressure)].filter(Boolean).join(' ')
     : 'not known: ask';
 });
+/** What else is stamped on it: model, code, trim, set pressure, spring range. */
+const stamped = computed(() => {
+  const { plate } = props.valve;
+  if (!plate) return '';
+  const { model, sizeCode, trim, setPressure, springRange } = plate;
+  return [
+    model,
+    sizeCode && `code ${sizeCode}`,
+    trim && `trim ${trim}`,
+    setPressure && `set ${show(setPressure)}`,
+    springRange && `spring ${show(springRange.low)} to ${show(springRange.high)}`,
+  ]
+    .filter(Boolean)
+    .join(' · ');
+});
 const hazards = computed(() => {
   const { medium: through } = props.valve;
   if (!through) return ['treat as hazardous'];
   const words = through.hazards.map((hazard) => HAZARDS[hazard].label);
   return words.length > 0 && through.temperature ? [show(through.temperature), ...words] : words;
 });
+const protection = computed(() => protectionFor(props.valve.medium));
+const badge = computed(() =>
+  [
+    ...hazards.value,
+    ...(protection.value.breathingApparatus ? ['apparatus'] : []),
+    ...(protection.value.buddy ? ['never alone'] : []),
+  ].join(', '),
+);
+const LISTS = [
+  ['hazards', 'What it can do'],
+  ['guards', 'Against it'],
+  ['limits', 'Detector and limits'],
+  ['decontamination', 'Before it goes to a shop'],
+] as const;
 </script>
 
 <template>
@@ -41,7 +70,7 @@ const hazards = computed(() => {
     </div>
     <div class="cell">
       <span class="tiny">Construction</span><b class="big">{{ CONSTRUCTIONS[valve.construction].name }}</b
-      ><span>{{ CONSTRUCTIONS[valve.construction].about }}</span>
+      ><span>{{ stamped || CONSTRUCTIONS[valve.construction].about }}</span>
     </div>
     <div class="cell">
       <span class="tiny">Size and class</span><b class="big">{{ size }}</b
@@ -55,11 +84,25 @@ const hazards = computed(() => {
     </div>
     <div class="cell">
       <span class="tiny">Medium</span><b class="big">{{ medium }}</b>
-      <span v-if="hazards.length > 0" class="hazard"
-        ><svg viewBox="0 0 24 24" width="15" height="15" aria-hidden="true">
-          <path :d="mdiAlert" fill="currentColor" /></svg
-        >{{ hazards.join(', ') }}</span
-      >
+      <details class="protection">
+        <summary :class="{ hazard: badge !== '' }">
+          <svg v-if="badge" viewBox="0 0 24 24" width="15" height="15" aria-hidden="true">
+            <path :d="mdiAlert" fill="currentColor" />
+          </svg>
+          <span>{{ badge || 'protection' }}</span>
+        </summary>
+        <div class="sheet">
+          <template v-for="[key, words] in LISTS" :key="key">
+            <template v-if="protection[key].length > 0">
+              <b>{{ words }}</b>
+              <ul>
+                <li v-for="each in protection[key]" :key="each">{{ each }}</li>
+              </ul>
+            </template>
+          </template>
+          <p>The site’s data sheet and permit come first.</p>
+        </div>
+      </details>
     </div>
     <div class="cell">
       <span class="tiny">Moved by</span><b class="big">{{ moverWords(valve.features).name }}</b
@@ -77,8 +120,8 @@ const hazards = computed(() => {
   position: relative;
   display: grid;
   grid-template-columns:
-    fit-content(140px) minmax(0, 1.5fr) fit-content(180px) minmax(0, 1.1fr) minmax(0, 1.2fr)
-    minmax(0, 1.6fr);
+    fit-content(140px) minmax(0, 1.4fr) fit-content(170px) minmax(0, 1.5fr) minmax(0, 1.1fr)
+    minmax(0, 1.4fr);
   color: var(--engraved);
   background: linear-gradient(var(--plate-high), var(--plate-low));
   border-radius: 7px;
@@ -108,9 +151,41 @@ const hazards = computed(() => {
   font-weight: 700;
   line-height: 1.15;
 }
-.cell > * {
+.cell > :not(details) {
   overflow: hidden;
   text-overflow: ellipsis;
+}
+summary {
+  cursor: pointer;
+  list-style: none;
+  min-height: 24px;
+}
+summary.hazard {
+  line-height: 1.15;
+}
+summary svg {
+  flex: none;
+}
+.sheet {
+  position: absolute;
+  z-index: 6;
+  top: 100%;
+  left: 20%;
+  width: min(620px, 76%);
+  margin-top: 4px;
+  padding: 12px 16px;
+  display: grid;
+  gap: 4px;
+  font-size: 16px;
+  color: var(--ink);
+  background: var(--card);
+  border: 1px solid var(--line);
+  border-left: 5px solid var(--hazard);
+  border-radius: var(--radius);
+}
+.sheet ul {
+  list-style: disc;
+  padding-left: 18px;
 }
 .hazard {
   display: inline-flex;

@@ -39,7 +39,7 @@ class Authority {
     );
   }
 
-  post(by: PersonStamp, base: number, command: CommandId, raw: RawCommand): PostAnswer {
+  post(by: PersonStamp, base: number, command: CommandId, raw: unknown): PostAnswer {
     const before = this.receipts.get(command);
     if (before) return { kind: 'taken', entries: before };
     if (base !== this.state.version) return { kind: 'stale', missed: this.log.slice(base) };
@@ -67,7 +67,7 @@ async function screen(server: Authority, n: number): Promise<JobSync> {
   let ids = n * 10_000;
   const sync = new JobSync(
     {
-      post: async (base, command, raw) => {
+      post: async (base, { commandId: command, command: raw }) => {
         await Promise.resolve();
         return server.post(person(n), base, command, raw);
       },
@@ -77,6 +77,8 @@ async function screen(server: Authority, n: number): Promise<JobSync> {
       instrument: () => undefined,
       person: () => person(n),
       wait: () => Promise.resolve(),
+      keep: () => Promise.resolve(),
+      forget: () => Promise.resolve(),
       changed: () => undefined,
     },
     wordProblem,

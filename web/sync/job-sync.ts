@@ -15,9 +15,17 @@ export type PostAnswer =
   | { kind: 'refused'; text: string }
   | { kind: 'lost' };
 
+/** A command on its way; read again by the core whenever it is decided. */
+export interface Waiting {
+  readonly commandId: CommandId;
+  readonly command: unknown;
+  /** When it was done, by this device's clock. */
+  readonly at: string;
+}
+
 /** What the sync needs of its host; tests give their own. */
 export interface Ports {
-  readonly post: (baseVersion: number, commandId: CommandId, command: RawCommand) => Promise<PostAnswer>;
+  readonly post: (baseVersion: number, waiting: Waiting) => Promise<PostAnswer>;
   readonly fetchAfter: (version: number) => Promise<readonly Entry[]>;
   readonly newId: () => CommandId;
   readonly now: () => string;
@@ -25,16 +33,18 @@ export interface Ports {
   readonly person: () => PersonStamp;
   readonly wait: (milliseconds: number) => Promise<void>;
   readonly changed: () => void;
+  /** Keeps what is on its way where it outlives the tab; settled once the command is kept. */
+  readonly keep: (pending: Waiting) => Promise<void>;
+  /** It was answered: taken, or refused and said so. */
+  readonly forget: (commandId: CommandId) => Promise<void>;
 }
 
-interface Pending {
-  readonly commandId: CommandId;
-  readonly command: RawCommand;
+interface Pending extends Waiting {
   readonly entries: readonly Entry[];
 }
 
 export interface Lapsed {
-  readonly command: RawCommand;
+  readonly command: unknown;
   readonly text: string;
 }
 
@@ -66,6 +76,11 @@ export class JobSync {
     return [...this.log, ...this.pending.flatMap(({ entries }) => entries)];
   }
 
+  /** What the server has confirmed. */
+  get confirmedLog(): readonly Entry[] {
+    return this.log;
+  }
+
   get waiting(): number {
     return this.pending.length;
   }
@@ -81,35 +96,50 @@ export class JobSync {
       if (!next.ok) throw new Error(this.wordProblem(next.problem));
       this.confirmed = next.value;
       this.log.push(entry);
-      this.pending = this.pending.filter(({ commandId }) => commandId !== entry.commandId);
+      if (this.pending.some(({ commandId }) => commandId === entry.commandId)) {
+        this.pending = this.pending.filter(({ commandId }) => commandId !== entry.commandId);
+        void this.ports.forget(entry.commandId);
+      }
     }
     this.replay();
+  }
+
+  /** What this device still had on its way when it was last closed: decided again, and sent. */
+  resume(kept: readonly Waiting[]): void {
+    const known = new Set(this.log.map(({ commandId }) => commandId));
+    for (const each of kept) {
+      if (known.has(each.commandId)) void this.ports.forget(each.commandId);
+      else this.pending.push({ ...each, entries: [] });
+    }
+    this.replay();
+    void this.flush();
   }
 
   /** Decides a command here; answers with the problem's words when it is refused, and sends it on otherwise. */
   do(command: RawCommand): string | undefined {
     const commandId = this.ports.newId();
-    const decided = this.decideOn(this.state, command, commandId);
+    const waiting = { commandId, command, at: this.ports.now() };
+    const decided = this.decideOn(this.state, waiting);
     if ('text' in decided) return decided.text;
-    this.pending.push({ commandId, command, entries: decided.entries });
+    this.pending.push({ ...waiting, entries: decided.entries });
+    const kept = this.ports.keep(waiting);
     this.state = decided.state;
     this.ports.changed();
-    void this.flush();
+    // Kept before it is sent: a tab that is killed in between loses nothing.
+    void kept.catch(() => undefined).then(() => this.flush());
     return undefined;
   }
 
   private decideOn(
     state: JobState,
-    raw: RawCommand,
-    commandId: CommandId,
+    { commandId, command: raw, at }: Waiting,
   ): { entries: readonly Entry[]; state: JobState } | { text: string } {
     const command = readCommand(raw);
     if (!command.ok) return { text: this.wordProblem(command.problem) };
     const person = this.ports.person();
-    const now = this.ports.now();
-    const facts = decide(state, command.value, { person, now, instrument: this.ports.instrument });
+    const facts = decide(state, command.value, { person, now: at, instrument: this.ports.instrument });
     if (!facts.ok) return { text: this.wordProblem(facts.problem) };
-    const recorded = record(state, facts.value, { commandId, by: person, at: now });
+    const recorded = record(state, facts.value, { commandId, by: person, at });
     return recorded.ok ? recorded.value : { text: this.wordProblem(recorded.problem) };
   }
 
@@ -118,9 +148,10 @@ export class JobSync {
     let state = this.confirmed;
     const still: Pending[] = [];
     for (const each of this.pending) {
-      const decided = this.decideOn(state, each.command, each.commandId);
+      const decided = this.decideOn(state, each);
       if ('text' in decided) {
         this.lapsed = [...this.lapsed, { command: each.command, text: decided.text }];
+        void this.ports.forget(each.commandId);
       } else {
         state = decided.state;
         still.push({ ...each, entries: decided.entries });
@@ -136,14 +167,15 @@ export class JobSync {
     if (this.sending) return;
     this.sending = true;
     for (let next = this.pending[0]; next; next = this.pending[0]) {
-      const { commandId, command } = next;
-      const answer = await this.ports.post(this.confirmed.version, commandId, command);
+      const { commandId, command, at } = next;
+      const answer = await this.ports.post(this.confirmed.version, { commandId, command, at });
       this.lost = answer.kind === 'lost';
       if (answer.kind === 'taken') await this.receive(answer.entries);
       else if (answer.kind === 'stale') await this.receive(answer.missed);
       else if (answer.kind === 'refused') {
         this.pending = this.pending.filter((each) => each.commandId !== commandId);
         this.lapsed = [...this.lapsed, { command, text: answer.text }];
+        void this.ports.forget(commandId);
         this.replay();
       } else {
         this.ports.changed();

@@ -1,14 +1,19 @@
 <script setup lang="ts">
 import type { PlannedStep } from '@dusk-wren/core/plan';
-import { ref } from 'vue';
+import type { TaskOf } from '@dusk-wren/core/procedure';
+import { computed, ref } from 'vue';
 import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
 import { useJob } from '../../stores/job';
 
 /** A step that is simply done, with a word if there is one to say. */
-const props = defineProps<{ step: PlannedStep }>();
+const props = defineProps<{ step: PlannedStep; task: TaskOf<'do'> }>();
 const job = useJob();
 const note = ref('');
+const label = computed(() =>
+  props.task.writes === undefined ? 'Note (may be left out)' : capital(props.task.writes),
+);
+const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 function done(notNeeded: boolean): void {
   const text = note.value.trim();
   job.act({
@@ -28,7 +33,7 @@ useKeys([
 
 <template>
   <form class="do" @submit.prevent="done(false)">
-    <v-text-field v-model="note" label="Note (may be left out)" maxlength="400" />
+    <v-text-field v-model="note" :label="label" maxlength="400" />
     <span class="buttons">
       <BenchButton lamp kind="submit" hint="enter">Done</BenchButton>
       <BenchButton v-if="step.optional" hint="x" @press="done(true)">Not needed</BenchButton>

@@ -2,8 +2,8 @@
 import { mdiCheck } from '@mdi/js';
 import { counts } from '@dusk-wren/core/job';
 import type { PlannedStep } from '@dusk-wren/core/plan';
-import type { MeasureAsk, TaskOf } from '@dusk-wren/core/procedure';
-import { psig, type Quantity } from '@dusk-wren/core/quantity';
+import { meets, type MeasureAsk, type TaskOf } from '@dusk-wren/core/procedure';
+import { psig, si, valueIn, type Quantity } from '@dusk-wren/core/quantity';
 import { computed, reactive, ref } from 'vue';
 import BenchButton from '../../parts/BenchButton.vue';
 import QuantityField from '../../parts/QuantityField.vue';
@@ -25,7 +25,9 @@ const { instrument, choices, picked, running, start, stop } = useReadings(
     if (reading.kind === 'pressure') live.value = psig(reading.psig);
   },
 );
-const onGauge = computed(() => props.task.asks.find(({ mustBe }) => mustBe === 'zero'));
+const onGauge = computed(() =>
+  props.task.asks.find(({ mustBe, instrument: kind }) => mustBe === 'zero' && kind === 'gauge'),
+);
 
 const shown = (ask: MeasureAsk) => {
   const entry = taken(ask);
@@ -39,10 +41,31 @@ const isOff = (ask: MeasureAsk) => {
   const entry = taken(ask);
   return (
     entry !== undefined &&
-    ask.mustBe === 'zero' &&
-    (entry.body.value.value > 0.3 || !counts(entry.body.readBy))
+    ask.mustBe !== undefined &&
+    (!meets(ask, entry.body.value) || !counts(entry.body.readBy))
   );
 };
+
+/** What the same figure was before, and how far this one is from it. */
+const before = (ask: MeasureAsk) =>
+  ask.was === undefined
+    ? undefined
+    : job.state?.records.measured.findLast(({ body }) => body.step.id === ask.was && body.what === ask.what)
+        ?.body.value;
+const wasShown = (ask: MeasureAsk) => {
+  const was = before(ask);
+  return was ? show(was) : '';
+};
+function difference(ask: MeasureAsk): string {
+  const [was, now] = [before(ask), taken(ask)?.body.value];
+  if (!was || !now) return '';
+  const by: Quantity = {
+    dimension: was.dimension,
+    value: valueIn(now, was.unit) - was.value,
+    unit: was.unit,
+  };
+  return Math.abs(si(by)) < 1e-9 ? 'as it was' : `${si(by) > 0 ? '+' : ''}${show(by)}`;
+}
 
 function take(ask: MeasureAsk, value: Quantity | undefined, by: 'hand' | 'instrument'): void {
   if (!value) return;
@@ -81,8 +104,14 @@ function take(ask: MeasureAsk, value: Quantity | undefined, by: 'hand' | 'instru
         :example="ask.example"
         @enter="take(ask, typed[ask.what], 'hand')"
       />
+      <span v-if="before(ask)" class="label muted was"
+        >was {{ wasShown(ask) }} <b>{{ difference(ask) }}</b></span
+      >
       <BenchButton :disabled="!typed[ask.what]" @press="take(ask, typed[ask.what], 'hand')">Keep</BenchButton>
-      <span v-if="taken(ask) && !isOff(ask)" class="kept number fit"
+      <span v-if="taken(ask) && isOff(ask) && ask !== onGauge" class="problem" role="alert"
+        >{{ shown(ask) }}: not yet. Nothing is opened until it is.</span
+      >
+      <span v-else-if="taken(ask) && !isOff(ask)" class="kept number fit"
         ><svg viewBox="0 0 24 24" width="18" height="18" aria-hidden="true">
           <path :d="mdiCheck" fill="currentColor" /></svg
         >{{ shown(ask) }}</span
@@ -115,9 +144,13 @@ small {
 }
 .ask {
   display: grid;
-  grid-template-columns: minmax(0, 300px) auto minmax(0, 1fr);
+  grid-template-columns: minmax(0, 300px) repeat(3, auto);
+  justify-content: start;
   gap: 10px;
   align-items: start;
+}
+.was {
+  align-self: center;
 }
 .kept {
   display: flex;

@@ -1,0 +1,71 @@
+<script setup lang="ts">
+import { hangingLocks } from '@dusk-wren/core/job';
+import type { PlannedStep } from '@dusk-wren/core/plan';
+import type { TaskOf } from '@dusk-wren/core/procedure';
+import { computed, ref } from 'vue';
+import { useKeys } from '../../keys/keys';
+import BenchButton from '../../parts/BenchButton.vue';
+import { useJob } from '../../stores/job';
+import { useSession } from '../../stores/session';
+
+/** A lock and a tag of one's own on a point, or off again by the same hand. */
+const props = defineProps<{ step: PlannedStep; task: TaskOf<'lock' | 'unlock'> }>();
+const job = useJob();
+const session = useSession();
+const [lock, tag, reason] = [ref(''), ref(''), ref('')];
+const hung = computed(() =>
+  job.state ? hangingLocks(job.state).find(({ body }) => body.point === props.task.point) : undefined,
+);
+const own = computed(() => hung.value?.by.id === session.person?.id);
+
+function act(): void {
+  if (props.task.kind === 'lock')
+    job.act({
+      kind: 'hang-lock',
+      body: { step: props.step.id, lock: lock.value.trim(), tag: tag.value.trim() },
+    });
+  else {
+    const why = reason.value.trim();
+    job.act({ kind: 'remove-lock', body: { step: props.step.id, ...(why ? { reason: why } : {}) } });
+  }
+}
+useKeys([{ key: 'enter', label: 'Lock on or off', run: act }]);
+</script>
+
+<template>
+  <form class="lock" @submit.prevent="act">
+    <template v-if="task.kind === 'lock'">
+      <v-text-field v-model="lock" label="Lock number" autocomplete="off" maxlength="20" />
+      <v-text-field v-model="tag" label="Tag number" autocomplete="off" maxlength="20" />
+      <BenchButton lamp kind="submit" hint="enter" :disabled="!lock.trim() || !tag.trim()"
+        >Shut, locked, tagged</BenchButton
+      >
+    </template>
+    <template v-else-if="hung">
+      <p class="label hangs">
+        Lock {{ hung.body.lock }}, tag {{ hung.body.tag }}: {{ own ? 'yours' : hung.by.name }}
+      </p>
+      <v-text-field
+        v-if="!own"
+        v-model="reason"
+        label="Why another takes it off (a lead only)"
+        maxlength="400"
+      />
+      <BenchButton lamp kind="submit" hint="enter">Lock off, done</BenchButton>
+    </template>
+  </form>
+</template>
+
+<style scoped>
+.lock {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(170px, 1fr));
+  gap: 12px;
+  align-items: start;
+}
+.hangs {
+  font-size: 19px;
+  font-weight: 600;
+  align-self: center;
+}
+</style>

@@ -1,0 +1,106 @@
+<script setup lang="ts">
+import type { PlannedStep } from '@dusk-wren/core/plan';
+import type { TaskOf } from '@dusk-wren/core/procedure';
+import type { Quantity } from '@dusk-wren/core/quantity';
+import { computed, ref } from 'vue';
+import { useKeys } from '../../keys/keys';
+import BenchButton from '../../parts/BenchButton.vue';
+import QuantityField from '../../parts/QuantityField.vue';
+import { useJob } from '../../stores/job';
+
+/** The maker's figures of a model, each with its page: typed once, used for every valve of it. */
+const props = defineProps<{ step: PlannedStep; task: TaskOf<'makers-sheet'> }>();
+const job = useJob();
+const [model, revision] = [ref(props.task.model ?? ''), ref('')];
+const [jointTorque, glandTorque] = [ref<Quantity<'torque'>>(), ref<Quantity<'torque'>>()];
+const stemTir = ref<Quantity<'length'>>();
+const pages = ref({ jointTorque: '', glandTorque: '', stemTir: '' });
+const figures = computed(() => {
+  const { value: at } = pages;
+  return {
+    ...(jointTorque.value ? { jointTorque: { value: jointTorque.value, page: at.jointTorque } } : {}),
+    ...(glandTorque.value ? { glandTorque: { value: glandTorque.value, page: at.glandTorque } } : {}),
+    ...(stemTir.value ? { stemTir: { value: stemTir.value, page: at.stemTir } } : {}),
+  };
+});
+const complete = computed(
+  () =>
+    model.value.trim() !== '' &&
+    revision.value.trim() !== '' &&
+    Object.keys(figures.value).length > 0 &&
+    Object.values(figures.value).every(({ page }) => page.trim() !== ''),
+);
+function keep(): void {
+  if (!complete.value) return;
+  const sheet = { model: model.value.trim(), revision: revision.value.trim(), figures: figures.value };
+  job.act({ kind: 'file-makers-sheet', body: { sheet } });
+}
+const none = () => job.act({ kind: 'do-step', body: { step: props.step.id, notNeeded: true } });
+useKeys([{ key: 'x', label: 'No sheet at hand', run: none }]);
+</script>
+
+<template>
+  <form class="makers" @submit.prevent="keep">
+    <div class="row">
+      <v-text-field
+        v-model="model"
+        label="Model"
+        autocomplete="off"
+        maxlength="60"
+        :readonly="task.model !== undefined"
+      />
+      <v-text-field v-model="revision" label="Revision of the sheet" autocomplete="off" maxlength="20" />
+    </div>
+    <div v-if="task.joint" class="row">
+      <QuantityField
+        v-model="jointTorque"
+        label="Torque of the joint"
+        dimension="torque"
+        example="90 ft-lb"
+        optional
+      />
+      <v-text-field v-model="pages.jointTorque" label="Page of the joint’s torque" maxlength="20" />
+    </div>
+    <div v-if="task.gland" class="row">
+      <QuantityField
+        v-model="glandTorque"
+        label="Torque of the gland"
+        dimension="torque"
+        example="15 ft-lb"
+        optional
+      />
+      <v-text-field v-model="pages.glandTorque" label="Page of the gland’s torque" maxlength="20" />
+    </div>
+    <div class="row">
+      <QuantityField
+        v-model="stemTir"
+        label="Limit of stem runout"
+        dimension="length"
+        example="3 thou"
+        optional
+      />
+      <v-text-field v-model="pages.stemTir" label="Page of the runout limit" maxlength="20" />
+    </div>
+    <span class="buttons">
+      <BenchButton lamp kind="submit" :disabled="!complete">File this sheet</BenchButton>
+      <BenchButton hint="x" @press="none">No sheet at hand</BenchButton>
+    </span>
+  </form>
+</template>
+
+<style scoped>
+.makers {
+  display: grid;
+  gap: 8px;
+}
+.row {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(200px, 1fr));
+  gap: 10px;
+}
+.buttons {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+</style>

@@ -1,0 +1,132 @@
+<script setup lang="ts">
+import { NOMINAL_SIZES, PRESSURE_CLASSES } from '@dusk-wren/core/standards';
+import {
+  CONSTRUCTION_IDS,
+  CONSTRUCTIONS,
+  matchSpares,
+  mismatches,
+  SPARE_KINDS,
+  type LaidSpare,
+} from '@dusk-wren/core/valve';
+import type { PlannedStep } from '@dusk-wren/core/plan';
+import { computed, ref } from 'vue';
+import { useKeys } from '../../keys/keys';
+import BenchButton from '../../parts/BenchButton.vue';
+import ContactRing from '../../parts/ContactRing.vue';
+import { useJob } from '../../stores/job';
+
+/** What is printed on kit, insert and papers, held against the plate before the valve leaves its line. */
+const props = defineProps<{ step: PlannedStep }>();
+const job = useJob();
+const kept = job.state?.records['spares-matched'].at(-1)?.body.laid;
+const laid = ref<LaidSpare[]>(kept ? [...kept] : [{ what: 'kit' }]);
+const lines = computed(() => (job.planned ? matchSpares(job.planned.valve, laid.value) : []));
+const stops = computed(() => mismatches(lines.value));
+const RINGS = { agrees: 'fit', mismatch: 'condemn', 'not on the plate': 'ask' } as const;
+
+function set(i: number, field: keyof LaidSpare, value: unknown): void {
+  laid.value = laid.value.map((spare, at) => {
+    if (at !== i) return spare;
+    const { [field]: _before, ...rest } = spare;
+    const given = value === null || value === '' ? {} : { [field]: value };
+    return { what: spare.what, ...rest, ...given };
+  });
+}
+const keep = () => job.act({ kind: 'match-spares', body: { step: props.step.id, laid: laid.value } });
+useKeys([{ key: 'enter', label: 'Laid out, compared', run: keep }]);
+</script>
+
+<template>
+  <form class="spares" @submit.prevent="keep">
+    <p class="muted">Type what is printed on each; leave empty what it does not say.</p>
+    <fieldset v-for="(spare, i) in laid" :key="i">
+      <legend class="visually-hidden">{{ spare.what }}</legend>
+      <v-select
+        :model-value="spare.what"
+        label="What it is"
+        :items="[...SPARE_KINDS]"
+        @update:model-value="set(i, 'what', $event)"
+      />
+      <v-select
+        :model-value="spare.construction ?? null"
+        label="For construction"
+        clearable
+        :items="CONSTRUCTION_IDS.map((value) => ({ value, title: CONSTRUCTIONS[value].name }))"
+        @update:model-value="set(i, 'construction', $event)"
+      />
+      <v-select
+        :model-value="spare.nps ?? null"
+        label="Size"
+        clearable
+        :items="NOMINAL_SIZES.map(([nps]) => ({ value: nps, title: `NPS ${nps}` }))"
+        @update:model-value="set(i, 'nps', $event)"
+      />
+      <v-select
+        :model-value="spare.pressureClass ?? null"
+        label="Class"
+        clearable
+        :items="[...PRESSURE_CLASSES]"
+        @update:model-value="set(i, 'pressureClass', $event)"
+      />
+      <v-text-field
+        :model-value="spare.model ?? ''"
+        label="Model"
+        autocomplete="off"
+        maxlength="60"
+        @update:model-value="set(i, 'model', $event)"
+      />
+      <v-text-field
+        :model-value="spare.code ?? ''"
+        label="Size code or order key"
+        autocomplete="off"
+        maxlength="40"
+        @update:model-value="set(i, 'code', $event)"
+      />
+    </fieldset>
+    <ul class="label" aria-live="polite">
+      <li v-for="each in lines" :key="each.what + each.field" :class="RINGS[each.verdict]">
+        <ContactRing :verdict="RINGS[each.verdict]" :size="20" />
+        <span
+          >{{ each.what }}, {{ each.field }}: <b>{{ each.printed }}</b>, plate {{ each.plate }}:
+          {{ each.verdict }}</span
+        >
+      </li>
+    </ul>
+    <p v-if="stops.length > 0" class="problem" role="alert">
+      Stop: {{ stops.join('; ') }}. Nothing leaves its line with the wrong spares on the bench.
+    </p>
+    <span class="buttons">
+      <BenchButton lamp kind="submit" hint="enter">Laid out, compared</BenchButton>
+      <BenchButton @press="laid = [...laid, { what: 'torque sheet' }]">Another</BenchButton>
+      <BenchButton v-if="laid.length > 1" @press="laid = laid.slice(0, -1)">One less</BenchButton>
+    </span>
+  </form>
+</template>
+
+<style scoped>
+.spares {
+  display: grid;
+  gap: 10px;
+}
+fieldset {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
+  gap: 8px;
+  border: 0;
+  border-top: 1px solid var(--line);
+  padding: 8px 0 0;
+}
+li {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+li span {
+  color: var(--ink);
+}
+.buttons {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+</style>

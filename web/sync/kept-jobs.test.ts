@@ -1,0 +1,164 @@
+import 'fake-indexeddb/auto';
+import { wordProblem } from '@dusk-wren/contract/wording';
+import { openJob, record } from '@dusk-wren/core/command';
+import { USUAL_RULES } from '@dusk-wren/core/inspection';
+import { commandId, EMPTY_JOB, fold, instrumentId, personStamp } from '@dusk-wren/core/job';
+import { must } from '@dusk-wren/core/problem';
+import { defaultValve } from '@dusk-wren/core/valve';
+import { randomUUID } from 'node:crypto';
+import { afterEach, describe, expect, it } from 'vitest';
+import { JobSync, type Ports, type PostAnswer, type Waiting } from './job-sync';
+import { KeptJobs } from './kept-jobs';
+
+const ADA = personStamp.parse({ id: randomUUID(), name: 'Ada', role: 'technician' });
+const NOW = '2026-11-24T08:00:00.000Z';
+const JOB = randomUUID();
+const opened = must(
+  record(EMPTY_JOB, openJob({ valve: defaultValve(), site: USUAL_RULES, came: 'bare', reported: '' }, ADA), {
+    commandId: commandId.parse(randomUUID()),
+    by: ADA,
+    at: NOW,
+  }),
+);
+const gauge = {
+  id: instrumentId.parse(randomUUID()),
+  name: 'Gauge 1',
+  kind: 'gauge' as const,
+  simulated: true,
+  calibrationDue: '2027-01-01',
+  inCalibration: true,
+};
+const note = (text: string) => ({ kind: 'add-note' as const, body: { text } });
+
+/** A device whose connection is gone until it is told otherwise. */
+function device(kept: KeptJobs, answer: (waiting: Waiting) => PostAnswer) {
+  const ports: Ports = {
+    post: (_base, waiting) => Promise.resolve(answer(waiting)),
+    fetchAfter: () => Promise.resolve([]),
+    newId: () => commandId.parse(randomUUID()),
+    now: () => NOW,
+    instrument: () => undefined,
+    person: () => ADA,
+    wait: () => new Promise(() => undefined),
+    changed: () => undefined,
+    keep: (waiting) => kept.addPending(JOB, ADA.id, waiting),
+    forget: (id) => kept.removePending(id),
+  };
+  return new JobSync(ports, wordProblem);
+}
+const settled = () => new Promise((done) => setTimeout(done, 30));
+
+let stores: KeptJobs[] = [];
+const open = (name: string) => {
+  const store = new KeptJobs(name);
+  stores.push(store);
+  return store;
+};
+afterEach(() => {
+  for (const store of stores) store.close();
+  stores = [];
+});
+
+describe('a job kept on the device', () => {
+  it('comes back as it was, instruments too; one never opened here is unknown', async () => {
+    const name = randomUUID();
+    await open(name).keepLog(JOB, 'V-1', opened.entries, [gauge]);
+    const back = await open(name).load(JOB, ADA.id);
+    expect(back?.log).toEqual(opened.entries);
+    expect(must(fold(back?.log ?? [])).version).toBe(2);
+    expect(back?.instruments).toEqual([gauge]);
+    expect(await open(name).load(randomUUID(), ADA.id)).toBeUndefined();
+    expect(await open(name).list()).toEqual([{ id: JOB, tag: 'V-1' }]);
+  });
+
+  it('what was done without a connection outlives the tab, in order, and is sent once', async () => {
+    const name = randomUUID();
+    const first = open(name);
+    await first.keepLog(JOB, 'V-1', opened.entries, []);
+    const before = device(first, () => ({ kind: 'lost' }));
+    await before.receive(opened.entries);
+    for (const text of ['one', 'two', 'three']) expect(before.do(note(text))).toBeUndefined();
+    await settled();
+    expect(before.waiting).toBe(3);
+    first.close(); // the tab is killed
+
+    const again = open(name);
+    const kept = await again.load(JOB, ADA.id);
+    expect(kept?.pending.map(({ command }) => command)).toEqual(['one', 'two', 'three'].map(note));
+    const sent: string[] = [];
+    let state = opened.state;
+    const after = device(again, ({ commandId: id, command }) => {
+      sent.push(JSON.stringify(command));
+      const taken = must(
+        record(state, [{ kind: 'note-added', body: (command as ReturnType<typeof note>).body }], {
+          commandId: id,
+          by: ADA,
+          at: NOW,
+        }),
+      );
+      state = taken.state;
+      return { kind: 'taken', entries: taken.entries };
+    });
+    await after.receive(kept?.log ?? []);
+    after.resume(kept?.pending ?? []);
+    await settled();
+    expect(sent).toHaveLength(3);
+    expect(after.waiting).toBe(0);
+    expect(after.state.records['note-added'].map(({ body }) => body.text)).toEqual(['one', 'two', 'three']);
+    expect((await again.load(JOB, ADA.id))?.pending).toEqual([]);
+  });
+
+  it('what the server had taken before the tab died is not sent twice', async () => {
+    const kept = open(randomUUID());
+    const id = commandId.parse(randomUUID());
+    const taken = must(
+      record(opened.state, [{ kind: 'note-added', body: { text: 'one' } }], {
+        commandId: id,
+        by: ADA,
+        at: NOW,
+      }),
+    );
+    await kept.keepLog(JOB, 'V-1', opened.entries, []);
+    await kept.addPending(JOB, ADA.id, { commandId: id, command: note('one'), at: NOW });
+    let posts = 0;
+    const sync = device(kept, () => {
+      posts++;
+      return { kind: 'lost' };
+    });
+    await sync.receive([...opened.entries, ...taken.entries]);
+    sync.resume((await kept.load(JOB, ADA.id))?.pending ?? []);
+    await settled();
+    expect(posts).toBe(0);
+    expect(sync.state.records['note-added']).toHaveLength(1);
+  });
+
+  it('what became impossible meanwhile is said in words, and is not kept for ever', async () => {
+    const kept = open(randomUUID());
+    await kept.keepLog(JOB, 'V-1', opened.entries, []);
+    const id = commandId.parse(randomUUID());
+    await kept.addPending(JOB, ADA.id, {
+      commandId: id,
+      command: { kind: 'do-step', body: { step: 'strip.lift' } },
+      at: NOW,
+    });
+    const sync = device(kept, () => ({ kind: 'lost' }));
+    await sync.receive(opened.entries);
+    sync.resume((await kept.load(JOB, ADA.id))?.pending ?? []);
+    await settled();
+    expect(sync.lapsed[0]?.text).toMatch(/waits for/);
+    expect((await kept.load(JOB, ADA.id))?.pending).toEqual([]);
+  });
+
+  it('what one person left waiting is not sent as another’s', async () => {
+    const name = randomUUID();
+    const kept = open(name);
+    await kept.keepLog(JOB, 'V-1', opened.entries, []);
+    await kept.addPending(JOB, ADA.id, {
+      commandId: commandId.parse(randomUUID()),
+      command: note('mine'),
+      at: NOW,
+    });
+    expect((await kept.load(JOB, randomUUID()))?.pending).toEqual([]);
+    expect((await kept.load(JOB, ADA.id))?.pending).toHaveLength(1);
+  });
+});

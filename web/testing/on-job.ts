@@ -1,0 +1,83 @@
+import 'fake-indexeddb/auto';
+import { createPinia, setActivePinia } from 'pinia';
+import { createSSRApp, h, type Component } from 'vue';
+import { createMemoryHistory, createRouter } from 'vue-router';
+import { renderToString } from 'vue/server-renderer';
+import { PiniaColada } from '@pinia/colada';
+import { jobId, type PersonStamp } from '@dusk-wren/core/job';
+import { TECHNICIAN, type BenchJob } from '../../core/testing/bench';
+import { useJob } from '../stores/job';
+import { useSession } from '../stores/session';
+
+const JOB = '00000000-0000-4000-8000-00000000aaaa';
+const VALVE = '00000000-0000-4000-8000-00000000bbbb';
+
+/** The instruments of the shop that the server would tell of. */
+export const GAUGE_SET = {
+  id: '00000000-0000-4000-8000-000000000201',
+  name: 'Gauge set 1',
+  kind: 'gauge set',
+  simulated: true,
+  calibrationDue: '2027-01-01',
+  inCalibration: true,
+};
+
+/** The component library's fields, of which a test reads the label alone. */
+const FIELDS = ['VTextField', 'VSelect', 'VTextarea'];
+const Field: Component = {
+  inheritAttrs: false,
+  setup:
+    (_props, { attrs }) =>
+    () =>
+      h('span', { class: 'field', label: attrs['label'] }),
+};
+
+class SilentEvents {
+  onmessage: unknown;
+  close(): void {
+    this.onmessage = undefined;
+  }
+}
+
+/** A server that answers with this job and nothing else. */
+function serverOf(job: BenchJob, person: PersonStamp) {
+  const answers: Record<string, unknown> = {
+    [`/api/jobs/${JOB}`]: { id: JOB, valveId: VALVE, version: job.state.version, entries: job.log },
+    '/api/instruments': { instruments: [GAUGE_SET] },
+    '/api/session': { person, csrf: 'token' },
+    '/api/fault-counts': { counts: [] },
+    '/api/store/units': { units: [] },
+    [`/api/jobs/${JOB}/stock`]: { parts: [], next: null },
+  };
+  return (address: string | URL | Request): Promise<Response> => {
+    const found = answers[String(address)];
+    return Promise.resolve(
+      found === undefined
+        ? new Response(JSON.stringify({ problem: { code: 'not-found' }, text: 'no' }), { status: 404 })
+        : Response.json(found),
+    );
+  };
+}
+
+/** A component as it stands on the bench of an open job, as the markup it makes. */
+export async function renderOnJob(
+  component: Component,
+  props: Record<string, unknown>,
+  job: BenchJob,
+  person: PersonStamp = TECHNICIAN,
+): Promise<string> {
+  globalThis.fetch = serverOf(job, person);
+  Object.assign(globalThis, { EventSource: SilentEvents });
+  const pinia = createPinia();
+  setActivePinia(pinia);
+  await useSession(pinia).load();
+  await useJob(pinia).open(jobId.parse(JOB));
+  const router = createRouter({
+    history: createMemoryHistory(),
+    routes: [{ path: '/:rest(.*)*', component: { template: '<i/>' } }],
+  });
+  const app = createSSRApp(component, props).use(pinia).use(PiniaColada).use(router);
+  for (const name of FIELDS) app.component(name, Field);
+  app.config.warnHandler = () => undefined;
+  return (await renderToString(app)).replaceAll('<!--[-->', '').replaceAll('<!--]-->', '');
+}
