@@ -6,6 +6,8 @@ const coreOrder = [
   'analysis',
   'workings',
   'valve',
+  'isolation',
+  'diagnosis',
   'inspection',
   'job',
   'procedure',

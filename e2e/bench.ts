@@ -30,12 +30,33 @@ const MEASURED: Readonly<Record<string, string>> = {
   'gland entry': '5/16 in',
 };
 
+/** Every lock has a number of its own. */
+let locksHung = 0;
+
 /** Does the step in hand in its plainest way, and waits until another one is in hand. */
 export async function workPlainly(page: Page): Promise<void> {
   const before = await title(page).innerText();
   const step = inHand(page);
-  if ((await step.locator('.do').count()) > 0) await step.getByRole('button', { name: 'Done' }).click();
-  else if ((await step.locator('.look').count()) > 0) {
+  if ((await step.locator('.do').count()) > 0) {
+    const number = step.getByLabel('The number of');
+    if ((await number.count()) > 0) await number.fill('DC 71');
+    await step.getByRole('button', { name: 'Done' }).click();
+  } else if ((await step.locator('.stands').count()) > 0)
+    await step.getByRole('button', { name: 'So it stands' }).click();
+  else if ((await step.locator('.makers').count()) > 0)
+    await step.getByRole('button', { name: 'No sheet at hand' }).click();
+  else if ((await step.locator('.spares').count()) > 0)
+    await step.getByRole('button', { name: 'Laid out, compared' }).click();
+  else if ((await step.locator('.marks').count()) > 0) await setMarks(page);
+  else if ((await step.locator('.place').count()) > 0)
+    await step.getByRole('button', { name: 'No fault: routine' }).click();
+  else if ((await step.locator('.lock').count()) > 0) {
+    if ((await step.getByLabel('Lock number').count()) > 0) {
+      await step.getByLabel('Lock number').fill(`L ${++locksHung}`);
+      await step.getByLabel('Tag number').fill('T 1');
+    }
+    await step.getByRole('button', { name: /Shut, locked|Lock off/ }).click();
+  } else if ((await step.locator('.look').count()) > 0) {
     await step.getByRole('radio').first().click();
     await step.getByRole('button', { name: 'Take the call' }).click();
   } else if ((await step.locator('.lapping').count()) > 0) {
@@ -59,6 +80,33 @@ export async function workPlainly(page: Page): Promise<void> {
     }
   } else throw new Error(`“${before}” has to be done on purpose`);
   await expect(title(page)).not.toHaveText(before);
+}
+
+/** Sets every match mark: where it stood before, or by the hours in turn. */
+export async function setMarks(page: Page): Promise<void> {
+  const rows = inHand(page).locator('.marks li button');
+  const count = await rows.count();
+  for (let i = 0; i < count; i++) {
+    const row = rows.nth(i);
+    await row.click();
+    const was = /was ([\d.]+)/.exec(await row.innerText())?.[1];
+    await inHand(page)
+      .getByRole('textbox')
+      .fill(`${was ?? 2 + i} o'clock`);
+    await page.keyboard.press('Enter');
+    if (i + 1 < count) await expect(row.locator('.fit, svg').first()).toBeVisible();
+  }
+}
+
+/** A second person, on a screen of their own, checks an isolation and signs it. */
+export async function checkIsolation(browser: Browser, tag: string, name: string): Promise<void> {
+  const context = await browser.newContext();
+  const second = await context.newPage();
+  await signIn(second, name, SECOND);
+  await openJob(second, tag);
+  await inHand(second).getByRole('button', { name: 'Sign' }).click();
+  await expect(inHand(second).getByRole('button', { name: 'Sign' })).toHaveCount(0);
+  await context.close();
 }
 
 /** Works plainly until a step with this title is in hand. */

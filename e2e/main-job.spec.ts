@@ -1,5 +1,15 @@
 import { expect, test } from '@playwright/test';
-import { boltUp, inHand, openJob, pressureTest, releaseHold, signIn, title, workTo } from './bench';
+import {
+  boltUp,
+  checkIsolation,
+  inHand,
+  openJob,
+  pressureTest,
+  releaseHold,
+  signIn,
+  title,
+  workTo,
+} from './bench';
 
 /** The main job, to the PDF: a renewed stem, a lapped seat, a wrong bolt put right, a failed and then passed leak test. */
 test('a bolted globe valve from a bent stem to a signed certificate', async ({ page, browser }) => {
@@ -107,6 +117,9 @@ test('a bolted globe valve from a bent stem to a signed certificate', async ({ p
   });
 
   await test.step('signed, and the paper says all of it', async () => {
+    await workTo(page, 'Two sign the isolation off');
+    await inHand(page).getByRole('button', { name: 'Sign' }).first().click();
+    await checkIsolation(browser, 'HV-2214', 'Wen Aldous');
     await workTo(page, 'Sign the certificate');
     await inHand(page).getByRole('button', { name: 'Sign' }).click();
     await page.getByRole('link', { name: 'Open it' }).click();

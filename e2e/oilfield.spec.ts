@@ -22,7 +22,7 @@ test('a low-pressure diaphragm valve, its kit checked, from receiving to the cer
   await openJob(page, 'LP-09');
 
   await test.step('the bag against the sheet: what belongs, what does not, what is too old, what no kit has', async () => {
-    await expect(title(page)).toHaveText(/check the kit/);
+    await expect(title(page)).toHaveText(/Lay out sheet and kit/);
     await expect(inHand(page)).toContainText('The reduced-port seat is not in the kit');
     await page.keyboard.press('k');
     const row = (name: string) => page.getByRole('listitem').filter({ hasText: name });

@@ -16,6 +16,8 @@ export default defineConfig({
   outputDir: '../test-results',
   use: {
     viewport: { width: 1280, height: 800 },
+    // Only the journey without a connection needs the pages kept on the device.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

@@ -58,6 +58,10 @@ await ines.waitForTimeout(2500);
 await take(ines, 'job-bolt-up');
 const lead = await as('Petra Lundholm', 'daylight');
 await lead.goto(`${HERE}/jobs/new`);
+await lead
+  .getByLabel('Type, paste or scan the plate')
+  .fill('TW-13; S/N K 21 044; 2 in; class 1500; WCB; trim 410; model H 7');
+await lead.waitForTimeout(900);
 await take(lead, 'new-job');
 await lead.goto(HERE);
 await lead.getByRole('button', { name: /Released/ }).click();
@@ -67,8 +71,22 @@ await lead.getByRole('link', { name: 'Open it' }).click();
 await lead.getByRole('heading', { name: 'Overhaul certificate' }).waitFor();
 await take(lead, 'certificate');
 
+await ines.goto(HERE);
+await openJob(ines, 'PCV-301');
+await inHand(ines).getByRole('button', { name: 'Half travel at full signal' }).click();
+for (let i = 0; i < 2; i++) {
+  await ines.keyboard.press('g');
+  await ines.waitForTimeout(1500);
+}
+await ines.locator('.job > .right').evaluate((plan) => plan.scrollTo({ top: 330 }));
+await take(ines, 'fault-finder');
+await lead.goto(HERE);
+await openJob(lead, 'TW-31');
+await lead.getByRole('link', { name: 'Isolation' }).click();
+await lead.getByRole('heading', { name: 'Isolation sheet' }).waitFor();
+await take(lead, 'isolation');
+
 await working(ines, '', 'workings');
-await working(ines, 'leak.allowance?code=FCI 70-2&fluid=gas&class=VI&portDiameter=2 1/2 in', 'working-leak');
 for (const [path, name] of [
   ['signature.analyse', 'signature'],
   ['bluing.read', 'photograph'],
@@ -83,7 +101,6 @@ for (const [path, name] of [
 for (const [tag, name, look, off] of [
   ['TCV-118', 'section-cage', 'dusk', 14],
   ['TW-02', 'section-slab-gate', 'daylight', 0],
-  ['LD-05', 'section-dump', 'dusk', 0],
   ['LV-40', 'section-rotary', 'daylight', 0],
   ['PSV-110', 'section-relief', 'dusk', 0],
   ['FV-22', 'section-venturi', 'daylight', 0],

@@ -1,0 +1,150 @@
+import { expect, test, type Page } from '@playwright/test';
+import { checkIsolation, inHand, openJob, setMarks, signIn, title, workPlainly, workTo } from './bench';
+
+const PASSED_OVER = /Find where|seated|gland|Lubricate|Add rings/;
+
+/** Rungs and checks that this trouble does not ask for. */
+async function passOver(page: Page): Promise<void> {
+  for (let i = 0; i < 8 && !/^Say how it stands/.test(await title(page).innerText()); i++) {
+    const before = await title(page).innerText();
+    expect(before).toMatch(PASSED_OVER);
+    await inHand(page).getByRole('button', { name: 'Not needed' }).click();
+    await expect(title(page)).not.toHaveText(before);
+  }
+}
+
+test('a control valve with half travel, from symptom to strip: found, isolated by two, marked', async ({
+  page,
+  browser,
+}) => {
+  await signIn(page, 'Ines Okoro');
+  await openJob(page, 'PCV-301');
+
+  await test.step('gauges are read, cheapest first, until the fault is placed', async () => {
+    await expect(title(page)).toHaveText('Find where the fault lies');
+    await inHand(page).getByRole('button', { name: 'Half travel at full signal' }).click();
+    const placed = inHand(page).getByRole('heading', { name: 'Placed: Bottom guide full' });
+    for (let i = 0; i < 10 && !(await placed.isVisible()); i++) {
+      const read = inHand(page).getByRole('button', { name: 'Read the gauges' });
+      const check = await inHand(page).getByRole('heading', { level: 3 }).first().innerText();
+      await read.click();
+      await expect(inHand(page).getByRole('heading', { level: 3 }).first()).not.toHaveText(check);
+    }
+    await expect(placed).toBeVisible();
+    await inHand(page).getByRole('button', { name: 'The fault is: Bottom guide full' }).click();
+    await expect(title(page)).not.toHaveText('Find where the fault lies');
+  });
+
+  await test.step('nothing is stripped before every energy is proved', async () => {
+    await passOver(page);
+    await expect(title(page)).toHaveText('Say how it stands in its line');
+    await expect(page.locator('#step-strip\\.match-mark')).toHaveClass(/waits/);
+    await inHand(page).getByLabel('A vent or drain upstream').uncheck();
+    await expect(inHand(page).getByRole('alert')).toContainText('Nothing proves that the upstream side');
+    await inHand(page).getByLabel('A vent or drain upstream').check();
+    await inHand(page).getByLabel('Volume shut in').fill('12 L');
+    await inHand(page).getByRole('button', { name: 'So it stands' }).click();
+    await workTo(page, 'Prove zero: upstream side');
+    await inHand(page).getByRole('button', { name: 'Open the vent, watch the gauge' }).click();
+    await expect(inHand(page).locator('.reading')).toHaveText(/^0 psig$/, { timeout: 20_000 });
+    await inHand(page).getByRole('button', { name: 'Take this reading' }).click();
+    await workTo(page, 'Two sign the isolation');
+  });
+
+  await test.step('one person does not sign both sides; a second one walks the points', async () => {
+    await inHand(page).getByRole('button', { name: 'Sign' }).first().click();
+    await expect(inHand(page).getByText('a second person signs here')).toBeVisible();
+    await checkIsolation(browser, 'PCV-301', 'Wen Aldous');
+    await expect(title(page)).not.toHaveText('Two sign the isolation');
+  });
+
+  await test.step('the sheet says who locked what, and prints', async () => {
+    await page.getByRole('link', { name: 'Isolation' }).click();
+    await expect(page.getByRole('heading', { name: 'Isolation sheet' })).toBeVisible();
+    await expect(page.getByText('Stored:').first()).toContainText('kJ');
+    await expect(page.getByRole('row', { name: /upstream block valve/ })).toContainText('Ines Okoro');
+    const [pdf, sheet] = await Promise.all(
+      ['isolation', 'job-sheet'].map((name) =>
+        page.request.get(
+          `${page.url().replace('/jobs/', '/api/jobs/').replace('/isolation', '')}/${name}.pdf`,
+        ),
+      ),
+    );
+    expect(pdf?.headers()['content-type']).toBe('application/pdf');
+    expect((await sheet?.body())?.length).toBeGreaterThan(10_000);
+    await page.getByRole('link', { name: 'Back to the bench' }).click();
+  });
+
+  await test.step('marks are set by the clock, settings measured, and the strip goes on', async () => {
+    await expect(title(page)).toHaveText(/Match-mark/);
+    await setMarks(page);
+    await expect(title(page)).not.toHaveText(/Match-mark/);
+    await workTo(page, 'Measure the settings before they are lost');
+    await workPlainly(page);
+    await page.keyboard.press('t');
+    await expect(page.getByRole('region', { name: 'Hand-over' })).toContainText('Locks hanging');
+  });
+});
+
+test('two people on an isolation: a block valve that passes stops the sheet', async ({ page }) => {
+  await signIn(page, 'Tam Brackley');
+  await openJob(page, 'TW-31');
+  await expect(title(page)).toHaveText('Prove zero: upstream side');
+  await inHand(page).getByRole('button', { name: 'Open the vent, watch the gauge' }).click();
+  await expect(inHand(page).locator('.reading')).toHaveText(/^4\d(\.\d)? psig$/, { timeout: 20_000 });
+  await inHand(page).getByRole('button', { name: 'Take this reading' }).click();
+  await expect(inHand(page).getByRole('alert')).toContainText('a block valve may pass');
+  await expect(page.locator('#step-isolate\\.sign')).toHaveClass(/waits/);
+  await page.getByRole('link', { name: 'Isolation' }).click();
+  await expect(page.getByRole('alert')).toContainText('Stop. An energy was read and is not gone');
+});
+
+test('a strip without a connection on a phone: killed, opened again, sent without loss', async ({
+  browser,
+}) => {
+  const context = await browser.newContext({
+    viewport: { width: 390, height: 844 },
+    serviceWorkers: 'allow',
+  });
+  const page = await context.newPage();
+  await signIn(page, 'Jory Velde');
+  await openJob(page, 'HV-0412');
+  const address = page.url();
+  await page.evaluate(async () => (await navigator.serviceWorker.ready).active?.state);
+  await expect(async () => {
+    const held = await page.evaluate(async () => (await caches.keys()).length);
+    expect(held).toBeGreaterThan(0);
+  }).toPass();
+  await context.setOffline(true);
+
+  await test.step('steps are done and waited with, and the sign says so', async () => {
+    for (let i = 0; i < 2; i++) await workPlainly(page);
+    await expect(page.getByRole('alert')).toContainText('Waiting on this device: 2 entries');
+  });
+  const stood = await title(page).innerText();
+  await page.close(); // killed
+
+  const again = await context.newPage();
+  await test.step('opened again without a connection, it stands where it stood', async () => {
+    await again.goto(address);
+    await expect(title(again)).toHaveText(stood, { timeout: 20_000 });
+    await expect(again.getByRole('alert')).toContainText('Waiting on this device: 2 entries');
+    await workPlainly(again);
+    await expect(again.getByRole('alert')).toContainText('3 entries');
+  });
+
+  await test.step('back in reach it is sent by itself, once', async () => {
+    const last = await title(again).innerText();
+    await context.setOffline(false);
+    await expect(again.getByText('No connection.')).toHaveCount(0, { timeout: 30_000 });
+    await expect(title(again)).toHaveText(last);
+    await expect(async () => {
+      const answer = await again.request.get(address.replace('/jobs/', '/api/jobs/'));
+      const { entries } = (await answer.json()) as { entries: { commandId: string; by: { name: string } }[] };
+      expect(entries.slice(-3).map(({ by }) => by.name)).toEqual(Array(3).fill('Jory Velde'));
+      expect(entries.filter(({ by }) => by.name === 'Jory Velde')).toHaveLength(3);
+      expect(new Set(entries.slice(-3).map(({ commandId }) => commandId)).size).toBe(3);
+    }).toPass({ timeout: 20_000 });
+  });
+  await context.close();
+});
