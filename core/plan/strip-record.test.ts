@@ -60,8 +60,28 @@ describe('settings that are lost with the first turn (common practice)', () => {
     expect(place('strip.settings')).toBeLessThan(place('strip.spring'));
     const again = steps[place('setup.settings')]?.task;
     expect(again?.kind === 'measure' && again.asks.map(({ what, was }) => `${what}: ${String(was)}`)).toEqual(
-      ['turns of the compression screw: strip.settings', 'height of the compression screw: strip.settings'],
+      [
+        'turns of the compression screw: strip.settings',
+        'height of the compression screw: strip.settings',
+        'length of the spring as set: strip.settings',
+      ],
     );
+  });
+  it('a relief valve: its rings are counted before the bonnet is off and come back by the count (blowdown)', () => {
+    const job = new BenchJob(defaultValve('relief-spring')).workTo('strip.ring-notches');
+    const count = (step: string, value: string) =>
+      job.try({
+        kind: 'take-measurement',
+        body: { step, what: 'upper ring, notches from its stop', value, readBy: 'hand' },
+      });
+    expect(count('strip.ring-notches', '12 notches')).toBeUndefined();
+    expect(job.step('strip.bonnet')?.status).toBe('waiting');
+    expect(count('strip.ring-notches', '3 psig')).toBeDefined();
+    const { task } = job.step('rebuild.rings') ?? {};
+    expect(task?.kind === 'measure' && task.asks.map(({ was }) => was)).toEqual([
+      'strip.ring-notches',
+      'strip.ring-notches',
+    ]);
   });
   it('every valve with a spring to set has its figure taken', () => {
     const sprung = ['spring-diaphragm', 'range-spring', 'set-spring', 'weight-lever'];

@@ -18,7 +18,8 @@ export interface MeasureAsk {
   readonly what: string;
   readonly dimension: Dimension;
   readonly example: string;
-  readonly instrument: InstrumentKind;
+  /** Absent where it is counted, not read. */
+  readonly instrument?: InstrumentKind;
   /** The step that took the same figure before: the difference is shown. */
   readonly was?: string;
   /** Only this reading finishes the step. */

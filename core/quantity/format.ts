@@ -31,6 +31,7 @@ const PREFERRED: Preferred = {
   density: { US: 'lb/ft³', SI: 'kg/m³' },
   current: { US: 'mA', SI: 'mA' },
   voltage: { US: 'V', SI: 'V' },
+  count: { US: 'notches', SI: 'notches' },
 };
 
 const US_UNITS: ReadonlySet<string> = new Set(
@@ -45,6 +46,7 @@ const OF_NO_SYSTEM: ReadonlySet<Dimension> = new Set([
   'ratio',
   'current',
   'voltage',
+  'count',
 ]);
 
 /** The system a quantity was given in; undefined for angles, times, ratios and the like, which belong to both. */

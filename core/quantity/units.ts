@@ -238,6 +238,9 @@ export const UNITS = {
     V: { factor: 1, also: ['volt', 'volts', 'vac', 'vdc'], decimals: 1 },
     mV: { factor: 1e-3, also: ['millivolt', 'millivolts'], decimals: 0 },
   },
+  count: {
+    notches: { factor: 1, also: ['notch'], decimals: 1 },
+  },
 } as const satisfies Record<string, Record<string, Unit>>;
 
 export type Dimension = keyof typeof UNITS;

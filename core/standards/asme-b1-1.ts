@@ -25,6 +25,11 @@ export const STUD_THREADS: readonly (readonly [designation: string, diameter: nu
   ['1 3/4-8', 1.75, 8],
   ['1 7/8-8', 1.875, 8],
   ['2-8', 2, 8],
+  ['2 1/4-8', 2.25, 8],
+  ['2 1/2-8', 2.5, 8],
+  ['2 3/4-8', 2.75, 8],
+  ['3-8', 3, 8],
+  ['3 1/2-8', 3.5, 8],
 ];
 
 export type Thread =

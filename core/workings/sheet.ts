@@ -65,6 +65,7 @@ const SI_UNITS: { readonly [D in Dimension]: UnitOf<D> } = {
   density: 'kg/m³',
   current: 'A',
   voltage: 'V',
+  count: 'notches',
 };
 
 const siUnit = <D extends Dimension>(dimension: D): UnitOf<D> => SI_UNITS[dimension];

@@ -13,12 +13,19 @@ const length = (what: string, example: string): MeasureAsk => ({
 const SETTINGS: Partial<Record<Features['moved']['kind'], readonly MeasureAsk[]>> = {
   'spring-diaphragm': [
     length('height of the spring adjuster', '1.25 in'),
+    length('height of the jam nuts on the stem', '0.875 in'),
     length('thread engaged in the coupling', '0.75 in'),
   ],
-  piston: [length('thread engaged in the coupling', '0.75 in')],
+  piston: [
+    length('height of the jam nuts on the stem', '0.875 in'),
+    length('thread engaged in the coupling', '0.75 in'),
+  ],
   'rolling-diaphragm': [length('clevis to yoke face', '1.5 in')],
   'vane-arm': [length('clevis thread showing', '0.5 in')],
-  'range-spring': [length('height of the adjusting screw', '1.5 in')],
+  'range-spring': [
+    length('height of the adjusting screw', '1.5 in'),
+    length('length of the spring under load', '3.25 in'),
+  ],
   'diaphragm-on-stem': [length('height of the adjusting screw', '1 in')],
   'weight-lever': [length('place of the weight on its lever', '9 in')],
   'set-spring': [
@@ -26,9 +33,9 @@ const SETTINGS: Partial<Record<Features['moved']['kind'], readonly MeasureAsk[]>
       what: 'turns of the compression screw',
       dimension: 'angle',
       example: '4.5 turns',
-      instrument: 'caliper',
     },
     length('height of the compression screw', '1.75 in'),
+    length('length of the spring as set', '4.625 in'),
   ],
 };
 

@@ -11,6 +11,13 @@ const pressure = (what: string, example: string): MeasureAsk => ({
   instrument: 'gauge',
 });
 
+const notches = (ring: 'upper' | 'lower', example: string): MeasureAsk => ({
+  what: `${ring} ring, notches from its stop`,
+  dimension: 'count',
+  example,
+});
+const RINGS = [notches('upper', '11 notches'), notches('lower', '4 notches')];
+
 /** A safety or relief valve: popped as found, its turns and notches counted, disc and nozzle lapped apart. */
 export const springRelief: Fragment = {
   name: 'spring relief',
@@ -64,8 +71,9 @@ function apart(c: Context): Draft[] {
     {
       id: 'strip.ring-notches',
       title: 'Ring positions by notch count from the reference',
-      why: 'Ring pins out; turn each ring to its stop and count the notches; write them down.',
+      why: 'Ring pins out; turn each ring to its stop and count the notches; a valve of one ring counts it as its lower.',
       caution: 'Not counted, the blowdown is lost.',
+      task: { kind: 'measure', asks: RINGS },
       off: ['ring pins'],
       parts: ['adjusting rings'],
       minutes: 6,
@@ -160,7 +168,8 @@ function together(c: Context): Draft[] {
     {
       id: 'rebuild.rings',
       title: 'Rings to their notches, pins in',
-      why: 'By the count.',
+      why: 'By the count: another blowdown is set on the stand, by whoever may, never here.',
+      task: { kind: 'measure', asks: RINGS.map((ask) => ({ ...ask, was: 'strip.ring-notches' })) },
       on: ['ring pins'],
       parts: ['adjusting rings'],
       minutes: 5,
