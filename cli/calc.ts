@@ -5,7 +5,7 @@ import { refused, UsageError } from './usage';
 const LARGEST_INPUT = 256_000_000;
 
 /** `calc` lists the workings; `calc ID` works one from standard input. */
-export async function calc(args: readonly string[]): Promise<unknown> {
+export async function calc(args: readonly string[], input: AsyncIterable<Uint8Array>): Promise<unknown> {
   const [id, ...more] = args;
   if (id === undefined) {
     return WORKINGS.map((working) => ({
@@ -24,7 +24,7 @@ export async function calc(args: readonly string[]): Promise<unknown> {
   const working = findWorking(id);
   if (!working.ok) throw refused(working.problem);
   const worked = working.value.run(
-    onDay(working.value, parsed(await standardInput()), new Date().toISOString().slice(0, 10)),
+    onDay(working.value, parsed(await whole(input)), new Date().toISOString().slice(0, 10)),
   );
   if (!worked.ok) throw refused(worked.problem);
   const { result, steps, notes, source } = worked.value;
@@ -47,13 +47,12 @@ function plainly(value: ResultValue): unknown {
   return Object.fromEntries(Object.entries(value).map(([name, each]) => [name, plainly(each)]));
 }
 
-async function standardInput(): Promise<string> {
-  const chunks: Buffer[] = [];
+async function whole(input: AsyncIterable<Uint8Array>): Promise<string> {
+  const chunks: Uint8Array[] = [];
   let size = 0;
-  for await (const chunk of process.stdin) {
-    const bytes = Buffer.from(chunk);
-    chunks.push(bytes);
-    size += bytes.length;
+  for await (const chunk of input) {
+    chunks.push(chunk);
+    size += chunk.length;
     if (size > LARGEST_INPUT) throw new UsageError('Standard input is too large for a working.');
   }
   return Buffer.concat(chunks).toString('utf8');

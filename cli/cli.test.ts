@@ -2,28 +2,47 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { Readable } from 'node:stream';
 import { describe, expect, it } from 'vitest';
 import { WORKINGS } from '@dusk-wren/core/workings';
 import { CONSTRUCTION_IDS } from '@dusk-wren/core/valve';
 import { BenchJob } from '../core/testing/bench';
+import { answer, type Answer } from './answer';
 
-/** The command line as a script calls it: standard input in, JSON out, exit code. */
-function dw(args: string[], input = ''): { code: number | null; out: string; said: string } {
-  const done = spawnSync(process.execPath, ['scripts/dw.mjs', ...args], { input, encoding: 'utf8' });
-  return { code: done.status, out: done.stdout, said: done.stderr };
-}
+/** The command line: standard input in, JSON out, exit code. */
+const dw = (args: string[], input = ''): Promise<Answer> => answer(args, Readable.from([Buffer.from(input)]));
 const calc = (id: string, raw: unknown) => dw(['calc', id], JSON.stringify(raw));
 
+describe('as a script calls it', () => {
+  const script = (args: string[], input: string) =>
+    spawnSync(process.execPath, ['scripts/dw.mjs', ...args], { input, encoding: 'utf8' });
+  it('reads standard input, writes JSON, ends with 0', () => {
+    const { status, stdout, stderr } = script(
+      ['calc', 'bolting.crowfoot'],
+      '{"torque": "100 lbf·ft", "wrench": "18 in", "adapter": "2.5 in"}',
+    );
+    expect(stderr).toBe('');
+    expect(status).toBe(0);
+    expect(JSON.parse(stdout)).toMatchObject({ result: { setting: { unit: 'lbf·ft' } } });
+  });
+  it('says what is wrong on standard error, ends with 2', () => {
+    const { status, stdout, stderr } = script(['calc', 'lathe.speed'], 'diameter 2 in');
+    expect(status).toBe(2);
+    expect(stdout).toBe('');
+    expect(stderr).toMatch(/not a JSON object/);
+  });
+});
+
 describe('calc', () => {
-  it('lists every working with its fields', () => {
-    const { code, out } = dw(['calc']);
+  it('lists every working with its fields', async () => {
+    const { code, out } = await dw(['calc']);
     expect(code).toBe(0);
     const listed: { id: string; input: Record<string, string> }[] = JSON.parse(out);
     expect(listed.map(({ id }) => id)).toEqual(WORKINGS.map(({ id }) => id));
     expect(Object.keys(listed[0]?.input ?? {})).toContain('thread');
   });
-  it('answers quantities as value and unit, with steps and source', () => {
-    const { code, out } = calc('bolting.crowfoot', {
+  it('answers quantities as value and unit, with steps and source', async () => {
+    const { code, out } = await calc('bolting.crowfoot', {
       torque: '100 lbf·ft',
       wrench: '18 in',
       adapter: '2.5 in',
@@ -36,16 +55,16 @@ describe('calc', () => {
       source: expect.stringContaining('common practice'),
     });
   });
-  it('answers lists and plain values as they are', () => {
-    const { out } = calc('bolting.sequence', { bolts: 4, passes: 'quarters', torque: '40 N·m' });
+  it('answers lists and plain values as they are', async () => {
+    const { out } = await calc('bolting.sequence', { bolts: 4, passes: 'quarters', torque: '40 N·m' });
     expect(JSON.parse(out).result.passes[0]).toEqual({
       percent: 25,
       torque: { value: 10, unit: 'N·m' },
       order: [1, 3, 2, 4],
     });
   });
-  it('takes today for the day of use', () => {
-    const { out } = calc('elastomer.compatibility', { elastomer: 'NBR', cureDate: '1Q95' });
+  it('takes today for the day of use', async () => {
+    const { out } = await calc('elastomer.compatibility', { elastomer: 'NBR', cureDate: '1Q95' });
     expect(JSON.parse(out).result.verdict).toBe('stop');
   });
   it.each([
@@ -61,8 +80,8 @@ describe('calc', () => {
     ['an unknown command', ['fish'], '', /no command “fish”/],
     ['an unknown construction', ['plan', 'boat'], '', /no construction “boat”/],
     ['a missing file', ['plan', '--job', '/nowhere.json'], '', /nowhere/],
-  ])('%s: a message on standard error, exit 2', (_name, args, input, message) => {
-    const { code, out, said } = dw(args, input);
+  ])('%s: a message on standard error, exit 2', async (_name, args, input, message) => {
+    const { code, out, said } = await dw(args, input);
     expect(code).toBe(2);
     expect(out).toBe('');
     expect(said).toMatch(message);
@@ -70,8 +89,8 @@ describe('calc', () => {
 });
 
 describe('constructions', () => {
-  it('lists all twenty-one with their features', () => {
-    const { code, out } = dw(['constructions']);
+  it('lists all twenty-one with their features', async () => {
+    const { code, out } = await dw(['constructions']);
     expect(code).toBe(0);
     const listed = JSON.parse(out) as { id: string; features: unknown; parts: number }[];
     expect(listed.map(({ id }) => id)).toEqual([...CONSTRUCTION_IDS]);
@@ -87,8 +106,8 @@ describe('a plan varied', () => {
     return path;
   };
   const idsOf = (out: string) => (JSON.parse(out) as { steps: { id: string }[] }).steps.map(({ id }) => id);
-  it('by features: an axis replaced, or one choice of it', () => {
-    const swapped = dw([
+  it('by features: an axis replaced, or one choice of it', async () => {
+    const swapped = await dw([
       'plan',
       'control-balanced-cage',
       '--features',
@@ -97,7 +116,7 @@ describe('a plan varied', () => {
     expect(idsOf(swapped.out)).toEqual(
       expect.arrayContaining(['strip.coupler', 'strip.cylinder', 'strip.plug-pin']),
     );
-    const second = dw([
+    const second = await dw([
       'plan',
       'control-ball-in-venturi',
       '--features',
@@ -105,12 +124,12 @@ describe('a plan varied', () => {
     ]);
     expect(second.out).toContain('Second service');
   });
-  it('by findings, and by ways chosen', () => {
+  it('by findings, and by ways chosen', async () => {
     const findings = file([
       { part: 'stem', finding: { kind: 'stem mark', zone: 'packing zone' } },
       { way: { question: 'leakingGland', choice: 'repack' } },
     ]);
-    const ids = idsOf(dw(['plan', 'control-globe-double-seat', '--findings', findings]).out);
+    const ids = idsOf((await dw(['plan', 'control-globe-double-seat', '--findings', findings])).out);
     expect(ids).toContain('order.stem');
     expect(ids).not.toContain('diagnose.gland.tighten');
   });
@@ -134,8 +153,8 @@ describe('a plan varied', () => {
       [{ part: 'disc', finding: { kind: 'sad' } }],
       /Invalid|kind/,
     ],
-  ])('%s: said, exit code 2', (_name, args, content, message) => {
-    const { code, out, said } = dw([...args, file(content)]);
+  ])('%s: said, exit code 2', async (_name, args, content, message) => {
+    const { code, out, said } = await dw([...args, file(content)]);
     expect(code).toBe(2);
     expect(out).toBe('');
     expect(said).toMatch(message);
@@ -143,8 +162,8 @@ describe('a plan varied', () => {
 });
 
 describe('plan', () => {
-  it('prints the plan of a usual valve of a construction', () => {
-    const { code, out } = dw(['plan', 'globe-bolted']);
+  it('prints the plan of a usual valve of a construction', async () => {
+    const { code, out } = await dw(['plan', 'globe-bolted']);
     expect(code).toBe(0);
     const {
       steps,
@@ -157,7 +176,7 @@ describe('plan', () => {
       expect(step.because).toBeTruthy();
     }
   });
-  it('reads an exported job', () => {
+  it('reads an exported job', async () => {
     const job = new BenchJob().workTo('inspect.runout');
     const file = join(mkdtempSync(join(tmpdir(), 'dusk-wren-')), 'job.json');
     const first = job.log[0];
@@ -172,7 +191,7 @@ describe('plan', () => {
         entries: job.log,
       }),
     );
-    const { code, out, said } = dw(['plan', '--job', file]);
+    const { code, out, said } = await dw(['plan', '--job', file]);
     expect(said).toBe('');
     expect(code).toBe(0);
     expect(JSON.parse(out).steps.some(({ status }: { status: string }) => status === 'done')).toBe(true);

@@ -342,7 +342,7 @@ describe('flange.bolting (ASME B16.5, handbook part 5.4)', () => {
     ['NPS 6', 600, 12, '1-8', 6.75, 'R45'],
     ['NPS 8', 150, 8, '3/4-10', 4.25, 'R48'],
     ['NPS 10', 1500, 12, '1 7/8-8', 13.25, 'R54'],
-    ['DN 300', 2500, 12, '2.75-8', 21.25, 'R60'],
+    ['DN 300', 2500, 12, '2 3/4-8', 21.25, 'R60'],
     ['NPS 24', 600, 24, '1 7/8-8', 13, 'R77'],
   ])('%s class %d: %d × %s', (size, flangeClass, studs, thread, length, ring) => {
     const { result } = ask('flange.bolting', { size, class: flangeClass });
