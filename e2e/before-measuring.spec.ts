@@ -1,5 +1,15 @@
 import { expect, test, type Page } from '@playwright/test';
-import { checkIsolation, inHand, openJob, setMarks, signIn, title, workPlainly, workTo } from './bench';
+import {
+  checkIsolation,
+  FIRST,
+  inHand,
+  openJob,
+  setMarks,
+  signIn,
+  title,
+  workPlainly,
+  workTo,
+} from './bench';
 
 const PASSED_OVER = /Find where|seated|gland|Lubricate|Add rings/;
 
@@ -86,6 +96,67 @@ test('a control valve with half travel, from symptom to strip: found, isolated b
   });
 });
 
+test('receiving a relief valve: its plate read, its twin caught, the wrong kit stopped, its sheet filed', async ({
+  page,
+}) => {
+  await signIn(page, 'Tam Brackley');
+  await page.goto(`${FIRST}/jobs/new`);
+
+  await test.step('a scanned plate line fills the plate; what is not understood is said', async () => {
+    await page.getByRole('combobox', { name: 'Construction' }).click();
+    await page
+      .getByRole('option', { name: /relief/i })
+      .first()
+      .click();
+    await page
+      .getByLabel('Type, paste or scan the plate')
+      .fill('PSV-77; S/N K 20 118; 2 in; class 300; WCB; set 150 psig; wobble 9');
+    await expect(page.getByText('not understood: wobble 9')).toBeVisible();
+    const plate = page.getByRole('group', { name: 'Nameplate' });
+    await expect(plate).toContainText('PSV-77');
+    await expect(plate).toContainText('NPS 2');
+  });
+
+  await test.step('the same serial under another tag is caught before a second file is opened', async () => {
+    await expect(page.getByRole('alert')).toContainText('same serial, other tag');
+    await page.getByLabel('Serial', { exact: true }).fill('R 9 4417');
+    await expect(page.getByRole('alert')).toHaveCount(0);
+    await page.getByRole('combobox', { name: 'Customer' }).press('ArrowDown');
+    await page.getByRole('option', { name: /Mossgate/ }).click();
+    await page.getByLabel('Where it sits').fill('separator 4, outlet');
+    await page.getByLabel('What ran through it').fill('Sour gas');
+    await page.getByLabel('Hydrogen sulphide in it').fill('500 ppm');
+    await page.getByRole('button', { name: 'Open the job' }).click();
+  });
+
+  await test.step('a kit of another size holds the step, with the reason', async () => {
+    await workTo(page, /spares/i);
+    const waits = await title(page).innerText();
+    await inHand(page).getByRole('combobox', { name: 'Size' }).click();
+    await page.getByRole('option', { name: 'NPS 3', exact: true }).click();
+    await expect(inHand(page).getByRole('alert')).toContainText(/Stop: kit.*NPS 3/);
+    await inHand(page).getByRole('button', { name: 'Laid out, compared' }).click();
+    await expect(title(page)).toHaveText(waits);
+    await inHand(page).getByRole('combobox', { name: 'Size' }).click();
+    await page.getByRole('option', { name: 'NPS 2', exact: true }).click();
+    await inHand(page).getByRole('button', { name: 'Laid out, compared' }).click();
+    await expect(title(page)).not.toHaveText(waits);
+  });
+
+  await test.step('the maker’s sheet is typed once, each figure with its page', async () => {
+    await workTo(page, /sheet/i);
+    const step = inHand(page);
+    await step.getByLabel('Model').fill('RV 40');
+    await step.getByLabel('Revision of the sheet').fill('C');
+    await step.getByLabel('Torque of the joint').fill('85 ft-lb');
+    await expect(step.getByRole('button', { name: 'File this sheet' })).toBeDisabled();
+    await step.getByLabel('Page of the joint’s torque').fill('12');
+    const waits = await title(page).innerText();
+    await step.getByRole('button', { name: 'File this sheet' }).click();
+    await expect(title(page)).not.toHaveText(waits);
+  });
+});
+
 test('two people on an isolation: a block valve that passes stops the sheet', async ({ page }) => {
   await signIn(page, 'Tam Brackley');
   await openJob(page, 'TW-31');
@@ -121,6 +192,17 @@ test('a strip without a connection on a phone: killed, opened again, sent withou
     for (let i = 0; i < 2; i++) await workPlainly(page);
     await expect(page.getByRole('alert')).toContainText('Waiting on this device: 2 entries');
   });
+  await test.step('a photograph is taken all the same, and shown from the device', async () => {
+    const picture = await page.screenshot({ clip: { x: 0, y: 0, width: 300, height: 200 } });
+    await page.getByRole('button', { name: 'Tray', exact: true }).click();
+    await page.getByLabel('What it shows').fill('as it came');
+    await page
+      .locator('input[type=file]')
+      .setInputFiles({ name: 'plate.png', mimeType: 'image/png', buffer: picture });
+    const shown = page.getByRole('img', { name: 'valve: as it came' });
+    await expect(shown).toHaveAttribute('src', /^blob:/);
+    await expect(page.getByRole('alert')).toContainText('3 entries');
+  });
   const stood = await title(page).innerText();
   await page.close(); // killed
 
@@ -128,9 +210,9 @@ test('a strip without a connection on a phone: killed, opened again, sent withou
   await test.step('opened again without a connection, it stands where it stood', async () => {
     await again.goto(address);
     await expect(title(again)).toHaveText(stood, { timeout: 20_000 });
-    await expect(again.getByRole('alert')).toContainText('Waiting on this device: 2 entries');
+    await expect(again.getByRole('alert')).toContainText('Waiting on this device: 3 entries');
     await workPlainly(again);
-    await expect(again.getByRole('alert')).toContainText('3 entries');
+    await expect(again.getByRole('alert')).toContainText('4 entries');
   });
 
   await test.step('back in reach it is sent by itself, once', async () => {
@@ -141,10 +223,16 @@ test('a strip without a connection on a phone: killed, opened again, sent withou
     await expect(async () => {
       const answer = await again.request.get(address.replace('/jobs/', '/api/jobs/'));
       const { entries } = (await answer.json()) as { entries: { commandId: string; by: { name: string } }[] };
-      expect(entries.slice(-3).map(({ by }) => by.name)).toEqual(Array(3).fill('Jory Velde'));
-      expect(entries.filter(({ by }) => by.name === 'Jory Velde')).toHaveLength(3);
-      expect(new Set(entries.slice(-3).map(({ commandId }) => commandId)).size).toBe(3);
+      expect(entries.slice(-4).map(({ by }) => by.name)).toEqual(Array(4).fill('Jory Velde'));
+      expect(entries.filter(({ by }) => by.name === 'Jory Velde')).toHaveLength(4);
+      expect(new Set(entries.slice(-4).map(({ commandId }) => commandId)).size).toBe(4);
     }).toPass({ timeout: 20_000 });
+    await again.getByRole('button', { name: 'Tray', exact: true }).click();
+    const sent = again.getByRole('img', { name: 'valve: as it came' });
+    await expect(sent).toHaveAttribute('src', /^\/api\//);
+    expect(await sent.evaluate((img: HTMLImageElement) => img.decode().then(() => img.naturalWidth))).toBe(
+      300,
+    );
   });
   await context.close();
 });

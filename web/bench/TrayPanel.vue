@@ -2,10 +2,11 @@
 import { LOTS } from '@dusk-wren/core/job';
 import { handOver } from '@dusk-wren/core/plan';
 import { partsOf, type PartRole } from '@dusk-wren/core/valve';
-import { computed, ref } from 'vue';
-import { sendPhoto } from '../api/photos';
+import { computed, onBeforeUnmount, ref, watch } from 'vue';
+import { shrinkPhoto, uploadPhoto } from '../api/photos';
 import { sayTime } from '../app/dates';
 import BenchButton from '../parts/BenchButton.vue';
+import { device } from '../stores/device';
 import { useJob } from '../stores/job';
 import { useSession } from '../stores/session';
 
@@ -38,7 +39,8 @@ async function picked(event: Event): Promise<void> {
   busy.value = true;
   problem.value = '';
   try {
-    const photo = await sendPhoto(job.id, file);
+    const photo = crypto.randomUUID();
+    await keepOrSend(job.id, photo, await shrinkPhoto(file));
     const words = caption.value.trim() || (pinned.value ?? 'the valve');
     if (
       job.act({
@@ -48,11 +50,39 @@ async function picked(event: Event): Promise<void> {
     )
       caption.value = '';
   } catch (error) {
-    problem.value = `${error instanceof Error ? error.message : String(error)} A photograph needs the connection; the caption is kept.`;
+    problem.value = `${error instanceof Error ? error.message : String(error)} The photograph was not taken; the caption is kept.`;
   } finally {
     busy.value = false;
   }
 }
+/** Kept on this device until it is sent; a browser that keeps nothing sends it at once. */
+async function keepOrSend(id: string, photo: string, picture: Blob): Promise<void> {
+  try {
+    await device.keepPhoto(photo, picture);
+  } catch {
+    await uploadPhoto(id, photo, picture);
+  }
+}
+
+/** Pictures that still lie on this device are shown from here. */
+const here = ref(new Map<string, string>());
+const letGo = () => [...here.value.values()].forEach((address) => URL.revokeObjectURL(address));
+watch(
+  () => [photos.value.length, job.waiting],
+  async () => {
+    const found = await Promise.all(
+      photos.value.map(async ({ body }) => {
+        const picture = await device.photo(body.photo).catch(() => undefined);
+        return picture && ([body.photo, URL.createObjectURL(picture)] as const);
+      }),
+    );
+    letGo();
+    here.value = new Map(found.filter((each) => each !== undefined));
+  },
+  { immediate: true },
+);
+onBeforeUnmount(letGo);
+const addressOf = (photo: string) => here.value.get(photo) ?? `/api/jobs/${job.id ?? ''}/photos/${photo}`;
 function takeOver(): void {
   if (session.person) job.act({ kind: 'assign-person', body: { person: session.person } });
 }
@@ -122,9 +152,9 @@ function takeOver(): void {
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <ul class="photos">
         <li v-for="{ body, seq, at, by } in photos" :key="seq">
-          <a :href="`/api/jobs/${job.id}/photos/${body.photo}`" target="_blank" rel="noopener"
+          <a :href="addressOf(body.photo)" target="_blank" rel="noopener"
             ><img
-              :src="`/api/jobs/${job.id}/photos/${body.photo}`"
+              :src="addressOf(body.photo)"
               :alt="`${body.part ?? 'valve'}: ${body.caption}`"
               loading="lazy"
           /></a>

@@ -7,7 +7,7 @@ import {
   type InstrumentView,
 } from '@dusk-wren/contract';
 import { wordProblem } from '@dusk-wren/contract/wording';
-import type { RawCommand } from '@dusk-wren/core/command';
+import { readCommand, type RawCommand } from '@dusk-wren/core/command';
 import {
   commandId,
   personStamp,
@@ -20,6 +20,7 @@ import { plan, readyBy, stepOf, summarise, type Plan, type PlannedStep } from '@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { ApiProblem, call, callOr409 } from '../api/client';
+import { uploadPhoto } from '../api/photos';
 import { JobSync, type Lapsed, type Waiting } from '../sync/job-sync';
 import { device } from './device';
 import { useSession } from './session';
@@ -194,8 +195,20 @@ export const useJob = defineStore('job', () => {
   };
 });
 
+/** A photograph that still lies on this device goes before the command that pins it. */
+async function sendKeptPhoto(jobId: JobId, command: unknown): Promise<void> {
+  const read = readCommand(command);
+  if (!read.ok || read.value.kind !== 'add-photo') return;
+  const { photo } = read.value.body;
+  const picture = await device.photo(photo).catch(() => undefined);
+  if (!picture) return;
+  await uploadPhoto(jobId, photo, picture);
+  await device.removePhoto(photo);
+}
+
 async function post(jobId: JobId, baseVersion: number, { commandId: command, command: body, at }: Waiting) {
   try {
+    await sendKeptPhoto(jobId, body);
     const answer = await callOr409(`/jobs/${jobId}/commands`, commandView, staleView, {
       method: 'POST',
       body: { baseVersion, commandId: command, command: body, ...(isLate(at) ? { doneAt: at } : {}) },

@@ -149,6 +149,21 @@ describe('a job kept on the device', () => {
     expect((await kept.load(JOB, ADA.id))?.pending).toEqual([]);
   });
 
+  it('a photograph outlives the tab, byte by byte, until it has been sent', async () => {
+    const name = randomUUID();
+    const bytes = new Uint8Array([255, 216, 255, 0, 7]);
+    const photo = randomUUID();
+    const first = open(name);
+    await first.keepPhoto(photo, new Blob([bytes], { type: 'image/jpeg' }));
+    first.close();
+    const again = open(name);
+    const kept = await again.photo(photo);
+    expect(kept?.type).toBe('image/jpeg');
+    expect([...new Uint8Array((await kept?.arrayBuffer()) ?? [])]).toEqual([...bytes]);
+    await again.removePhoto(photo);
+    expect(await again.photo(photo)).toBeUndefined();
+  });
+
   it('what one person left waiting is not sent as another’s', async () => {
     const name = randomUUID();
     const kept = open(name);

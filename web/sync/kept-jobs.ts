@@ -31,13 +31,21 @@ interface PendingRecord {
 const keptLog = z.array(entrySchema);
 const keptInstruments = z.array(instrumentView);
 
+interface PhotoRecord {
+  id: string;
+  picture: ArrayBuffer;
+  type: string;
+}
+
 /** The store of this device, in IndexedDB: it outlives the tab, the browser and the battery. */
 class DeviceStore extends Dexie {
   declare jobs: EntityTable<JobRecord, 'id'>;
   declare pending: EntityTable<PendingRecord, 'commandId'>;
+  declare photos: EntityTable<PhotoRecord, 'id'>;
   constructor(name: string) {
     super(name);
     this.version(1).stores({ jobs: 'id', pending: 'commandId, [job+person]' });
+    this.version(2).stores({ photos: 'id' });
   }
 }
 
@@ -89,6 +97,20 @@ export class KeptJobs {
 
   async removePending(id: CommandId): Promise<void> {
     await this.store.pending.delete(id);
+  }
+
+  /** A photograph that has not reached the server yet. Its bytes are kept: not every browser keeps a Blob. */
+  async keepPhoto(id: string, picture: Blob): Promise<void> {
+    await this.store.photos.put({ id, picture: await picture.arrayBuffer(), type: picture.type });
+  }
+
+  async photo(id: string): Promise<Blob | undefined> {
+    const kept = await this.store.photos.get(id);
+    return kept && new Blob([kept.picture], { type: kept.type });
+  }
+
+  async removePhoto(id: string): Promise<void> {
+    await this.store.photos.delete(id);
   }
 
   /** Jobs that can be opened without a connection. */

@@ -9,7 +9,8 @@ import { TECHNICIAN, type BenchJob } from '../../core/testing/bench';
 import { useJob } from '../stores/job';
 import { useSession } from '../stores/session';
 
-const JOB = '00000000-0000-4000-8000-00000000aaaa';
+/** The job that the served bench is open on. */
+export const JOB = '00000000-0000-4000-8000-00000000aaaa';
 const VALVE = '00000000-0000-4000-8000-00000000bbbb';
 
 /** The instruments of the shop that the server would tell of. */
@@ -71,12 +72,19 @@ export async function renderOnJob(
   const pinia = createPinia();
   setActivePinia(pinia);
   await useSession(pinia).load();
-  await useJob(pinia).open(jobId.parse(JOB));
+  const bench = useJob(pinia);
+  await bench.open(jobId.parse(JOB));
   const router = createRouter({
     history: createMemoryHistory(),
     routes: [{ path: '/:rest(.*)*', component: { template: '<i/>' } }],
   });
   const app = createSSRApp(component, props).use(pinia).use(PiniaColada).use(router);
+  // A page opens the job itself: nothing is drawn before it is there.
+  app.mixin({
+    async serverPrefetch() {
+      while (!bench.planned) await new Promise((soon) => setTimeout(soon));
+    },
+  });
   for (const name of FIELDS) app.component(name, Field);
   app.config.warnHandler = () => undefined;
   return (await renderToString(app)).replaceAll('<!--[-->', '').replaceAll('<!--]-->', '');
