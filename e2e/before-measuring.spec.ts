@@ -103,11 +103,10 @@ test('receiving a relief valve: its plate read, its twin caught, the wrong kit s
   await page.goto(`${FIRST}/jobs/new`);
 
   await test.step('a scanned plate line fills the plate; what is not understood is said', async () => {
-    await page.getByRole('combobox', { name: 'Construction' }).click();
-    await page
-      .getByRole('option', { name: /relief/i })
-      .first()
-      .click();
+    await page.getByRole('combobox', { name: 'Construction' }).press('ArrowDown');
+    await page.keyboard.press('End');
+    await expect(page.getByRole('option', { name: /^Relief, spring/ })).toBeFocused();
+    await page.keyboard.press('Enter');
     await page
       .getByLabel('Type, paste or scan the plate')
       .fill('PSV-77; S/N K 20 118; 2 in; class 300; WCB; set 150 psig; wobble 9');
@@ -130,21 +129,24 @@ test('receiving a relief valve: its plate read, its twin caught, the wrong kit s
   });
 
   await test.step('a kit of another size holds the step, with the reason', async () => {
-    await workTo(page, /spares/i);
+    await workPlainly(page);
+    await page.locator('[id="step-receive.spares"]').click();
+    await expect(title(page)).toHaveText(/against the plate/);
     const waits = await title(page).innerText();
-    await inHand(page).getByRole('combobox', { name: 'Size' }).click();
+    await inHand(page).getByRole('combobox', { name: 'Size' }).press('ArrowDown');
     await page.getByRole('option', { name: 'NPS 3', exact: true }).click();
     await expect(inHand(page).getByRole('alert')).toContainText(/Stop: kit.*NPS 3/);
     await inHand(page).getByRole('button', { name: 'Laid out, compared' }).click();
     await expect(title(page)).toHaveText(waits);
-    await inHand(page).getByRole('combobox', { name: 'Size' }).click();
+    await inHand(page).getByRole('combobox', { name: 'Size' }).press('ArrowDown');
     await page.getByRole('option', { name: 'NPS 2', exact: true }).click();
     await inHand(page).getByRole('button', { name: 'Laid out, compared' }).click();
     await expect(title(page)).not.toHaveText(waits);
   });
 
   await test.step('the maker’s sheet is typed once, each figure with its page', async () => {
-    await workTo(page, /sheet/i);
+    await page.locator('[id="step-receive.sheet"]').click();
+    await expect(title(page)).toHaveText(/maker’s sheet/);
     const step = inHand(page);
     await step.getByLabel('Model').fill('RV 40');
     await step.getByLabel('Revision of the sheet').fill('C');
