@@ -148,14 +148,14 @@ export const readingMessage = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('dial'), degrees: z.number(), thou: z.number() }),
   z.object({ kind: z.literal('click'), lbfFt: z.number() }),
   z.object({ kind: z.literal('pressure'), psig: z.number() }),
-  /** What the gauges on a valve make of one check of the fault finder. */
+  /** What the gauges on a valve make of one check of the fault finder, and how they stand at full signal. */
   z.object({
     kind: z.literal('check'),
     check: z.enum(CHECK_IDS),
     result: z.number(),
     supplyPsig: z.number(),
     actuatorPsig: z.number(),
-    travelPercent: z.number(),
+    strokePercent: z.number(),
   }),
   z.object({
     kind: z.literal('rig'),

@@ -1,4 +1,4 @@
-import type { Features } from '../valve';
+import { closesByAir, type Features } from '../valve';
 import type { CauseId } from './causes';
 import type { Read } from './gauges';
 
@@ -18,9 +18,10 @@ interface Definition {
   readonly read?: (read: Read) => number;
 }
 
-const FULL = { command: 1, from: 'below' } as const;
-const SHUT = { command: 0, from: 'above' } as const;
-const HALF = { command: 0.5, from: 'below' } as const;
+const FULL = { signal: { at: 1, from: 'below' } } as const;
+const HALF = { signal: { at: 0.5, from: 'below' } } as const;
+const HALF_FROM_ABOVE = { signal: { at: 0.5, from: 'above' } } as const;
+const SHUT = { signal: 'shuts' } as const;
 const judged = (second: boolean): number => (second ? 1 : 0);
 
 /** Supply that a positioner of the usual kind wants at least, psig; signal that stands for full command, percent. */
@@ -30,6 +31,16 @@ const SIGNAL_LEAST = 85;
 /** How often a reading taken off an instrument is right, and one by eye, ear or hand (common practice). */
 const BY_GAUGE = 0.97;
 const BY_HAND = 0.92;
+
+/** A look at the scale with the valve called shut; what keeps it off its mark depends on what shuts it. */
+const SHUT_MARK = {
+  title: 'Read the travel indicator at full closing signal',
+  minutes: 1,
+  invasive: 0,
+  results: ['on the mark', 'short of it'],
+  sure: BY_GAUGE,
+  read: (read: Read) => judged(read(SHUT).open > 4),
+} as const;
 
 /** Everything that can be asked of a valve, and what each answer tells. */
 export const CHECKS = {
@@ -127,7 +138,7 @@ export const CHECKS = {
     shows: { 'packing too tight': 1, 'guides galled': 1 },
     sure: BY_GAUGE,
     read: (read) => {
-      const [up, down] = [read(HALF), read({ command: 0.5, from: 'above' })];
+      const [up, down] = [read(HALF), read(HALF_FROM_ABOVE)];
       return judged(up.actuator - down.actuator > 3.2);
     },
   },
@@ -166,8 +177,8 @@ export const CHECKS = {
     of: ({ moved }) => 'action' in moved,
     read: (read) => {
       const up = read({ ...HALF, with: 'regulated air straight on' });
-      const down = read({ command: 0.5, from: 'above', with: 'regulated air straight on' });
-      return judged((up.travel + down.travel) / 2 < 38);
+      const down = read({ ...HALF_FROM_ABOVE, with: 'regulated air straight on' });
+      return judged((up.stroke + down.stroke) / 2 < 38);
     },
   },
   flush: {
@@ -198,14 +209,32 @@ export const CHECKS = {
     },
   },
   'shut mark': {
-    title: 'Read the travel indicator at full closing signal',
-    how: 'Short of its shut mark: coupling or something under the plug. On the mark: the faces themselves.',
-    minutes: 1,
-    invasive: 0,
-    results: ['on the mark', 'short of it'],
-    shows: { debris: 1, 'bottom guide blocked': 1, 'packing too tight': 1, 'guides galled': 1 },
-    sure: BY_GAUGE,
-    read: (read) => judged(read(SHUT).travel > 4),
+    ...SHUT_MARK,
+    how: 'The spring shuts it: short of its mark is friction, or something under the plug.',
+    shows: {
+      debris: 1,
+      'bottom guide blocked': 1,
+      'packing too tight': 1,
+      'guides galled': 1,
+      'lock engaged': 1,
+    },
+    of: (features) => !closesByAir(features),
+  },
+  'shut mark by air': {
+    ...SHUT_MARK,
+    how: 'Air shuts it: short of its mark is too little air, or something under the plug.',
+    shows: {
+      'supply low': 1,
+      'signal lost': 1,
+      'flapper dirty': 1,
+      'relay faulty': 1,
+      'diaphragm torn': 1,
+      'bench set wrong': 1,
+      debris: 1,
+      'bottom guide blocked': 1,
+      'lock engaged': 1,
+    },
+    of: closesByAir,
   },
   manual: {
     title: 'Loop in manual: does it stand still?',

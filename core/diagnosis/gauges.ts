@@ -1,9 +1,7 @@
 /** How the valve is held while its gauges are read. */
 export interface Situation {
-  /** Command, 0 to 1. */
-  readonly command: number;
-  /** Whether the command was come to from below or from above. */
-  readonly from: 'below' | 'above';
+  /** The signal, 0 to 1, come to from below or from above; or whichever signal shuts the valve. */
+  readonly signal: { readonly at: number; readonly from: 'below' | 'above' } | 'shuts';
   /** What was done to it for this reading. */
   readonly with?:
     | 'flapper held by hand'
@@ -15,7 +13,7 @@ export interface Situation {
     | 'gain turned down';
 }
 
-/** What gauges, scale and a pair of eyes show in a situation; pressures in psig, travel and swing in percent. */
+/** What gauges, scale and a pair of eyes show in a situation; pressures in psig, stroke, opening and swing in percent. */
 export interface Gauges {
   readonly supply: number;
   readonly signal: number;
@@ -23,7 +21,10 @@ export interface Gauges {
   readonly actuator: number;
   /** Below the piston; zero where there is none. */
   readonly below: number;
-  readonly travel: number;
+  /** How much of its stroke the air has driven it, whichever way that is. */
+  readonly stroke: number;
+  /** How far it stands open. */
+  readonly open: number;
   /** Share of rated flow that passes when shut, percent. */
   readonly leak: number;
   /** Air that goes past diaphragm or piston and out, scfh. */

@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { PLANTED_FAULTS, sickValve, type PlantedFault } from '.';
 
-const FULL = { command: 1, from: 'below' } as const;
-const HALF = { command: 0.5, from: 'below' } as const;
-const SHUT = { command: 0, from: 'above' } as const;
+const FULL = { signal: { at: 1, from: 'below' } } as const;
+const HALF = { signal: { at: 0.5, from: 'below' } } as const;
+const HALF_FROM_ABOVE = { signal: { at: 0.5, from: 'above' } } as const;
+const SHUT = { signal: 'shuts' } as const;
 const SEEDS = Array.from({ length: 30 }, (_, i) => 101 + 37 * i);
 
 /** A figure of many valves of a kind, averaged: one alone is noisy. */
@@ -11,7 +12,7 @@ const mean = (
   fault: PlantedFault,
   read: (of: ReturnType<typeof sickValve>) => number,
   dead = false,
-): number => SEEDS.reduce((sum, seed) => sum + read(sickValve(fault, seed, dead)), 0) / SEEDS.length;
+): number => SEEDS.reduce((sum, seed) => sum + read(sickValve(fault, seed, { dead })), 0) / SEEDS.length;
 
 describe('a simulated valve with something planted in it', () => {
   it('a seed gives the same valve and the same noise', () => {
@@ -26,7 +27,7 @@ describe('a simulated valve with something planted in it', () => {
           const gauges = sickValve(fault, seed)(situation);
           for (const [name, value] of Object.entries(gauges))
             if (typeof value === 'number') expect(value, `${fault} ${name}`).toBeGreaterThanOrEqual(0);
-          expect(gauges.travel).toBeLessThan(104);
+          expect(gauges.stroke).toBeLessThan(104);
         }
   });
 
@@ -34,14 +35,14 @@ describe('a simulated valve with something planted in it', () => {
     const actuator = mean('seat worn', (read) => read(HALF).actuator);
     expect(actuator).toBeGreaterThan(9);
     expect(actuator).toBeLessThan(10.5);
-    expect(mean('seat worn', (read) => read(HALF).travel)).toBeCloseTo(50, -1);
+    expect(mean('seat worn', (read) => read(HALF).stroke)).toBeCloseTo(50, -1);
   });
 
   it('hysteresis is twice the friction: a tight gland shows it, a slack one does not', () => {
     const width = (fault: PlantedFault, slacked = false) =>
       mean(fault, (read) => {
         const how = slacked ? { with: 'gland slacked' as const } : {};
-        return read({ ...HALF, ...how }).actuator - read({ command: 0.5, from: 'above', ...how }).actuator;
+        return read({ ...HALF, ...how }).actuator - read({ ...HALF_FROM_ABOVE, ...how }).actuator;
       });
     expect(width('packing too tight')).toBeGreaterThan(8);
     expect(width('packing too tight', true)).toBeLessThan(3);
@@ -68,9 +69,29 @@ describe('a simulated valve with something planted in it', () => {
   it('half travel is half travel: each fault that gives it stops the stem short at full signal or at shut', () => {
     const faults = ['supply low', 'diaphragm torn', 'relay faulty', 'bottom guide blocked'] as const;
     for (const fault of faults) {
-      const short = mean(fault, (read) => read(FULL).travel) < 80;
-      const stuck = mean(fault, (read) => read(SHUT).travel) > 20;
+      const short = mean(fault, (read) => read(FULL).stroke) < 80;
+      const stuck = mean(fault, (read) => read(SHUT).open) > 20;
       expect(short || stuck, fault).toBe(true);
+    }
+  });
+
+  it('a valve that air shuts stops short at full signal, one that air opens at none: the same dirt under the plug', () => {
+    const standing = (closesByAir: boolean) => {
+      const read = sickValve('bottom guide blocked', 11, { closesByAir });
+      return [read(FULL).stroke, read(SHUT).open].map((each) => each ?? NaN);
+    };
+    const [shutByAir, openByAir] = [standing(true), standing(false)];
+    expect(shutByAir[0]).toBeLessThan(65);
+    expect(openByAir[0]).toBeGreaterThan(95);
+    for (const [, open] of [shutByAir, openByAir]) expect(open).toBeGreaterThan(35);
+  });
+
+  it('sound, it shuts whichever way its air works, and stands half open at half signal', () => {
+    for (const closesByAir of [true, false]) {
+      const read = sickValve('seat worn', 5, { closesByAir });
+      expect(read(SHUT).open).toBeLessThan(4);
+      expect(read(HALF).open).toBeGreaterThan(35);
+      expect(read(HALF).open).toBeLessThan(65);
     }
   });
 
@@ -110,7 +131,7 @@ describe('a simulated valve with something planted in it', () => {
   it('dead means dead: with no supply, no signal or a torn diaphragm at its worst nothing moves', () => {
     for (const fault of ['supply low', 'signal lost', 'diaphragm torn', 'relay faulty'] as const)
       expect(
-        mean(fault, (read) => read(FULL).travel, true),
+        mean(fault, (read) => read(FULL).stroke, true),
         fault,
       ).toBeLessThan(10);
   });
@@ -118,7 +139,7 @@ describe('a simulated valve with something planted in it', () => {
   it('a lock is seen, and holds the stem where it is', () => {
     const locked = sickValve('lock engaged', 3);
     expect(locked(FULL).lockEngaged).toBe(true);
-    expect(Math.abs(locked(FULL).travel - locked(SHUT).travel)).toBeLessThan(5);
+    expect(Math.abs(locked(FULL).stroke - locked(SHUT).open)).toBeLessThan(5);
     expect(sickValve('debris', 3)(FULL).lockEngaged).toBe(false);
   });
 });

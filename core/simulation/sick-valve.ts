@@ -50,6 +50,8 @@ interface Body {
 }
 
 const SPAN_PSI = 12;
+/** Opening up to which a scale cannot tell a plug on its seat from one that is off it, percent. */
+const OFF_THE_SEAT = 4;
 
 /** One valve of a kind, a little different from the next, with one fault planted in it. */
 function sick(fault: PlantedFault, dice: Chance, dead: boolean): Body {
@@ -112,18 +114,30 @@ function sick(fault: PlantedFault, dice: Chance, dead: boolean): Body {
   }
 }
 
-/**
- * The gauges of a valve with a planted fault. Travel is where the spring balances the air less friction; the positioner
- * gives what that takes, up to what supply, relay and flapper let through.
- */
-export function sickValve(fault: PlantedFault, seed: number, dead = false): Read {
-  const dice = chance(seed);
-  const body = sick(fault, dice, dead);
-  return (situation) => gaugesOf(body, situation, dice);
+export interface SickAs {
+  /** A fault of the kind that lets nothing move at all. */
+  readonly dead?: boolean;
+  /** Air drives it shut and the spring opens it. */
+  readonly closesByAir?: boolean;
 }
 
-function gaugesOf(body: Body, situation: Situation, dice: Chance): Gauges {
-  const { command, from } = situation;
+/**
+ * The gauges of a valve with a planted fault. The stroke is where the spring balances the air less friction; the positioner
+ * gives what that takes, up to what supply, relay and flapper let through.
+ */
+export function sickValve(
+  fault: PlantedFault,
+  seed: number,
+  { dead = false, closesByAir = false }: SickAs = {},
+): Read {
+  const dice = chance(seed);
+  const body = sick(fault, dice, dead);
+  return (situation) => gaugesOf(body, situation, closesByAir, dice);
+}
+
+function gaugesOf(body: Body, situation: Situation, closesByAir: boolean, dice: Chance): Gauges {
+  const shuts = { at: closesByAir ? 1 : 0, from: closesByAir ? 'below' : 'above' } as const;
+  const { at: command, from } = situation.signal === 'shuts' ? shuts : situation.signal;
   const doing = situation.with;
   const noisy = (value: number, of: number) => Math.max(0, value + of * dice.normal());
   const slacked = doing === 'gland slacked';
@@ -133,15 +147,18 @@ function gaugesOf(body: Body, situation: Situation, dice: Chance): Gauges {
   const asked = direct ? command : command * body.signalShare;
   const flapper = doing === 'flapper held by hand' || direct ? 1 : body.flapper;
   const relay = direct ? 1 : body.relay;
-  const most = body.supply * flapper * relay * body.keeps;
+  const mostAir = body.supply * flapper * relay * body.keeps;
   const sense = from === 'below' ? 1 : -1;
   const start = direct ? 3 : body.springStart;
   const wanted = start + SPAN_PSI * asked + sense * friction;
   const saturated = doing === 'flapper held by hand' || asked >= 0.97;
-  const actuator = Math.max(0, Math.min(most, saturated ? most : wanted));
+  const actuator = Math.max(0, Math.min(mostAir, saturated ? mostAir : wanted));
   const reached = (actuator - sense * friction - body.springStart) / SPAN_PSI;
   const short = doing === 'flushed' ? body.shortOfSeat * (body.loose > 0 ? 0.2 : 1) : body.shortOfSeat;
-  const travel = body.locked ? 50 : Math.max(short, Math.min(100, 100 * reached));
+  const [least, most] = closesByAir ? [0, 100 - short] : [short, 100];
+  const stroke = body.locked ? 50 : Math.max(least, Math.min(most, 100 * reached));
+  const read = noisy(stroke, 0.7);
+  const open = closesByAir ? 100 - read : read;
   const swinging =
     (doing === 'gain turned down' ? 0 : body.gain > 1.8 ? 12 : 0) +
     (doing === 'loop in manual' ? 0 : body.process) +
@@ -153,9 +170,10 @@ function gaugesOf(body: Body, situation: Situation, dice: Chance): Gauges {
     supply: noisy(body.supply, 0.4),
     signal: noisy(100 * body.signalShare * command, 1.2),
     actuator: noisy(actuator, 0.35),
-    below: noisy(Math.max(0, most - actuator * 0.2), 0.35),
-    travel: noisy(travel, 0.7),
-    leak: noisy(0.05 + lying + body.worn + lifted, 0.12),
+    below: noisy(Math.max(0, mostAir - actuator * 0.2), 0.35),
+    stroke: read,
+    open,
+    leak: noisy(0.05 + lying + body.worn + lifted + Math.max(0, open - OFF_THE_SEAT), 0.12),
     breather: noisy(body.pistonLeak + (1 - body.keeps) * 40, 1),
     sealLeak: noisy(body.sealLeak, 0.6),
     swing: noisy(swinging, 0.4),

@@ -10,14 +10,14 @@ import {
   type SymptomId,
 } from '../diagnosis';
 import { sickValve, type PlantedFault } from '../simulation';
-import { defaultValve, type Features } from '../valve';
+import { closesByAir, defaultValve, type Features } from '../valve';
 
 /** A fault planted in a valve that can have it, and what the operator then sees. */
 export interface Planted {
   readonly fault: PlantedFault;
   readonly symptom: SymptomId;
   readonly features: Features;
-  readonly dead?: true;
+  readonly dead?: boolean;
 }
 
 const double = defaultValve('control-globe-double-seat').features;
@@ -54,7 +54,7 @@ export const PLANTED: readonly Planted[] = [
     fault,
     symptom: 'no motion' as const,
     features: double,
-    dead: true as const,
+    dead: true,
   })),
   ...(['gain too high', 'packing too tight', 'relay faulty', 'oversize or process'] as const).map(
     (fault) => ({
@@ -79,8 +79,8 @@ const minutesOf = (evidence: readonly Evidence[]): number =>
  * The handbook's list for the symptom, cause by cause in its order, each by the check that settles it. A cause named
  * wrongly is put right to no effect, and the list goes on.
  */
-export function byChecklist({ fault, symptom, features, dead }: Planted, seed: number): Outcome {
-  const read = sickValve(fault, seed, dead);
+export function byChecklist({ fault, symptom, features, dead = false }: Planted, seed: number): Outcome {
+  const read = sickValve(fault, seed, { dead, closesByAir: closesByAir(features) });
   const evidence: Evidence[] = [];
   let first: CauseId | undefined;
   for (const cause of Object.keys(SYMPTOMS[symptom].causes) as CauseId[]) {
@@ -112,8 +112,8 @@ export function checklistLength({ symptom, features }: Planted): number {
  * The finder's own way: its next check, until the fault is placed or nothing tells more. A cause named wrongly is put
  * right to no effect, and every check that is left is spent on the rest.
  */
-export function byFinder({ fault, symptom, features, dead }: Planted, seed: number): Outcome {
-  const read = sickValve(fault, seed, dead);
+export function byFinder({ fault, symptom, features, dead = false }: Planted, seed: number): Outcome {
+  const read = sickValve(fault, seed, { dead, closesByAir: closesByAir(features) });
   const evidence: Evidence[] = [];
   for (;;) {
     const { suspects, next, others } = findFault({ symptom, features, evidence });

@@ -228,6 +228,10 @@ type BoltedJoint = Exclude<
   { kind: 'clamped-yoke' | 'shaft-box' | 'clamps' | 'screwed-body' | 'screwed-bonnet' }
 >;
 
+/** Air drives it shut, its spring opens it. */
+export const closesByAir = ({ moved }: Features): boolean =>
+  'action' in moved && moved.action === 'air-to-close';
+
 /** The joint, when studs or bolts hold it. */
 export function boltedJoint({ joint }: Features): BoltedJoint | undefined {
   switch (joint.kind) {

@@ -1,6 +1,7 @@
 export { CONSTRUCTION_IDS, CONSTRUCTIONS, type Construction, type ConstructionId } from './constructions';
 export {
   boltedJoint,
+  closesByAir,
   featuresSchema,
   metalSeatOf,
   packedBox,

@@ -11,17 +11,20 @@ import {
 import { evidenceOn } from '@dusk-wren/core/job';
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import type { TaskOf } from '@dusk-wren/core/procedure';
+import { psig } from '@dusk-wren/core/quantity';
 import { computed, ref } from 'vue';
 import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
 import { useFaultCounts } from '../../stores/fault-counts';
 import { useJob } from '../../stores/job';
+import { usePreferences } from '../../stores/preferences';
 import InstrumentPick from '../InstrumentPick.vue';
 import { useReadings } from '../use-readings';
 
 /** The fault finder: the symptom, the next check with its reason, and what each answer did to each cause. */
 const props = defineProps<{ step: PlannedStep; task: TaskOf<'place'> }>();
 const job = useJob();
+const { show } = usePreferences();
 const begun = computed(() => job.state?.records['evidence-taken'].at(-1)?.body.symptom);
 const chosen = ref<SymptomId>();
 const symptom = computed(
@@ -57,7 +60,7 @@ const { instrument, choices, picked, running, start, stop } = useReadings(
   () => ({ step: props.step.id, check: current.value ?? '' }),
   (reading) => {
     if (reading.kind !== 'check') return;
-    figures.value = `supply ${reading.supplyPsig.toFixed(1)} psig, actuator ${reading.actuatorPsig.toFixed(1)} psig, travel ${reading.travelPercent.toFixed(0)} %`;
+    figures.value = `at full signal: supply ${show(psig(reading.supplyPsig))}, actuator ${show(psig(reading.actuatorPsig))}, ${reading.strokePercent.toFixed(0)} % of its stroke`;
     answer(reading.result, 'instrument');
     stop();
   },

@@ -19,7 +19,7 @@ function stepOf(job: BenchJob, id: string): { step: PlannedStep; task: PlannedSt
   if (!step) throw new Error(`no step ${id}`);
   return { step, task: step.task };
 }
-const evidence = (job: BenchJob, check: 'supply' | 'shut mark' | 'weep hole', result: number) =>
+const evidence = (job: BenchJob, check: 'supply' | 'shut mark by air' | 'weep hole', result: number) =>
   job.send({
     kind: 'take-evidence',
     body: { symptom: 'half travel', check, result, readBy: 'hand' },
@@ -45,14 +45,14 @@ describe('the fault finder on the bench', () => {
   });
   it('says what each answer did, up or down', async () => {
     const job = globe().workTo('diagnose.place');
-    evidence(job, 'shut mark', 1);
+    evidence(job, 'shut mark by air', 1);
     const words = wordsOf(await renderOnJob(PlaceTask, stepOf(job, 'diagnose.place'), job));
     expect(words).toMatch(/▲\d/);
     expect(words).toMatch(/▼0\.\d/);
   });
   it('names the fault and what to do about it once it is placed', async () => {
     const job = globe().workTo('diagnose.place');
-    evidence(job, 'shut mark', 1);
+    evidence(job, 'shut mark by air', 1);
     evidence(job, 'weep hole', 1);
     const words = wordsOf(await renderOnJob(PlaceTask, stepOf(job, 'diagnose.place'), job));
     expect(words).toContain('Placed: Bottom guide full, weep hole blocked');
