@@ -9,6 +9,9 @@ export default defineConfig({
         test: {
           name: 'unit',
           testTimeout: 30_000,
+          // What is tested keeps nothing between files: modules are loaded once a worker, on every core.
+          isolate: false,
+          maxWorkers: '100%',
           include: [
             'core/**/*.test.ts',
             'contract/**/*.test.ts',

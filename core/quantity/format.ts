@@ -127,6 +127,7 @@ function joined(number: string, unit: string): string {
 function decimalsFor(value: number, dimension: Dimension, unit: string): number {
   const worth = unitOf(dimension, unit)?.decimals ?? 3;
   const size = Math.abs(value);
+  if (size >= 1000) return Math.max(0, worth - 1);
   if (size === 0 || size >= 1) return worth;
   const forThreeFigures = 2 - Math.floor(Math.log10(size));
   return Math.min(worth + 1, Math.max(worth, forThreeFigures));
