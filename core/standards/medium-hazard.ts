@@ -72,12 +72,12 @@ export const MEDIUM_HAZARDS: Readonly<Record<HazardousMedium, MediumHazard>> = {
   },
   steam: {
     hazards: ['Burns; a jet may be invisible near the leak; trapped condensate flashes.'],
-    guards: ['Drain, vent and let it cool below 50 °C; face shield, long gloves.', EYES_HANDS],
+    guards: ['Drain, vent and let it cool below 50 °C (120 °F); face shield, long gloves.', EYES_HANDS],
     limits: [],
   },
   'hot water': {
     hazards: ['Scalds; above 100 °C it flashes to steam when opened.'],
-    guards: ['Let it cool below 50 °C before opening; face shield.', EYES_HANDS],
+    guards: ['Let it cool below 50 °C (120 °F) before opening; face shield.', EYES_HANDS],
     limits: [],
   },
   oxygen: {

@@ -1,6 +1,6 @@
 /** Hazards that a medium brings to whoever opens the valve. The site's data sheet and permit always win. */
 export const HAZARDS = {
-  hot: { label: 'hot, stored pressure', guard: 'Let it cool below 50 °C; gloves and face shield.' },
+  hot: { label: 'hot, stored pressure', guard: 'Let it cool below 50 °C (120 °F); gloves and face shield.' },
   flammable: { label: 'flammable', guard: 'No ignition near; gas test before the joint is cracked.' },
   h2s: {
     label: 'hydrogen sulphide',

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { PlannedStep } from '@dusk-wren/core/plan';
+import { useMediaQuery } from '@vueuse/core';
 import { computed, nextTick, ref, watch } from 'vue';
 import { sayTime } from '../app/dates';
 import { useKeys } from '../keys/keys';
@@ -19,6 +20,13 @@ const done = computed(() =>
 const last = computed(() => done.value.at(-1));
 const open = computed(() =>
   steps.value.filter((step) => step.status !== 'done' && step.id !== job.inHand?.id),
+);
+/** On a phone the rest of the plan would keep the tray and the drawing out of reach. */
+const NEXT_ON_A_PHONE = 4;
+const narrow = useMediaQuery('(max-width: 860px)');
+const allAfter = ref(false);
+const after = computed(() =>
+  narrow.value && !allAfter.value ? open.value.slice(0, NEXT_ON_A_PHONE) : open.value,
 );
 const signed = computed(() => job.summary && job.summary.state !== 'open');
 
@@ -61,7 +69,7 @@ useKeys([
             aria-expanded="false"
             @click="allBefore = true"
           >
-            {{ done.length - 1 }} steps before this
+            {{ done.length === 2 ? '1 step' : `${done.length - 1} steps` }} before this
           </button>
         </template>
       </StepFold>
@@ -81,7 +89,7 @@ useKeys([
     <StepInHand v-else-if="job.inHand" id="in-hand" :key="job.inHand.id" :step="job.inHand" />
     <p v-if="job.said" class="problem said" role="alert">{{ job.said }}</p>
     <StepFold
-      v-for="step in open"
+      v-for="step in after"
       :key="step.id"
       :step="step"
       :open="step.status === 'ready'"
@@ -92,6 +100,15 @@ useKeys([
       <template v-if="step.because.kind === 'finding'">because {{ step.because.text }}</template>
       <template v-else>{{ step.why }}</template>
     </StepFold>
+    <button
+      v-if="narrow && open.length > NEXT_ON_A_PHONE"
+      type="button"
+      class="unfold label"
+      :aria-expanded="allAfter"
+      @click="allAfter = !allAfter"
+    >
+      {{ allAfter ? 'Fold up what waits' : `${open.length - after.length} more after these` }}
+    </button>
   </section>
 </template>
 

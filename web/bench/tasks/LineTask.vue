@@ -69,7 +69,7 @@ useKeys([{ key: 'enter', label: 'So it stands', run: keep }]);
       <v-select v-model="line.signal" label="Signal" :items="signals" />
       <QuantityField
         v-model="trapped"
-        label="Volume shut in between the blocks"
+        label="Volume shut in"
         dimension="volume"
         example="12 L"
         optional

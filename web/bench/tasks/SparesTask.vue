@@ -49,7 +49,7 @@ useKeys([{ key: 'enter', label: 'Laid out, compared', run: keep }]);
       />
       <v-select
         :model-value="spare.construction ?? null"
-        label="For construction"
+        label="Construction"
         clearable
         :items="CONSTRUCTION_IDS.map((value) => ({ value, title: CONSTRUCTIONS[value].name }))"
         @update:model-value="set(i, 'construction', $event)"
@@ -77,7 +77,7 @@ useKeys([{ key: 'enter', label: 'Laid out, compared', run: keep }]);
       />
       <v-text-field
         :model-value="spare.code ?? ''"
-        label="Size code or order key"
+        label="Order code"
         autocomplete="off"
         maxlength="40"
         @update:model-value="set(i, 'code', $event)"
