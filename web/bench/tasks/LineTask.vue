@@ -67,13 +67,7 @@ useKeys([{ key: 'enter', label: 'So it stands', run: keep }]);
     </div>
     <div class="fields">
       <v-select v-model="line.signal" label="Signal" :items="signals" />
-      <QuantityField
-        v-model="trapped"
-        label="Volume shut in"
-        dimension="volume"
-        example="12 L"
-        optional
-      />
+      <QuantityField v-model="trapped" label="Volume shut in" dimension="volume" example="12 L" optional />
       <template v-if="sprung">
         <QuantityField
           v-model="area"
