@@ -118,7 +118,7 @@ describe('the plan beside it', () => {
   it('a step that a finding put there says which', async () => {
     const job = on().workTo('inspect.runout');
     const readings = bendReadings(9);
-    job.send({ kind: 'take-runout', body: { step: 'inspect.runout', readings, readBy: 'hand' } as never });
+    job.send({ kind: 'take-runout', body: { step: 'inspect.runout', readings, readBy: 'hand' } });
     expect(wordsOf(await renderOnJob(PlanColumn, {}, job))).toMatch(/because stem: renew/);
   });
   it('signed, it says so and leads to the paper', async () => {
