@@ -104,8 +104,10 @@ test('receiving a relief valve: its plate read, its twin caught, the wrong kit s
 
   await test.step('a scanned plate line fills the plate; what is not understood is said', async () => {
     await page.getByRole('combobox', { name: 'Construction' }).press('ArrowDown');
-    await page.keyboard.press('End');
-    await expect(page.getByRole('option', { name: /^Relief, spring/ })).toBeFocused();
+    await expect(async () => {
+      await page.keyboard.press('End');
+      await expect(page.getByRole('option', { name: /^Relief, spring/ })).toBeFocused({ timeout: 1000 });
+    }).toPass();
     await page.keyboard.press('Enter');
     await page
       .getByLabel('Type, paste or scan the plate')
