@@ -24,7 +24,12 @@ test('a low-pressure diaphragm valve, its kit checked, from receiving to the cer
   await test.step('the bag against the sheet: what belongs, what does not, what is too old, what no kit has', async () => {
     await expect(title(page)).toHaveText(/Lay out sheet and kit/);
     await expect(inHand(page)).toContainText('The reduced-port seat is not in the kit');
-    await page.keyboard.press('k');
+    await expect(inHand(page)).toContainText('On file for this valve: kit 15-S');
+    await inHand(page).getByLabel('Order code').fill('15-D');
+    await expect(inHand(page).getByRole('alert')).toContainText('this one takes 15-S');
+    await inHand(page).getByLabel('Order code').fill('15-S');
+    await expect(inHand(page).getByRole('alert')).toHaveCount(0);
+    await page.getByRole('button', { name: 'Kit', exact: true }).click();
     const row = (name: string) => page.getByRole('listitem').filter({ hasText: name });
     await expect(row('Diaphragm, plain edge')).toContainText('belongs, here');
     await expect(row('Diaphragm, beaded edge')).toContainText('not for this variant');

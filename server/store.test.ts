@@ -7,7 +7,7 @@ import { fromCsv, toCsv } from './exchange/csv';
 import { KIT_SHEETS, stockOf } from './demo/store';
 import { putUnit } from './store/shelf';
 import { putKits, putStock } from './store/stock';
-import { openShop, Screen, type Shop } from './testing/shop';
+import { done, openShop, Screen, type Shop } from './testing/shop';
 
 let shop: Shop;
 const cage = { ...defaultValve('control-balanced-cage'), tag: 'CV-1', customer: 'Somebody', location: 'x' };
@@ -135,6 +135,36 @@ describe('the store', () => {
     const sheet = kits.find(({ construction }) => construction === 'control-lowpressure-diaphragm');
     expect(sheet && kitFor(sheet, defaultValve('control-lowpressure-diaphragm'))).toBe('15-S');
     for (const { construction } of kits) expect(Object.keys(CONSTRUCTIONS)).toContain(construction);
+  });
+  it('a kit on file for another variant is not laid out for this one; its own is', async () => {
+    const ada = await Screen.open(shop, 'ada');
+    const opened = await ada.post('/api/jobs', {
+      commandId: randomUUID(),
+      valve: {
+        new: {
+          ...defaultValve('control-lowpressure-diaphragm'),
+          tag: 'LP-77',
+          customer: 'none',
+          location: 'x',
+        },
+      },
+      came: 'bare',
+      reported: 'test',
+    });
+    const job = String(opened.body.id);
+    const plate = await ada.command(job, 2, done('receive.plate'));
+    expect(plate.status, JSON.stringify(plate.body)).toBe(200);
+    const lay = (code: string) =>
+      ada.command(job, 3, {
+        kind: 'match-spares',
+        body: { step: 'receive.spares', laid: [{ what: 'kit', code }] },
+      });
+    const wrong = await lay('15-D');
+    expect(wrong.status).toBe(422);
+    expect(wrong.body.problem).toMatchObject({ code: 'input.conflict', fields: ['laid'] });
+    expect(wrong.body.text).toContain('this one takes 15-S');
+    expect((await ada.get(`/api/jobs/${job}`)).body.version).toBe(3);
+    expect((await lay('15-S')).status).toBe(200);
   });
   it('wants somebody signed in', async () => {
     const stranger = await Screen.open(shop);

@@ -12,5 +12,6 @@ export {
   type KitVerdict,
   type SealVerdict,
 } from './kit';
+export { kitsOnFile, wrongKits, type KitOnFile } from './kit-on-file';
 export { orderLines, type OrderLine } from './order-lines';
 export { sealMedium } from './seal-medium';

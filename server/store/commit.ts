@@ -21,6 +21,7 @@ import { appendLog, loadLog } from './job-log';
 import { JobRow, ReceiptRow } from './models';
 import { findPerson } from './people';
 import { countFault } from './fault-counts';
+import { kitsAreOfValve } from './kits-laid-out';
 import { fileSheet, sheetFor } from './makers-sheets';
 import { photoIsOfJob } from './photos';
 import { followShelf } from './shelf';
@@ -89,6 +90,7 @@ async function inTransaction(
   const at = momentOf(request, state);
   const edge: Edge = { person, now: at, instrument: await stampsFor(command, at.slice(0, 10), transaction) };
   await photoIsOfJob(command, jobId, transaction);
+  await kitsAreOfValve(command, state, transaction);
   const facts = decide(state, command, edge);
   if (!facts.ok) throw new Refusal(facts.problem);
   const recorded = must(record(state, facts.value, { commandId, by: person, at }));

@@ -80,8 +80,11 @@ export async function putStock(parts: readonly StockPart[], transaction: Transac
   for (const part of parts) await StockRow.upsert(columns(part), { transaction });
 }
 
-export async function listKits(): Promise<KitSheet[]> {
-  const rows = await KitRow.findAll({ order: [['number', 'ASC']] });
+export async function listKits(transaction?: Transaction): Promise<KitSheet[]> {
+  const rows = await KitRow.findAll({
+    order: [['number', 'ASC']],
+    ...(transaction ? { transaction } : {}),
+  });
   return rows.map(({ body }) => kitSheetSchema.parse(JSON.parse(body)));
 }
 

@@ -48,6 +48,7 @@ function serverOf(job: BenchJob, person: PersonStamp) {
     '/api/session': { person, csrf: 'token' },
     '/api/fault-counts': { counts: [] },
     '/api/store/units': { units: [] },
+    '/api/store/kits': { kits: [] },
     [`/api/jobs/${JOB}/stock`]: { parts: [], next: null },
   };
   return (address: string | URL | Request): Promise<Response> => {

@@ -1,5 +1,7 @@
 <script setup lang="ts">
+import { kitsView } from '@dusk-wren/contract/store';
 import { NOMINAL_SIZES, PRESSURE_CLASSES } from '@dusk-wren/core/standards';
+import { kitsOnFile, wrongKits } from '@dusk-wren/core/stock';
 import {
   CONSTRUCTION_IDS,
   CONSTRUCTIONS,
@@ -9,7 +11,9 @@ import {
   type LaidSpare,
 } from '@dusk-wren/core/valve';
 import type { PlannedStep } from '@dusk-wren/core/plan';
+import { useQuery } from '@pinia/colada';
 import { computed, ref } from 'vue';
+import { call } from '../../api/client';
 import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
 import ContactRing from '../../parts/ContactRing.vue';
@@ -21,7 +25,11 @@ const job = useJob();
 const kept = job.state?.records['spares-matched'].at(-1)?.body.laid;
 const laid = ref<LaidSpare[]>(kept ? [...kept] : [{ what: 'kit' }]);
 const lines = computed(() => (job.planned ? matchSpares(job.planned.valve, laid.value) : []));
-const stops = computed(() => mismatches(lines.value));
+const { data: store } = useQuery({ key: () => ['kits'], query: () => call('/store/kits', kitsView) });
+const sheets = computed(() => store.value?.kits ?? []);
+const onFile = computed(() => (job.planned ? kitsOnFile(sheets.value, job.planned.valve) : []));
+const wrong = computed(() => (job.planned ? wrongKits(sheets.value, job.planned.valve, laid.value) : []));
+const stops = computed(() => [...mismatches(lines.value), ...wrong.value]);
 const RINGS = { agrees: 'fit', mismatch: 'condemn', 'not on the plate': 'ask' } as const;
 
 function set(i: number, field: keyof LaidSpare, value: unknown): void {
@@ -32,13 +40,21 @@ function set(i: number, field: keyof LaidSpare, value: unknown): void {
     return { what: spare.what, ...rest, ...given };
   });
 }
-const keep = () => job.act({ kind: 'match-spares', body: { step: props.step.id, laid: laid.value } });
+const keep = () =>
+  wrong.value.length === 0 &&
+  job.act({ kind: 'match-spares', body: { step: props.step.id, laid: laid.value } });
 useKeys([{ key: 'enter', label: 'Laid out, compared', run: keep }]);
 </script>
 
 <template>
   <form class="spares" @submit.prevent="keep">
     <p class="muted">Type what is printed on each; leave empty what it does not say.</p>
+    <p v-if="onFile.length > 0" class="label">
+      On file for this valve:
+      <template v-for="({ sheet, kit }, i) in onFile" :key="sheet"
+        ><template v-if="i > 0">, </template>kit <b>{{ kit }}</b> of sheet {{ sheet }}</template
+      >
+    </p>
     <fieldset v-for="(spare, i) in laid" :key="i">
       <legend class="visually-hidden">{{ spare.what }}</legend>
       <v-select
