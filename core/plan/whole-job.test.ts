@@ -2,7 +2,7 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { hangingLocks } from '../job';
 import { BenchJob } from '../testing/bench';
 import { CONSTRUCTION_IDS, defaultValve, type PartRole } from '../valve';
-import { handOver, type HandOver, type Plan, type PlannedStep } from '.';
+import { handOver, summarise, type HandOver, type Plan, type PlannedStep } from '.';
 
 /** What stood on the bench before a step was done. */
 interface Moment {
@@ -12,7 +12,13 @@ interface Moment {
 }
 
 /** A whole job, worked in the plainest way, with what a hand-over would have said at each step. */
-function watched(job: BenchJob): { moments: Moment[]; last: Plan; end: HandOver; locksLeft: number } {
+function watched(job: BenchJob): {
+  moments: Moment[];
+  last: Plan;
+  end: HandOver;
+  locksLeft: number;
+  state: string | undefined;
+} {
   const moments: Moment[] = [];
   for (;;) {
     const plan = job.plan();
@@ -22,6 +28,7 @@ function watched(job: BenchJob): { moments: Moment[]; last: Plan; end: HandOver;
         last: plan,
         end: handOver(plan, job.state),
         locksLeft: hangingLocks(job.state).length,
+        state: summarise(job.state)?.state,
       };
     moments.push({
       step: plan.inHand,
@@ -85,6 +92,11 @@ describe.each(CONSTRUCTION_IDS)('%s, handed over at any moment', (construction) 
       before.map(({ what, dimension }) => ({ what, dimension })),
     );
     for (const ask of again) expect(ask.was).toBe('strip.settings');
+  });
+
+  it('ends with a signed certificate', () => {
+    expect(seen.state).toBe('released');
+    expect(seen.moments.at(-1)?.step.task.kind).toBe('sign');
   });
 
   it('every step was done once, after all that it waits for', () => {
