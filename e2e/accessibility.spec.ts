@@ -50,7 +50,7 @@ for (const look of ['dusk', 'daylight'] as const) {
     await page.goto(FIRST);
     await openJob(page, 'LP-09');
     await page.getByRole('button', { name: 'Kit', exact: true }).click();
-    await expect(page.getByText('Sheet PS-K15')).toBeVisible();
+    await expect(page.getByText('Sheet PS-K15, Low-pressure')).toBeVisible();
     await nothingSerious(page, rules);
     for (const link of ['Fetch list', 'Labels']) {
       await page.getByRole('link', { name: link }).click();

@@ -114,7 +114,7 @@ for (const [tag, name, look, off] of [
 await ines.goto(HERE);
 await openJob(ines, 'LP-09');
 await ines.getByRole('button', { name: 'Kit', exact: true }).click();
-await ines.getByText('Sheet PS-K15').waitFor();
+await ines.getByText('Sheet PS-K15, Low-pressure').waitFor();
 await take(ines, 'job-kit');
 await lead.goto(`${HERE}/store`);
 await take(lead, 'store');
