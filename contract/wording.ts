@@ -71,6 +71,16 @@ export const WORDING: Words = {
     `Lock ${lock} is ${owner}’s: it comes off by the same hand, or by a lead who says why.`,
   'isolation.both-sides': ({ person }) =>
     `${person} has signed the other side: a second person must check it, whatever the role.`,
+  'isolation.own-hand': ({ person, what }) =>
+    `${person} ${what === 'lock' ? 'had a hand in the locks' : 'read a zero'}: whoever checks the isolation did neither.`,
+  'isolation.not-done-by': ({ person }) =>
+    `${person} did none of it: “done” is signed by one of those who did.`,
+  'certificate.own-work': ({ person }) =>
+    `${person} did some of this work: another signs the certificate, unless the site’s rules allow it.`,
+  'sheet.own': ({ person }) =>
+    `${person} filed this sheet: a second person reads it against the maker’s paper.`,
+  'reading.not-steady': ({ what, change, over }) =>
+    `${what} has not settled: ${change} in the last ${over}. Let it stand, then keep it.`,
   'joint.wrong-bolt': ({ bolt, wanted }) => `That was bolt ${bolt}; bolt ${wanted} is next.`,
   'event.unknown-kind': ({ kind, seq }) => `Entry ${seq} is of a kind this version does not know: ${kind}.`,
   'event.unknown-format': ({ kind, format, known }) =>

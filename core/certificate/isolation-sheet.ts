@@ -80,7 +80,7 @@ export function isolationSheet(state: JobState, units: UnitSystem): IsolationShe
     stored: storedIn(valve, line).map(({ what, energy }) => `${format(energy, units)} ${what}`),
     points,
     energies,
-    signings: ['isolate.sign', 'restore.sign'].flatMap((id) => signingOf(state, steps.get(id))),
+    signings: ['isolate.sign', 'restore.sign'].flatMap((id) => signingOf(steps.get(id))),
     stopped: energies.some((energy) => energy.state === 'not at zero'),
   };
 }
@@ -109,13 +109,11 @@ function readingOf(
   };
 }
 
-function signingOf(state: JobState, step: PlannedStep | undefined): SheetSigning[] {
+function signingOf(step: PlannedStep | undefined): SheetSigning[] {
   if (step?.task.kind !== 'sign-off') return [];
   const { task } = step;
   const sides = (['done', 'checked'] as const).map((side) => {
-    const entry = state.records['isolation-signed'].find(
-      ({ body }) => body.step.id === step.id && body.side === side,
-    );
+    const entry = step.signing?.signed.find(({ body }) => body.side === side);
     return { words: task[side], ...(entry ? { by: entry.by.name, at: entry.at } : {}) };
   });
   return [{ title: step.title, sides }];

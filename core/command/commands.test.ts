@@ -180,7 +180,7 @@ describe('readings of an instrument out of calibration', () => {
       kind: 'take-runout',
       body: { step: 'inspect.runout', readings: bendReadings(1), readBy: LAPSED },
     });
-    expect(last(job)).toMatchObject({ body: { readBy: { name: 'Gauge 4', inCalibration: false } } });
+    expect(last(job)).toMatchObject({ body: { readBy: { name: 'Dial 4', inCalibration: false } } });
     expect(job.step('inspect.runout')?.status).toBe('ready');
     job.send({
       kind: 'take-runout',
@@ -269,10 +269,12 @@ describe('run-pressure-test', () => {
 describe('sign-certificate', () => {
   it('closes the job; the next overhaul is after today', () => {
     const job = new BenchJob().workTo('release.sign');
-    expect(
-      job.try({ kind: 'sign-certificate', body: { step: 'release.sign', nextDue: '2026-11-24' } }),
-    ).toMatchObject({ code: 'input.out-of-range', field: 'nextDue' });
-    job.send({ kind: 'sign-certificate', body: { step: 'release.sign', nextDue: '2028-11-24' } });
+    const sign = (nextDue: string): RawCommand => ({
+      kind: 'sign-certificate',
+      body: { step: 'release.sign', nextDue },
+    });
+    expect(job.try(sign('2026-11-24'), LEAD)).toMatchObject({ code: 'input.out-of-range', field: 'nextDue' });
+    job.send(sign('2028-11-24'), LEAD);
     expect(code(job, { kind: 'add-note', body: { text: 'one more thing' } })).toBe('job.released');
   });
 });

@@ -50,6 +50,8 @@ export interface Stamp {
   readonly commandId: CommandId;
   readonly by: PersonStamp;
   readonly at: string;
+  /** When it came, where `at` is what its device said. */
+  readonly receivedAt?: string;
 }
 
 /**

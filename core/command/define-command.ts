@@ -28,6 +28,8 @@ export interface Asked extends Edge {
 
 interface Definition<K extends string, B extends z.ZodObject> {
   kind: K;
+  /** It is a signature: the person's PIN is asked again before the server takes it. */
+  signed?: true;
   body: B;
   /** The facts that follow, or why not. Only asked of an open job that is not released. */
   decide: (body: z.output<B>, asked: Asked) => Result<Fact[]>;

@@ -18,6 +18,7 @@ const EVERY: { readonly [K in CommandKind]: Extract<RawCommand, { kind: K }>['bo
   'assign-person': { person: LEAD },
   'attach-working': { working: 'lathe.speed', given: { diameter: '2 in', surfaceSpeed: '40 ft/min' } },
   'check-bluing': { step, arcs: [{ from: '0°', to: '360°', width: '1 mm' }] },
+  'check-makers-sheet': { filed: 1 },
   'check-kit': { sheet: 'PS-K1', kit: 'A', found: [{ line: '1', count: 1 }] },
   'choose-way': { way: { question: 'leakingGland', choice: 'repack' } },
   'do-step': { step },

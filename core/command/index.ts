@@ -2,6 +2,7 @@ export {
   COMMANDS,
   commandSchema,
   isCommandKind,
+  isSigned,
   type Command,
   type CommandKind,
   type RawCommand,

@@ -26,6 +26,7 @@ import { setMark } from './commands/set-mark';
 import { layPart } from './commands/lay-part';
 import { addPhoto } from './commands/add-photo';
 import { matchSpares } from './commands/match-spares';
+import { checkMakersSheet } from './commands/check-makers-sheet';
 import { fileMakersSheet } from './commands/file-makers-sheet';
 import { signCertificate } from './commands/sign-certificate';
 import { strikeEntry } from './commands/strike-entry';
@@ -67,6 +68,7 @@ export const COMMANDS = {
   'add-photo': addPhoto,
   'match-spares': matchSpares,
   'file-makers-sheet': fileMakersSheet,
+  'check-makers-sheet': checkMakersSheet,
   'sign-certificate': signCertificate,
 } as const;
 
@@ -105,6 +107,7 @@ export const commandSchema = z.discriminatedUnion('kind', [
   addPhoto.schema,
   matchSpares.schema,
   fileMakersSheet.schema,
+  checkMakersSheet.schema,
   signCertificate.schema,
 ]);
 
@@ -112,6 +115,12 @@ export const commandSchema = z.discriminatedUnion('kind', [
 export type Command = z.output<typeof commandSchema>;
 /** A command as it is sent: quantities may be the texts that were typed. */
 export type RawCommand = z.input<typeof commandSchema>;
+
+/** Whether a command is a signature: the person's PIN is asked again for it. */
+export function isSigned(kind: CommandKind): boolean {
+  const command: { readonly signed?: true } = COMMANDS[kind];
+  return command.signed === true;
+}
 
 export function isCommandKind(kind: string): kind is CommandKind {
   return Object.hasOwn(COMMANDS, kind);

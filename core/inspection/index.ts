@@ -1,7 +1,16 @@
 export { siteRulesSchema, USUAL_RULES, type SiteRules } from './site-rules';
 export { findingSchema, partRoleSchema, type Finding, type FindingKind } from './finding';
 export { METHODS, methodSchema, VERDICTS, verdictSchema, type Call, type Method, type Verdict } from './call';
-export { callOnFeature, callOnFinding, callOnPolicy, callOnRunout, setOf, siteOr, stemLimit } from './rules';
+export {
+  callOnFeature,
+  callOnFinding,
+  callOnPolicy,
+  callOnRunout,
+  isSafetyPart,
+  setOf,
+  siteOr,
+  stemLimit,
+} from './rules';
 export {
   QUESTIONS,
   SCHOOLS,

@@ -281,6 +281,10 @@ const ALWAYS_NEW: Partial<Record<PartKind, string>> = {
   gland: 'it goes with the packing: always new',
 };
 
+/** Parts that hold or let go by design: no single person clears one (common practice). */
+export const isSafetyPart = (part: PartRole): boolean =>
+  PART_CATALOGUE[part].kind === 'pin' && PART_CATALOGUE[part].policy === 'renew always';
+
 /** Parts that are new at every overhaul. */
 export function callOnPolicy(part: PartRole): Call {
   const reason = ALWAYS_NEW[PART_CATALOGUE[part].kind] ?? 'once crushed it does not seal again: always new';

@@ -3,6 +3,9 @@ import { inches, quantityOf, thou } from '../quantity';
 import { API_598_EDITIONS, GRIND_IN_TO_IN, REFACE_TO_IN } from '../standards';
 import { schoolsSchema, USUAL_SCHOOLS } from './schools';
 
+export const CERTIFICATE_BY = ['not who did the work', 'anybody'] as const;
+export const SAFETY_PARTS_BY = ['a lead and an inspector', 'a lead or an inspector'] as const;
+
 /** What a site has decided for itself. Each default is common practice; the site's name stands beside its rules. */
 export const siteRulesSchema = z.strictObject({
   /** Whose rules these are, as paper shows it. */
@@ -29,6 +32,10 @@ export const siteRulesSchema = z.strictObject({
   /** Stagger of the ring joints, degrees. */
   jointStagger: z.union([z.literal(90), z.literal(120), z.literal(180)]),
   nextDueMonths: z.int().min(1).max(120),
+  /** Who may sign a certificate. */
+  certificateBy: z.enum(CERTIFICATE_BY).default('not who did the work'),
+  /** Who may overrule the call on a safety part. */
+  safetyPartsBy: z.enum(SAFETY_PARTS_BY).default('a lead and an inspector'),
   /** Which school the site follows, where practitioners disagree. */
   schools: schoolsSchema.default(USUAL_SCHOOLS),
 });
@@ -54,5 +61,7 @@ export const USUAL_RULES: SiteRules = {
   api598Edition: 'stricter',
   jointStagger: 90,
   nextDueMonths: 36,
+  certificateBy: 'not who did the work',
+  safetyPartsBy: 'a lead and an inspector',
   schools: USUAL_SCHOOLS,
 };

@@ -11,4 +11,5 @@ export {
   type Side,
 } from './line';
 export { pointsOf, type IsolationPoint } from './points';
+export { STEADY_FOR, steadiness, type Steadiness, type Watched } from './steady';
 export { springEnergy, storedIn, type Stored } from './stored';

@@ -214,7 +214,8 @@ describe('locks and signatures', () => {
   it('one person never signs both sides, a lead least of all', () => {
     const job = new BenchJob().workTo('isolate.sign');
     for (const by of [TECHNICIAN, LEAD]) {
-      const fresh = new BenchJob().workTo('isolate.sign');
+      const fresh = new BenchJob().workTo('isolate.vent.upstream');
+      fresh.send({ kind: 'do-step', body: { step: 'isolate.vent.upstream' } }, by).workTo('isolate.sign');
       fresh.send({ kind: 'sign-isolation', body: { step: 'isolate.sign', side: 'done' } }, by);
       expect(
         fresh.try({ kind: 'sign-isolation', body: { step: 'isolate.sign', side: 'checked' } }, by),

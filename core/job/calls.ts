@@ -3,6 +3,7 @@ import {
   callOnFinding,
   callOnPolicy,
   callOnRunout,
+  isSafetyPart,
   setOf,
   siteOr,
   USUAL_RULES,
@@ -13,6 +14,7 @@ import {
 import { partsOf, type PartRole, type Valve } from '../valve';
 import { stemRunout, type StemRunout } from '../workings';
 import { counts } from './instrument';
+import type { Role } from './people';
 import type { EntryOf } from './registry';
 import { openingOf, valveOf, type JobState } from './state';
 
@@ -21,6 +23,8 @@ export interface StandingCall extends Call {
   /** Entries behind the call, oldest first; empty for a part that is new at every overhaul. */
   readonly because: readonly number[];
   readonly overruled?: { readonly was: Verdict; readonly by: string; readonly entry: number };
+  /** On a safety part: another call that one of the two who must agree has made; the other is still wanted. */
+  readonly proposed?: { readonly verdict: Verdict; readonly by: string; readonly wants: Role };
 }
 
 const SEVERITY: Readonly<Record<Verdict, number>> = { fit: 0, rework: 1, renew: 2, ask: 3, condemn: 4 };
@@ -139,7 +143,9 @@ export function latestRunout(
 function overruled(state: JobState, call: StandingCall): StandingCall {
   const entry = state.records['call-overruled'].findLast(({ body }) => body.part === call.part);
   if (!entry || entry.seq < Math.max(0, ...call.because)) return call;
+  const wants = agreementWanted(state, entry);
   const { verdict, method, reason } = entry.body;
+  if (wants) return { ...call, proposed: { verdict, by: entry.by.name, wants } };
   return {
     part: call.part,
     verdict,
@@ -149,4 +155,16 @@ function overruled(state: JobState, call: StandingCall): StandingCall {
     because: [...call.because, entry.seq],
     overruled: { was: call.verdict, by: entry.by.name, entry: entry.seq },
   };
+}
+
+const AGREE: readonly Role[] = ['lead', 'inspector'];
+
+/** On a safety part a lead and an inspector overrule together, with the same call: whose word is still wanted. */
+function agreementWanted(state: JobState, entry: EntryOf<'call-overruled'>): Role | undefined {
+  const { part, verdict, method } = entry.body;
+  if (!isSafetyPart(part) || siteOf(state).safetyPartsBy !== 'a lead and an inspector') return undefined;
+  const agreed = state.records['call-overruled'].filter(
+    ({ body }) => body.part === part && body.verdict === verdict && body.method === method,
+  );
+  return AGREE.find((role) => !agreed.some(({ by }) => by.role === role));
 }

@@ -8,7 +8,9 @@ const envelope = z.strictObject({
   format: z.int().positive(),
   commandId,
   by: personStamp,
-  at: z.iso.datetime({ offset: true }),
+  at: z.iso.datetime({ offset: true }).max(40),
+  /** When it reached the server, where `at` was told by the device it was done on. */
+  receivedAt: z.iso.datetime({ offset: true }).max(40).exactOptional(),
 });
 
 export type Envelope = z.output<typeof envelope>;

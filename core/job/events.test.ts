@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import frozen from './samples/format-1.json';
+import first from './samples/format-1.json';
+import later from './samples/format-1-later-kinds.json';
 import { describeEntry, entrySchema, EVENTS, readEntry, type EventKind } from '.';
 
-/** One stored entry of every kind, out of the frozen log. */
+/** One stored entry of every kind, out of the frozen log or, for a kind that came after it, frozen beside it. */
+const frozen: readonly { kind: string }[] = [...first, ...later];
 const KINDS = Object.keys(EVENTS) as EventKind[];
 const sample = (kind: EventKind): Record<string, unknown> => {
   const found = frozen.find((entry) => entry.kind === kind);

@@ -40,6 +40,9 @@ export { apartDegrees, markOf, MARKS_MEET_DEGREES } from './marks';
 export { evidenceOn } from './evidence';
 export { lineOf } from './line';
 export { hangingLocks } from './locks';
+export { fallsWith } from './signatures';
+export { didWork } from './work';
+export { filedSheet, plateNamesModel, type FiledSheet } from './sheets';
 export { readEntry, readLog } from './read-entry';
 export {
   apply,

@@ -12,11 +12,13 @@ import { markSet } from './events/mark-set';
 import { partLaid } from './events/part-laid';
 import { photoAdded } from './events/photo-added';
 import { sparesMatched } from './events/spares-matched';
+import { makersSheetChecked } from './events/makers-sheet-checked';
 import { makersSheetFiled } from './events/makers-sheet-filed';
 import { certificateSigned } from './events/certificate-signed';
 import { entryStruck } from './events/entry-struck';
 import { findingMade } from './events/finding-made';
 import { holdReleased } from './events/hold-released';
+import { jobImported } from './events/job-imported';
 import { jobOpened } from './events/job-opened';
 import { lappingLogged } from './events/lapping-logged';
 import { measured } from './events/measured';
@@ -69,6 +71,8 @@ export const EVENTS = {
   'photo-added': photoAdded,
   'spares-matched': sparesMatched,
   'makers-sheet-filed': makersSheetFiled,
+  'makers-sheet-checked': makersSheetChecked,
+  'job-imported': jobImported,
   'certificate-signed': certificateSigned,
 } as const;
 
@@ -114,6 +118,8 @@ export const entrySchema = z.discriminatedUnion('kind', [
   photoAdded.entry,
   sparesMatched.entry,
   makersSheetFiled.entry,
+  makersSheetChecked.entry,
+  jobImported.entry,
   certificateSigned.entry,
 ]);
 

@@ -47,6 +47,8 @@ const NOTHING: Records = Object.freeze({
   'photo-added': [],
   'spares-matched': [],
   'makers-sheet-filed': [],
+  'makers-sheet-checked': [],
+  'job-imported': [],
   'certificate-signed': [],
 });
 

@@ -42,10 +42,9 @@ export function finishedBy(draft: Draft, state: JobState): Entry | undefined {
       return onStep(records['lock-hung']).at(-1);
     case 'unlock':
       return onStep(records['lock-removed']).at(-1);
-    case 'sign-off': {
-      const signed = onStep(records['isolation-signed']);
-      return new Set(signed.map(({ body }) => body.side)).size === 2 ? signed.at(-1) : undefined;
-    }
+    case 'sign-off':
+      // Settled by the plan, which knows what a signature covers.
+      return undefined;
     case 'ask': {
       const valve = valveOf(state);
       const answered = records['valve-identified'].findLast(

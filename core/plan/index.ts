@@ -1,4 +1,5 @@
 export { plan, stageOf, stepOf, type Plan, type PlannedStep, type Wait } from './plan';
+export { type Signing } from './signatures';
 export { finishedBy, passed } from './done';
 export { ordered, type Placed } from './order';
 export { boltProgress, type BoltProgress, type ClickVerdict, type JudgedClick } from './bolt-progress';

@@ -15,7 +15,9 @@ import {
 import { FRAGMENTS, inService, pressureTests, type Context, type Draft, type Opening } from '../procedure';
 import { asksOf, partsOf, type PartRole, type Valve } from '../valve';
 import { finishedBy, passed } from './done';
+import { deliberateSteps } from './deliberate';
 import { ordered, type Placed } from './order';
+import { bothSides, coveredBy, signingOf, type Signing } from './signatures';
 import { onTheBench } from './swap';
 
 /** What a step waits for. */
@@ -33,6 +35,10 @@ export interface PlannedStep extends Omit<Draft, 'after' | 'provides'> {
   readonly finished?: Entry;
   /** Done, but no longer asked for by the plan: kept, never lost. */
   readonly kept?: true;
+  /** A release, a signature, or the last step before pressure or an opened valve: it takes a press of its own button. */
+  readonly deliberate?: true;
+  /** On a sign-off: what a signature covers, and the signatures that count. */
+  readonly signing?: Signing;
 }
 
 export interface Plan {
@@ -152,14 +158,30 @@ function failedSeatTest(state: JobState, context: Context): EntryOf<'pressure-te
 
 function withStatus(order: readonly Placed[], state: JobState): PlannedStep[] {
   const finished = new Map(order.map(({ draft }) => [draft.id, finishedBy(draft, state)]));
+  const signings = new Map<string, Signing & { covered: readonly string[] }>();
+  for (const placed of order) {
+    const { id, task } = placed.draft;
+    if (task.kind !== 'sign-off') continue;
+    const covered = coveredBy(order, placed);
+    const signing = signingOf(state, id, covered, finished);
+    signings.set(id, { ...signing, covered });
+    finished.set(id, bothSides(signing));
+  }
+  const deliberate = deliberateSteps(order);
   const titles = new Map(order.map(({ draft }) => [draft.id, draft.title]));
   return order.map(({ draft, opening, after }) => {
-    const { provides: _milestones, ...step } = draft;
+    const { provides: _milestones, ...proposed } = draft;
+    const signing = signings.get(draft.id);
+    const step = {
+      ...proposed,
+      ...(deliberate.has(draft.id) ? { deliberate: true as const } : {}),
+      ...(signing ? { signing } : {}),
+    };
     const entry = finished.get(draft.id);
     if (entry) return { ...step, after, opening, status: 'done', waits: [], finished: entry };
     const waits = [
       ...partWait(draft, state),
-      ...after
+      ...[...new Set([...after, ...(signing?.covered ?? [])])]
         .filter((id) => !finished.get(id))
         .map((id): Wait => ({ kind: 'step', id, title: titles.get(id) ?? id })),
     ];

@@ -49,6 +49,11 @@ export type Problem =
   | { code: 'lock.elsewhere'; lock: string; where: string }
   | { code: 'lock.not-yours'; lock: string; owner: string }
   | { code: 'isolation.both-sides'; person: string }
+  | { code: 'isolation.own-hand'; person: string; what: 'lock' | 'zero' }
+  | { code: 'isolation.not-done-by'; person: string }
+  | { code: 'certificate.own-work'; person: string }
+  | { code: 'sheet.own'; person: string }
+  | { code: 'reading.not-steady'; what: string; change: string; over: string }
   | { code: 'joint.wrong-bolt'; bolt: number; wanted: number }
   // formats
   | { code: 'event.unknown-kind'; kind: string; seq: number }

@@ -1,5 +1,6 @@
 import { decide, openJob, readCommand, record, type Edge, type RawCommand } from '../command';
 import {
+  apply,
   commandId,
   EMPTY_JOB,
   instrumentId,
@@ -30,10 +31,13 @@ export const LEAD = person(3, 'lead');
 export const DIAL = instrumentId.parse(id(101));
 export const LAPSED = instrumentId.parse(id(102));
 
+export const GAUGE = instrumentId.parse(id(103));
+const KNOWN: readonly InstrumentId[] = [DIAL, LAPSED, GAUGE];
+
 const stamp = (instrument: InstrumentId): InstrumentStamp => ({
   id: instrument,
-  name: instrument === LAPSED ? 'Gauge 4' : 'Dial 2',
-  kind: 'dial indicator',
+  name: instrument === LAPSED ? 'Dial 4' : instrument === GAUGE ? 'Gauge 3' : 'Dial 2',
+  kind: instrument === GAUGE ? 'gauge' : 'dial indicator',
   simulated: true,
   calibrationDue: instrument === LAPSED ? '2026-11-01' : '2027-05-01',
   inCalibration: instrument !== LAPSED,
@@ -74,8 +78,7 @@ export class BenchJob {
     return {
       person: by,
       now: '2026-11-24T08:00:00.000Z',
-      instrument: (instrument) =>
-        instrument === DIAL || instrument === LAPSED ? stamp(instrument) : undefined,
+      instrument: (instrument) => (KNOWN.includes(instrument) ? stamp(instrument) : undefined),
     };
   }
 
@@ -93,6 +96,12 @@ export class BenchJob {
   send(command: RawCommand, by: PersonStamp = TECHNICIAN): this {
     const problem = this.try(command, by);
     if (problem) throw new Error(`${command.kind} was refused: ${JSON.stringify(problem)}`);
+    return this;
+  }
+
+  /** Folds in an entry as an older version stored it, past every decision. */
+  take(entry: Entry): this {
+    this.keep({ entries: [entry], state: must(apply(this.state, entry)) });
     return this;
   }
 
@@ -210,7 +219,7 @@ export class BenchJob {
       case 'hold':
         return this.send({ kind: 'release-hold', body: { step } }, INSPECTOR);
       case 'sign':
-        return this.send({ kind: 'sign-certificate', body: { step, nextDue: '2029-11-24' } });
+        return this.send({ kind: 'sign-certificate', body: { step, nextDue: '2029-11-24' } }, LEAD);
       case 'wants':
         throw new Error(`${step} is ready but wants ${task.wants.join(', ')}`);
     }

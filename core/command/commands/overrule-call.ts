@@ -1,9 +1,12 @@
 import { z } from 'zod';
-import { methodSchema, partRoleSchema, verdictSchema } from '../../inspection';
+import { isSafetyPart, methodSchema, partRoleSchema, verdictSchema } from '../../inspection';
 import { ok, refuse } from '../../problem';
 import { defineCommand, mayOnly } from '../define-command';
 
-/** A person knows better than the rule, and says why. To clear an ask takes a lead or an inspector. */
+/**
+ * A person knows better than the rule, and says why. To clear an ask or a safety part takes a lead or an inspector; on a
+ * safety part both, unless the site's rules are content with one.
+ */
 export const overruleCall = defineCommand({
   kind: 'overrule-call',
   body: z.strictObject({
@@ -15,7 +18,7 @@ export const overruleCall = defineCommand({
   decide: (body, asked) => {
     const standing = asked.plan.calls.get(body.part);
     if (!standing) return refuse({ code: 'call.none', part: body.part });
-    if (standing.verdict === 'ask' || standing.verdict === 'condemn') {
+    if (standing.verdict === 'ask' || standing.verdict === 'condemn' || isSafetyPart(body.part)) {
       const allowed = mayOnly(asked, 'lead', 'inspector');
       if (!allowed.ok) return allowed;
     }

@@ -1,45 +1,52 @@
 import { z } from 'zod';
-import { standingEntries, type Entry } from '../../job';
-import { ok, refuse } from '../../problem';
-import { defineCommand } from '../define-command';
+import { fallsWith, hangingLocks, standingEntries, type Entry } from '../../job';
+import { ok, refuse, type Result } from '../../problem';
+import { defineCommand, type Asked } from '../define-command';
 
-/** Entries a hold does not rest on. */
-const NO_WORK: readonly Entry['kind'][] = ['note-added', 'person-assigned', 'working-attached'];
-
-/** A correction: the entry stays in the log and no longer stands. A hold released after it is asked for again. */
+/** A correction: the entry stays in the log and no longer stands. Holds and signatures that rest on it fall with it. */
 export const strikeEntry = defineCommand({
   kind: 'strike-entry',
   body: z.strictObject({ entry: z.int().positive(), reason: z.string().trim().min(3).max(400) }),
-  decide: ({ entry: seq, reason }, { state, person }) => {
-    const standing = standingEntries(state);
-    const entry = standing.find((each) => each.seq === seq);
+  decide: ({ entry: seq, reason }, asked) => {
+    const entry = standingEntries(asked.state, (each) => each.seq === seq)[0];
     if (!entry) return refuse({ code: 'entry.unknown', seq });
-    if (entry.kind === 'job-opened' || entry.kind === 'entry-struck') {
-      return refuse({
-        code: 'entry.fixed',
-        seq,
-        why:
-          entry.kind === 'job-opened'
-            ? 'the job begins with it'
-            : 'a correction is corrected by making the entry again',
-      });
-    }
-    if (entry.by.id !== person.id && person.role === 'technician') {
-      return refuse({
-        code: 'entry.fixed',
-        seq,
-        why: `${entry.by.name} made it: that person, a lead or an inspector may strike it`,
-      });
-    }
-    const stale = standing.filter(
-      (each) => each.kind === 'hold-released' && each.seq > seq && !NO_WORK.includes(entry.kind),
-    );
+    const may = mayStrike(entry, asked);
+    if (!may.ok) return may;
     return ok([
       { kind: 'entry-struck', body: { entry: seq, reason } },
-      ...stale.map((hold) => ({
+      ...fallsWith(asked.state, entry).map((fallen) => ({
         kind: 'entry-struck' as const,
-        body: { entry: hold.seq, reason: `released on entry ${seq}, which was struck` },
+        body: {
+          entry: fallen.seq,
+          reason: `${fallen.kind === 'hold-released' ? 'released' : 'signed'} on entry ${seq}, which was struck`,
+        },
       })),
     ]);
   },
 });
+
+/** One's own, or anybody's for a lead or an inspector; a lock that hangs only by whoever may take it off. */
+function mayStrike(entry: Entry, { state, person }: Asked): Result<true> {
+  const { seq, by } = entry;
+  const own = by.id === person.id;
+  switch (entry.kind) {
+    case 'job-opened':
+      return refuse({ code: 'entry.fixed', seq, why: 'the job begins with it' });
+    case 'job-imported':
+      return refuse({ code: 'entry.fixed', seq, why: 'where a job came from stays with it' });
+    case 'entry-struck':
+      return refuse({ code: 'entry.fixed', seq, why: 'a correction is corrected by making the entry again' });
+    case 'lock-hung':
+      if (hangingLocks(state).some((hung) => hung.seq === seq) && !own && person.role !== 'lead')
+        return refuse({ code: 'lock.not-yours', lock: entry.body.lock, owner: by.name });
+      break;
+    default:
+  }
+  return own || person.role !== 'technician'
+    ? ok(true)
+    : refuse({
+        code: 'entry.fixed',
+        seq,
+        why: `${by.name} made it: that person, a lead or an inspector may strike it`,
+      });
+}

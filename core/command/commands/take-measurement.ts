@@ -1,7 +1,9 @@
 import { z } from 'zod';
-import { instrumentId } from '../../job';
-import { issuesFromZod, ok, refuse } from '../../problem';
-import { quantityOf } from '../../quantity';
+import { STEADY_FOR, steadiness, type Watched } from '../../isolation';
+import { instrumentId, type ReadBy } from '../../job';
+import { issuesFromZod, ok, refuse, type Result } from '../../problem';
+import type { MeasureAsk } from '../../procedure';
+import { format, quantityOf, type Time } from '../../quantity';
 import { defineCommand, readyStep, refOf, stampOf } from '../define-command';
 
 /** One of the figures a step asks for. */
@@ -13,8 +15,13 @@ export const takeMeasurement = defineCommand({
     /** As typed, or as {value, unit}; read in the dimension that the step asks for. */
     value: z.unknown(),
     readBy: z.union([z.literal('hand'), instrumentId]),
+    /** What a gauge showed while it was watched, oldest first. */
+    watched: z
+      .array(z.strictObject({ after: quantityOf('time'), reads: quantityOf('gauge pressure') }))
+      .max(200)
+      .exactOptional(),
   }),
-  decide: ({ step: id, what, value, readBy }, asked) => {
+  decide: ({ step: id, what, value, readBy, watched = [] }, asked) => {
     const step = readyStep(asked, id, 'measure');
     if (!step.ok) return step;
     const ask = step.value.task.asks.find((each) => each.what === what);
@@ -40,10 +47,32 @@ export const takeMeasurement = defineCommand({
       });
     }
     const by = stampOf(asked, readBy);
-    return by.ok
-      ? ok([
-          { kind: 'measured', body: { step: refOf(step.value), what, value: read.data, readBy: by.value } },
-        ])
-      : by;
+    if (!by.ok) return by;
+    const stood = stoodStill(ask, by.value, watched);
+    if (!stood.ok) return stood;
+    const steadyFor = stood.value === undefined ? {} : { steadyFor: stood.value };
+    return ok([
+      {
+        kind: 'measured',
+        body: { step: refOf(step.value), what, value: read.data, readBy: by.value, ...steadyFor },
+      },
+    ]);
   },
 });
+
+/** A gauge that still falls proves nothing and stops nothing: where a reading decides, it must have stood first. */
+function stoodStill(
+  { what, mustBe }: MeasureAsk,
+  by: ReadBy,
+  watched: readonly Watched[],
+): Result<Time | undefined> {
+  if (mustBe === undefined || by === 'hand' || by.kind !== 'gauge') return ok(undefined);
+  const found = steadiness(watched);
+  if (found.kind === 'steady') return ok(STEADY_FOR);
+  return refuse({
+    code: 'reading.not-steady',
+    what,
+    change: found.kind === 'moving' ? format(found.change, 'US') : 'not watched long enough',
+    over: format(STEADY_FOR, 'US'),
+  });
+}

@@ -16,6 +16,13 @@ const anyQuantity = z
 
 export const measured = defineEvent({
   kind: 'measured',
-  body: z.strictObject({ step: stepRef, what: z.string().min(1).max(60), value: anyQuantity, readBy }),
+  body: z.strictObject({
+    step: stepRef,
+    what: z.string().min(1).max(60),
+    value: anyQuantity,
+    readBy,
+    /** How long the instrument had stood still when it was kept, where it was watched. */
+    steadyFor: quantityOf('time').exactOptional(),
+  }),
   describe: ({ what, value }) => `${what} ${format(value, 'US')}`,
 });

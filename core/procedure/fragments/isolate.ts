@@ -1,5 +1,5 @@
-import { lineOf } from '../../job';
-import { energiesOf, pointsOf, storedIn, type Energy, type IsolationPoint } from '../../isolation';
+import { hangingLocks, lineOf } from '../../job';
+import { energiesOf, pointsOf, storedIn, type Energy, type IsolationPoint, type Line } from '../../isolation';
 import { format } from '../../quantity';
 import { HAZARDS, type Valve } from '../../valve';
 import { always, draft, type Context, type Draft, type Fragment } from '../draft';
@@ -137,8 +137,20 @@ export const restore: Fragment = {
     const back = pointsOf(c.valve, line)
       .toReversed()
       .flatMap((point) => (point.restore ? [{ point, restore: point.restore }] : []));
+    const strays = straysOf(c, line);
     const thread = { stage: 'release', because, provides: ['restored'] } as const;
     return [
+      ...strays.map(({ body: { point, step } }) =>
+        draft({
+          ...thread,
+          id: `restore.stray.${point}`,
+          title: `Lock off: ${step.title.charAt(0).toLowerCase()}${step.title.slice(1)}`.slice(0, 120),
+          why: 'It was hung before the line was drawn otherwise, and hangs still.',
+          task: { kind: 'unlock', point },
+          minutes: 3,
+          after: ['tested', 'back in line'],
+        }),
+      ),
       ...back.map(({ point, restore: { title, why } }, i) => {
         const before = back[i - 1];
         return draft({
@@ -159,8 +171,17 @@ export const restore: Fragment = {
         caution: PERMIT,
         task: { kind: 'sign-off', done: 'restored', checked: 'walked and found right' },
         minutes: 5,
-        after: [`restore.${back.at(-1)?.point.id ?? ''}`],
+        after: [
+          `restore.${back.at(-1)?.point.id ?? ''}`,
+          ...strays.map(({ body }) => `restore.stray.${body.point}`),
+        ],
       }),
     ];
   },
 };
+
+/** Locks that hang on points that the line as drawn now no longer has. */
+function straysOf({ state, valve }: Context, line: Line) {
+  const known = new Set(pointsOf(valve, line).flatMap(({ id, locked }) => (locked ? [id] : [])));
+  return hangingLocks(state).filter(({ body }) => !known.has(body.point));
+}

@@ -1,0 +1,18 @@
+import type { Task } from '../procedure';
+import type { Placed } from './order';
+
+/** Releases and signatures, and a lock taken off what holds the line back. */
+const ON_PURPOSE: readonly Task['kind'][] = ['hold', 'sign-off', 'sign', 'unlock'];
+const LETS_PRESSURE_IN: readonly Task['kind'][] = ['pressure-test', 'unlock'];
+
+/** Steps that are done only on purpose: releases, signatures, and the last ones before pressure comes or the valve is opened. */
+export function deliberateSteps(order: readonly Placed[]): ReadonlySet<string> {
+  const isolating = new Set(order.flatMap(({ draft }) => (draft.stage === 'isolate' ? [draft.id] : [])));
+  return new Set(
+    order.flatMap(({ draft: { id, stage, task }, after }) => [
+      ...(ON_PURPOSE.includes(task.kind) ? [id] : []),
+      ...(LETS_PRESSURE_IN.includes(task.kind) ? after : []),
+      ...(stage === 'strip' ? after.filter((before) => isolating.has(before)) : []),
+    ]),
+  );
+}
