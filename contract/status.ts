@@ -39,6 +39,7 @@ export const STATUS: Readonly<Record<AnyProblemCode, number>> = {
   'call.none': REFUSED,
   'entry.unknown': REFUSED,
   'entry.fixed': REFUSED,
+  'entry.unfounded': REFUSED,
   'hold.wrong-role': 403,
   'hold.own-work': 403,
   'hold.asks-open': REFUSED,

@@ -60,6 +60,8 @@ export const WORDING: Words = {
   'call.none': ({ part }) => `There is no call on the ${part} yet to overrule.`,
   'entry.unknown': ({ seq }) => `Entry ${seq} does not stand in this log.`,
   'entry.fixed': ({ seq, why }) => `Entry ${seq} cannot be struck: ${why}.`,
+  'entry.unfounded': ({ seq }) =>
+    `Entry ${seq} does not follow from anything that could have been done at that point.`,
   'hold.wrong-role': ({ role }) => `Only an inspector releases a hold; you are signed in as ${role}.`,
   'hold.own-work': ({ person }) => `${person} did some of this work: another inspector must release it.`,
   'hold.asks-open': ({ parts }) => `Still to be decided: ${parts.join(', ')}. The hold stays until then.`,

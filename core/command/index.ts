@@ -8,4 +8,5 @@ export {
   type RawCommand,
 } from './registry';
 export { decide, openJob, readCommand, record, type Stamp } from './decide';
+export { replay, type RefusedEntry } from './replay';
 export { type Edge } from './define-command';

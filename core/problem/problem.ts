@@ -38,6 +38,7 @@ export type Problem =
   | { code: 'call.none'; part: string }
   | { code: 'entry.unknown'; seq: number }
   | { code: 'entry.fixed'; seq: number; why: string }
+  | { code: 'entry.unfounded'; seq: number }
   | { code: 'hold.wrong-role'; role: string }
   | { code: 'hold.own-work'; person: string }
   | { code: 'hold.asks-open'; parts: string[] }
