@@ -20,11 +20,27 @@ export type PersonView = z.output<typeof personView>;
 
 export const signInRequest = z.strictObject({ personId, pin: z.string().min(4).max(64) });
 
-/** Who is signed in; the token goes back with every write. */
-export const sessionView = z.object({ person: personView.nullable(), csrf: z.string() });
+/** Who is signed in; the token goes back with every write, and so does the person's id (`x-person`). */
+export const sessionView = z.object({
+  person: personView.nullable(),
+  csrf: z.string(),
+  /** Whose shop this is, as its pages and papers say. */
+  shop: z.string(),
+});
 export type SessionView = z.output<typeof sessionView>;
 
 export const peopleView = z.object({ people: z.array(personView) });
+
+/** The first lead of a shop with nobody in it, by the code that its server printed. */
+export const firstLeadRequest = z.strictObject({
+  code: z.string().trim().min(1).max(40),
+  name: z.string().trim().min(1).max(80),
+  pin: z.string().min(4).max(64),
+});
+
+/** The PIN, asked again for one signature; what comes back goes with that command. */
+export const confirmationRequest = z.strictObject({ pin: z.string().min(1).max(64), commandId });
+export const confirmationView = z.object({ confirmation: z.string() });
 
 export const jobSummaryView = z.object({
   state: z.enum(['open', 'released', 'condemned']),
@@ -42,6 +58,8 @@ export const jobSummaryView = z.object({
   remainingMinutes: z.number(),
   awaited: z.object({ expected: z.string(), minutesAfter: z.number() }).exactOptional(),
   withPerson: z.object({ id: z.string(), name: z.string() }).exactOptional(),
+  /** It came out of a file and was not checked here. */
+  imported: z.literal(true).exactOptional(),
 });
 
 export const jobLine = z.object({
@@ -106,6 +124,8 @@ export const commandRequest = z.strictObject({
   commandId,
   /** When it was done, where that was before it could be sent. */
   doneAt: z.iso.datetime({ offset: true }).exactOptional(),
+  /** For a signature: that the PIN was asked again. */
+  confirmation: z.string().max(120).exactOptional(),
   /** Read by the core, which knows the kinds. */
   command: z.looseObject({ kind: z.string() }),
 });

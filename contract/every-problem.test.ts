@@ -125,6 +125,35 @@ const SAMPLES: { [C in AnyProblemCode]: [Extract<AnyProblem, { code: C }>, RegEx
   'valve.job-open': [{ code: 'valve.job-open', tag: 'V-1' }, /V-1 has an open job already/],
   'server.failed': [{ code: 'server.failed', requestId: 'abc' }, /nothing was half stored.*abc/],
   'connection.lost': [{ code: 'connection.lost' }, /What is stored is safe/],
+  'entry.unfounded': [{ code: 'entry.unfounded', seq: 5 }, /^Entry 5 does not follow/],
+  'isolation.own-hand': [
+    { code: 'isolation.own-hand', person: 'Ada', what: 'lock' },
+    /^Ada had a hand in the locks/,
+  ],
+  'isolation.not-done-by': [{ code: 'isolation.not-done-by', person: 'Ada' }, /^Ada did none of it/],
+  'certificate.own-work': [{ code: 'certificate.own-work', person: 'Ada' }, /another signs the certificate/],
+  'sheet.own': [{ code: 'sheet.own', person: 'Ada' }, /^Ada filed this sheet: a second person/],
+  'reading.not-steady': [
+    { code: 'reading.not-steady', what: 'pressure upstream', change: '12 psi', over: '5 s' },
+    /has not settled: 12 psi in the last 5 s/,
+  ],
+  'person.other': [{ code: 'person.other', signedIn: 'Tam' }, /^Tam is signed in on this browser now/],
+  'pin.needed': [{ code: 'pin.needed' }, /wants your PIN again/],
+  'pin.wrong': [{ code: 'pin.wrong' }, /Nothing was signed/],
+  'pin.too-short': [
+    { code: 'pin.too-short', role: 'inspector', least: 6 },
+    /PIN of an inspector has at least 6/,
+  ],
+  'first-lead.wrong-code': [{ code: 'first-lead.wrong-code' }, /code the server printed/],
+  'first-lead.somebody-is-here': [{ code: 'first-lead.somebody-is-here' }, /people already/],
+  'import.person': [
+    { code: 'import.person', name: 'Noor, inspector', here: 'Jory, technician' },
+    /by Noor, inspector; the same person is Jory, technician here/,
+  ],
+  'import.valve': [{ code: 'import.valve', tag: 'V-1' }, /on file here under V-1/],
+  'import.moment': [{ code: 'import.moment', seq: 3, at: '9999' }, /^Entry 3 is of 9999/],
+  'store.changed': [{ code: 'store.changed', by: 'Lea', at: '2026-11-25' }, /^Lea has brought in another/],
+  'database.away': [{ code: 'database.away' }, /database does not answer.*sent again by itself/],
 };
 
 describe.each(Object.entries(SAMPLES))('%s', (code, [problem, words]) => {

@@ -14,9 +14,20 @@ export type HostProblem =
   | { code: 'csrf.missing' }
   | { code: 'job.stale'; version: number }
   | { code: 'command.other-answer' }
+  | { code: 'person.other'; signedIn: string }
+  | { code: 'pin.needed' }
+  | { code: 'pin.wrong' }
+  | { code: 'pin.too-short'; role: string; least: number }
+  | { code: 'first-lead.wrong-code' }
+  | { code: 'first-lead.somebody-is-here' }
   | { code: 'import.exists'; tag: string }
+  | { code: 'import.person'; name: string; here: string }
+  | { code: 'import.valve'; tag: string }
+  | { code: 'import.moment'; seq: number; at: string }
+  | { code: 'store.changed'; by: string; at: string }
   | { code: 'valve.job-open'; tag: string }
   | { code: 'server.failed'; requestId: string }
+  | { code: 'database.away' }
   | { code: 'connection.lost' };
 
 export type AnyProblem = Problem | HostProblem;

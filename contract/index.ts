@@ -1,7 +1,10 @@
 export {
   commandRequest,
   commandView,
+  confirmationRequest,
+  confirmationView,
   faultCountsView,
+  firstLeadRequest,
   instrumentsView,
   instrumentView,
   jobExport,

@@ -71,7 +71,10 @@ export const importRequest = z.strictObject({
   csv: z.string().max(2_000_000),
   /** Take the good rows and leave the bad ones; otherwise one bad row stops it all. */
   skipBad: z.boolean().default(false),
+  /** The last file of this kind that the preview knew of: another one since, and nothing is written. */
+  after: z.int().min(0).default(0),
 });
+export const previewRequest = importRequest.pick({ kind: true, csv: true });
 
 /** What a file would do, row by row, before anything is written. */
 export const importPreview = z.object({
@@ -88,4 +91,16 @@ export const importPreview = z.object({
   ),
 });
 export type ImportPreview = z.output<typeof importPreview>;
+
+/** A file that was brought in before. */
+export const storeImportView = z.object({
+  id: z.number(),
+  kind: z.enum(IMPORT_KINDS),
+  by: z.string(),
+  at: z.string(),
+  written: z.number(),
+  skipped: z.number(),
+});
+export type StoreImport = z.output<typeof storeImportView>;
+export const storeImportsView = z.object({ imports: z.array(storeImportView) });
 export const importDone = z.object({ written: z.number(), skipped: z.number() });

@@ -97,7 +97,8 @@ export const WORDING: Words = {
     issues.map(({ path, message }) => (path === '' ? message : `${path}: ${message}`)).join('; '),
   'request.too-large': ({ limit }) => `That is more than ${limit}; nothing was stored.`,
   'request.not-json': () => 'That was not JSON; nothing was stored.',
-  'request.too-many': ({ retryAfterSeconds }) => `Too many tries. Wait ${retryAfterSeconds} s and try again.`,
+  'request.too-many': ({ retryAfterSeconds }) =>
+    `Too many at once. Wait ${retryAfterSeconds} s and try again.`,
   'photo.unreadable': ({ why }) => `This photograph was not kept: ${why}.`,
   'not-found': ({ what }) => `There is no such ${what}.`,
   'sign-in.needed': () => 'Sign in first. What you entered is still here.',
@@ -105,6 +106,23 @@ export const WORDING: Words = {
   'csrf.missing': () => 'This page has lost its sign-in. Reload it; what was stored is safe.',
   'job.stale': ({ version }) => `Somebody else was faster: the job stands at entry ${version}.`,
   'command.other-answer': () => 'That command id was used for something else.',
+  'person.other': ({ signedIn }) =>
+    `${signedIn} is signed in on this browser now. What you entered stays here for you: sign in again and it goes out under your name.`,
+  'pin.needed': () => 'This is a signature: it wants your PIN again. It was not stored.',
+  'pin.wrong': () => 'That is not your PIN. Nothing was signed.',
+  'pin.too-short': ({ role, least }) => `The PIN of ${withArticle(role)} has at least ${least} digits.`,
+  'first-lead.wrong-code': () =>
+    'That is not the code the server printed when it started. Read it again in its log.',
+  'first-lead.somebody-is-here': () => 'This shop has people already: a lead adds the others.',
+  'import.person': ({ name, here }) =>
+    `The file has entries by ${name}; the same person is ${here} here. Nothing was brought in.`,
+  'import.valve': ({ tag }) =>
+    `Another valve is on file here under ${tag} or its number. Nothing was brought in.`,
+  'import.moment': ({ seq, at }) => `Entry ${seq} is of ${at}, which cannot be. Nothing was brought in.`,
+  'store.changed': ({ by, at }) =>
+    `${by} has brought in another file meanwhile, on ${at}. Look at the preview again; nothing was written.`,
+  'database.away': () =>
+    'The shop’s database does not answer. What is stored is safe; what you do waits on this device and is sent again by itself.',
   'import.exists': ({ tag }) => `The job of ${tag} is here already; nothing was changed.`,
   'valve.job-open': ({ tag }) => `${tag} has an open job already.`,
   'server.failed': ({ requestId }) =>

@@ -54,7 +54,10 @@ export async function build() {
   await step('Building the server', async () => {
     const esbuild = await import('esbuild');
     await esbuild.build({
-      entryPoints: [join(root, 'server/main.ts'), join(root, 'server/prepare.ts')],
+      entryPoints: ['main', 'prepare', 'people', 'documents/printer-worker'].map((name) => ({
+        in: join(root, `server/${name}.ts`),
+        out: name.replace('documents/', ''),
+      })),
       outdir: join(root, 'server/dist'),
       outExtension: { '.js': '.mjs' },
       bundle: true,

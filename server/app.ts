@@ -1,5 +1,5 @@
 import compression from 'compression';
-import express, { type Express } from 'express';
+import express, { type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
 import { randomUUID } from 'node:crypto';
 import { join } from 'node:path';
@@ -8,20 +8,33 @@ import { pinoHttp } from 'pino-http';
 import type { Sequelize } from 'sequelize';
 import type { Config } from './config';
 import { answerError, notFound } from './errors';
+import { Printer } from './documents/printer';
 import { LiveFeed } from './live/feed';
+import { OpenStreams } from './live/open-streams';
 import { healthRoutes } from './routes/health';
+import { notTooDeep } from './routes/depth';
+import { importRoutes } from './routes/import';
 import { jobRoutes } from './routes/jobs';
+import { paperRoutes } from './routes/papers';
 import { photoRoutes } from './routes/photos';
 import { sessionRoutes } from './routes/session';
 import { shopRoutes } from './routes/shop';
 import { storeRoutes } from './routes/store';
-import { requirePerson, sessions } from './sign-in/session';
+import { csrfGuard } from './sign-in/csrf';
+import { requirePerson, requireSamePerson } from './sign-in/person';
+import { sessions } from './sign-in/session';
+import { withoutStatement } from './store/failures';
 import { defineModels } from './store/models';
 
 export interface App {
   readonly express: Express;
   readonly feed: LiveFeed;
+  readonly streams: OpenStreams;
+  /** Lets go of what runs beside the requests. */
+  readonly close: () => Promise<void>;
 }
+
+const MOST_JSON = '5mb';
 
 /** The whole HTTP side, for one database: no state of its own between requests. */
 export function createApp(
@@ -32,7 +45,10 @@ export function createApp(
 ): App {
   defineModels(sequelize);
   const app = express();
-  const feed = new LiveFeed((error) => logger.warn({ err: error }, 'live feed could not look'));
+  const cannotLook = (error: unknown) => logger.warn(withoutStatement(error), 'live feed could not look');
+  const feed = new LiveFeed(cannotLook);
+  const streams = new OpenStreams(sequelize, cannotLook);
+  const printer = new Printer(config.SHOP_NAME);
   app.disable('x-powered-by');
   app.set('trust proxy', config.TRUST_PROXY);
   app.set('query parser', 'simple');
@@ -40,8 +56,9 @@ export function createApp(
     pinoHttp({
       logger,
       genReqId: () => randomUUID(),
-      customLogLevel: (_request, response, error) =>
-        error || response.statusCode >= 500 ? 'error' : 'debug',
+      // A failure is logged once, where it is answered.
+      customLogLevel: () => 'debug',
+      serializers: { err: withoutStatement },
       redact: ['req.headers.cookie', 'req.headers["x-csrf-token"]', 'res.headers["set-cookie"]'],
     }),
   );
@@ -52,27 +69,52 @@ export function createApp(
         response.getHeader('content-type') !== 'text/event-stream' && compression.filter(request, response),
     }),
   );
+  app.use(permissions);
   app.use(healthRoutes(sequelize));
   const isoNow = () => now().toISOString();
+  const today = () => isoNow().slice(0, 10);
   const api = express.Router();
   api.use((_request, response, next) => {
     response.set('cache-control', 'no-store');
     next();
   });
-  api.use(express.json({ limit: '5mb', strict: true }));
   api.use(sessions(sequelize, config));
-  api.use(sessionRoutes(sequelize, config));
+  api.use(sessionRoutes(sequelize, config, now));
   api.use(requirePerson);
-  api.use(jobRoutes(sequelize, feed, config, isoNow));
+  api.use(csrfOnWrites(config));
+  api.use(requireSamePerson);
+  api.use(importRoutes(sequelize, printer, isoNow));
   api.use(photoRoutes());
-  api.use(shopRoutes(config, () => isoNow().slice(0, 10)));
-  api.use(storeRoutes(sequelize, () => isoNow().slice(0, 10)));
+  api.use(express.json({ limit: MOST_JSON, strict: true }));
+  api.use(notTooDeep);
+  api.use(jobRoutes({ sequelize, feed, streams, config, now }));
+  api.use(paperRoutes(printer, config));
+  api.use(shopRoutes(config, streams, today));
+  api.use(storeRoutes(sequelize, isoNow));
   api.use(notFound);
   app.use('/api', api);
   if (config.WEB_ROOT !== undefined) servePages(app, config.WEB_ROOT);
   app.use(notFound);
   app.use(answerError);
-  return { express: app, feed };
+  const close = async () => {
+    feed.stop();
+    streams.endAll();
+    await printer.close();
+  };
+  return { express: app, feed, streams, close };
+}
+
+/** What no page of ours asks of a browser. */
+const permissions: RequestHandler = (_request, response, next) => {
+  response.set('permissions-policy', 'geolocation=(), microphone=(), payment=(), usb=()');
+  next();
+};
+
+/** Every write carries its token, whatever route it goes to. */
+function csrfOnWrites(config: Config): RequestHandler {
+  const guard = csrfGuard(config);
+  return (request, response, next) =>
+    request.method === 'GET' || request.method === 'HEAD' ? next() : guard(request, response, next);
 }
 
 const A_YEAR = 365 * 24 * 60 * 60 * 1000;

@@ -14,19 +14,28 @@ const schema = z.object({
   LOG_LEVEL: z.enum(['fatal', 'error', 'warn', 'info', 'debug', 'silent']).default('info'),
   /** How much faster than the clock the simulated instruments run. */
   SIMULATION_RATE: z.coerce.number().min(0.1).max(1000).default(1),
-  /** Sign-in tries a minute from one address. */
-  SIGN_IN_TRIES: z.coerce.number().int().min(1).max(10_000).default(10),
   /** Behind how many trusted proxies the server stands. */
   TRUST_PROXY: z.coerce.number().int().min(0).max(5).default(0),
+  /** Whose shop this is, on the sign-in page and on every paper. */
+  SHOP_NAME: z.string().trim().min(1).max(80).default('Valve shop'),
 });
 
-export type Config = z.output<typeof schema>;
+/** This server speaks plain HTTP: where people reach it by https, a proxy stands in front, and cookies depend on it. */
+const checked = schema.refine(
+  ({ PUBLIC_URL, TRUST_PROXY }) => !PUBLIC_URL.startsWith('https:') || TRUST_PROXY > 0,
+  {
+    path: ['TRUST_PROXY'],
+    message: 'PUBLIC_URL is https, so a proxy stands in front of this server: say how many (1)',
+  },
+);
+
+export type Config = z.output<typeof checked>;
 
 /** The configuration from the environment, or a line for every wrong value, by its name. */
 export function readConfig(
   environment: Record<string, string | undefined>,
 ): { config: Config } | { wrong: string[] } {
-  const read = schema.safeParse(environment);
+  const read = checked.safeParse(environment);
   if (read.success) return { config: read.data };
   return { wrong: read.error.issues.map((issue) => `${issue.path.join('.')}: ${issue.message}`) };
 }

@@ -2,7 +2,7 @@ import { usualLine } from '@dusk-wren/core/isolation';
 import { defaultValve } from '@dusk-wren/core/valve';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { done, laidOut, openShop, Screen, type Shop } from './testing/shop';
+import { done, laidOut, openShop, PIN, Screen, type Shop } from './testing/shop';
 
 let shop: Shop;
 let ada: Screen;
@@ -29,11 +29,15 @@ beforeAll(async () => {
 afterAll(() => shop.close());
 
 async function take(screen: Screen, command: object): Promise<void> {
-  const answer = await screen.command(job, version, command);
+  const answer = await send(screen, command);
   expect(answer.status, JSON.stringify(answer.body)).toBe(200);
   version = Number(answer.body.version);
 }
-const refused = async (screen: Screen, command: object) => (await screen.command(job, version, command)).body;
+const send = (screen: Screen, command: object & { kind?: string }) =>
+  command.kind === 'sign-isolation'
+    ? screen.sign(job, version, command)
+    : screen.command(job, version, command);
+const refused = async (screen: Screen, command: object) => (await send(screen, command)).body;
 const sign = (side: string) => ({ kind: 'sign-isolation', body: { step: 'isolate.sign', side } });
 const read = (side: string, value: string) => ({
   kind: 'take-measurement',
@@ -91,13 +95,31 @@ describe('an isolation on the server', () => {
     await take(ada, read('downstream', '0 bar g'));
   });
 
-  it('two people sign, and a lead signs one side like anybody', async () => {
-    await take(lea, sign('done'));
-    expect(await refused(lea, sign('checked'))).toMatchObject({
-      problem: { code: 'isolation.both-sides', person: 'lea' },
+  it('a signature wants the PIN again, for this one command', async () => {
+    const bare = await ada.command(job, version, sign('done'));
+    expect(bare.status).toBe(403);
+    expect(bare.body.problem.code).toBe('pin.needed');
+    expect((await ada.sign(job, version, sign('done'), '0000')).body.problem.code).toBe('pin.wrong');
+    const commandId = randomUUID();
+    const { body } = await ada.post('/api/confirmations', { pin: PIN, commandId });
+    const other = await ada.post(`/api/jobs/${job}/commands`, {
+      baseVersion: version,
+      commandId: randomUUID(),
+      command: sign('done'),
+      confirmation: body.confirmation,
     });
+    expect(other.body.problem.code).toBe('pin.needed');
+  });
+
+  it('two people sign: one who did it, and one with no hand in a lock or a zero', async () => {
+    expect(await refused(lea, sign('done'))).toMatchObject({ problem: { code: 'isolation.not-done-by' } });
+    await take(ada, sign('done'));
+    expect(await refused(ada, sign('checked'))).toMatchObject({
+      problem: { code: 'isolation.both-sides', person: 'ada' },
+    });
+    expect(await refused(bo, sign('checked'))).toMatchObject({ problem: { code: 'isolation.own-hand' } });
     expect(await refused(ada, done('strip.slack'))).toMatchObject({ problem: { code: 'step.waits' } });
-    await take(bo, sign('checked'));
+    await take(lea, sign('checked'));
     const mark = { kind: 'set-mark', body: { step: 'strip.match-mark', part: 'bonnet', clock: '2 o’clock' } };
     await take(ada, mark);
     await take(ada, done('strip.wheel-nut'));

@@ -42,7 +42,8 @@ class ServerProcess {
       headers: anonymous,
       body: JSON.stringify({ personId: shop.people.ada, pin: PIN }),
     });
-    return new ServerProcess(child, url, headersFrom(signed, sessionView.parse(await signed.json()).csrf));
+    const headers = headersFrom(signed, sessionView.parse(await signed.json()).csrf);
+    return new ServerProcess(child, url, { ...headers, 'x-person': shop.people.ada });
   }
 
   send(job: string, commandId: string, baseVersion: number, text: string): Promise<Response> {
@@ -60,7 +61,10 @@ class ServerProcess {
 }
 
 function headersFrom(response: Response, csrf: string): Record<string, string> {
-  const cookie = (response.headers.get('set-cookie') ?? '').split(';')[0] ?? '';
+  const cookie = response.headers
+    .getSetCookie()
+    .map((each) => each.split(';')[0])
+    .join('; ');
   return { cookie, 'x-csrf-token': csrf, 'content-type': 'application/json' };
 }
 

@@ -16,6 +16,10 @@ try {
   const running = await serve(config, logger);
   logger.info({ url: running.url }, 'listening');
   process.stdout.write(`${JSON.stringify({ ready: running.url })}\n`);
+  if (running.firstLead !== undefined)
+    process.stdout.write(
+      `Nobody is on file yet. Open ${config.PUBLIC_URL}/sign-in and make the first lead with this code, good until then: ${running.firstLead}\n`,
+    );
   const stop = (signal: string) => {
     logger.info({ signal }, 'closing');
     running.close().then(

@@ -1,6 +1,7 @@
 import { defaultValve } from '@dusk-wren/core/valve';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { sheetFor } from './store/makers-sheets';
 import { FaultCountRow, SheetRow } from './store/models';
 import { done, note, openShop, Screen, type Shop } from './testing/shop';
 
@@ -31,11 +32,16 @@ const sheet = (model: string, revision = 'C', value = '95 ft-lb') => ({
   body: { sheet: { model, revision, figures: { jointTorque: { value, page: '31' } } } },
 });
 
+const check = (filed: number) => ({ kind: 'check-makers-sheet', body: { filed } });
+
 describe('the maker’s sheet, typed once', () => {
   it('is used for every valve of its model from then on, however the model is written', async () => {
     const first = await receive('M-1', { plate: { model: 'H 7' } });
     expect(first.kinds).not.toContain('makers-sheet-filed');
     expect((await ada.command(first.id, first.version, sheet('H 7'))).status).toBe(200);
+    expect((await receive('M-0', { plate: { model: 'H 7' } })).kinds).not.toContain('makers-sheet-filed');
+    expect((await ada.command(first.id, first.version + 1, check(first.version + 1))).status).toBe(403);
+    expect((await lea.command(first.id, first.version + 1, check(first.version + 1))).status).toBe(200);
     const second = await receive('M-2', { plate: { model: 'h7' } });
     expect(second.kinds).toContain('makers-sheet-filed');
     const other = await receive('M-3', { plate: { model: 'H 8' } });
@@ -44,10 +50,9 @@ describe('the maker’s sheet, typed once', () => {
   });
   it('a newer revision takes its place; jobs under way keep what they were opened with', async () => {
     const before = await receive('M-5', { plate: { model: 'R 1' } });
-    await ada.command(before.id, before.version, sheet('R 1', 'A'));
+    await lea.command(before.id, before.version, sheet('R 1', 'A'));
     const running = await receive('M-6', { plate: { model: 'R 1' } });
-    await ada.command(before.id, before.version + 1, sheet('R 1', 'B', '90 ft-lb'));
-    expect(await SheetRow.count({ where: { model: 'R1' } })).toBe(1);
+    await lea.command(before.id, before.version + 1, sheet('R 1', 'B', '90 ft-lb'));
     const revisionOf = async (job: string) => {
       const { body } = await ada.get(`/api/jobs/${job}`);
       return body.entries.findLast(({ kind }: { kind: string }) => kind === 'makers-sheet-filed').body.sheet
@@ -55,6 +60,24 @@ describe('the maker’s sheet, typed once', () => {
     };
     expect(await revisionOf(running.id)).toBe('A');
     expect(await revisionOf((await receive('M-7', { plate: { model: 'R 1' } })).id)).toBe('B');
+  });
+  it('struck, or its check struck, the one before is the shop’s again', async () => {
+    const job = await receive('M-10', { plate: { model: 'S 4' } });
+    await lea.command(job.id, job.version, sheet('S 4', 'A'));
+    await ada.command(job.id, job.version + 1, sheet('S 4', 'B'));
+    await lea.command(job.id, job.version + 2, check(job.version + 2));
+    const revision = async () => (await sheetFor('S 4'))?.revision;
+    expect(await revision()).toBe('B');
+    const strike = (entry: number) => ({ kind: 'strike-entry', body: { entry, reason: 'misread' } });
+    await lea.command(job.id, job.version + 3, strike(job.version + 3));
+    expect(await revision()).toBe('A');
+    await lea.command(job.id, job.version + 4, strike(job.version + 1));
+    expect(await revision()).toBeUndefined();
+  });
+  it('of a plate without a model stays on its job, whoever types it', async () => {
+    const job = await receive('M-11');
+    expect((await lea.command(job.id, job.version, sheet('Z 9'))).status).toBe(200);
+    expect(await SheetRow.count({ where: { model: 'Z9' } })).toBe(0);
   });
   it('for another model than the plate’s is refused, and nothing is filed', async () => {
     const job = await receive('M-8', { plate: { model: 'Q 2' } });
@@ -70,6 +93,8 @@ describe('the maker’s sheet, typed once', () => {
     const again = await ada.command(job.id, job.version, sheet('T 5'), id);
     expect(again.status).toBe(200);
     expect(again.body.version).toBe(job.version + 1);
+    const another = await lea.command(job.id, job.version, sheet('T 5'), id);
+    expect(another.body.problem.code).toBe('command.other-answer');
   });
 });
 

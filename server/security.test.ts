@@ -52,15 +52,6 @@ describe('sign-in', () => {
     expect(answer.status).toBe(403);
     expect(answer.body.problem.code).toBe('csrf.missing');
   });
-  it('slows down guessing, counted in the database', async () => {
-    const slow = await openShop({ SIGN_IN_TRIES: '3' });
-    const screen = await Screen.open(slow);
-    const answers: number[] = [];
-    for (let i = 0; i < 5; i++)
-      answers.push((await screen.post('/api/session', { personId: slow.people.ada, pin: '0000' })).status);
-    expect(answers).toEqual([401, 401, 401, 429, 429]);
-    await slow.close();
-  });
   it('ends when signed out', async () => {
     const screen = await Screen.open(shop, 'bo');
     expect((await screen.get('/api/jobs')).status).toBe(200);
@@ -135,13 +126,8 @@ describe('malformed input of every route is a 4xx with a typed body (property)',
   });
 
   it('text that is no JSON, and more than the limit', async () => {
-    const token = (await ada.get('/api/session')).body.csrf;
     const send = (body: string) =>
-      ada.agent
-        .post('/api/jobs')
-        .set('x-csrf-token', token)
-        .set('content-type', 'application/json')
-        .send(body);
+      ada.agent.post('/api/jobs').set(ada.headers()).set('content-type', 'application/json').send(body);
     typed(await send('{"half":'));
     const large = await send(`{"a":"${'x'.repeat(5_500_000)}"}`);
     expect(large.status).toBe(413);

@@ -3,10 +3,16 @@ import type { AddressInfo } from 'node:net';
 import type { Logger } from 'pino';
 import { createApp } from './app';
 import type { Config } from './config';
+import { firstLeadCode } from './sign-in/first-lead';
+import { pruneSignIns } from './sign-in/prune';
 import { connect } from './store/database';
+import { withoutStatement } from './store/failures';
+import { nobodyYet } from './store/people';
 
 export interface Running {
   readonly url: string;
+  /** The code that makes the first lead, while nobody is on file. */
+  readonly firstLead: string | undefined;
   /** Stops taking requests, finishes those in flight, lets go of the database. */
   readonly close: () => Promise<void>;
 }
@@ -15,21 +21,25 @@ const LONGEST_FAREWELL = 10_000;
 
 export async function serve(config: Config, logger: Logger): Promise<Running> {
   const sequelize = connect(config.DATABASE_URL);
-  const { express, feed } = createApp(sequelize, config, logger);
-  const server = createServer(express);
+  const app = createApp(sequelize, config, logger);
+  const server = createServer(app.express);
   server.keepAliveTimeout = 65_000;
+  const stopPruning = pruneSignIns((error) => logger.warn(withoutStatement(error), 'could not prune'));
   await listening(server, config);
   const { port } = addressOf(server);
   return {
     url: `http://${config.HOST}:${port}`,
+    firstLead: (await nobodyYet().catch(() => false)) ? firstLeadCode(config) : undefined,
     close: async () => {
       const closed = new Promise<void>((done) => server.close(() => done()));
-      feed.stop();
+      stopPruning();
       server.closeIdleConnections();
       const force = setTimeout(() => server.closeAllConnections(), LONGEST_FAREWELL).unref();
-      endStreams(server);
+      // Streams never end by themselves; their browsers come back by themselves.
+      app.streams.endAll();
       await closed;
       clearTimeout(force);
+      await app.close();
       await sequelize.close();
     },
   };
@@ -46,9 +56,4 @@ function addressOf(server: Server): AddressInfo {
   const address = server.address();
   if (address === null || typeof address === 'string') throw new Error('the server has no port');
   return address;
-}
-
-/** Event streams never end by themselves; their browsers come back by themselves. */
-function endStreams(server: Server): void {
-  setTimeout(() => server.closeAllConnections(), 1500).unref();
 }

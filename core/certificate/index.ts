@@ -8,3 +8,4 @@ export {
   type TorqueTable,
 } from './certificate';
 export { isolationSheet, type IsolationSheet, type SheetEnergy, type SheetPoint } from './isolation-sheet';
+export { importOf } from './imported';

@@ -24,6 +24,8 @@ export interface JobSummary {
   /** The last part on order, and the work that can only follow it. */
   readonly awaited?: Awaited;
   readonly withPerson?: { readonly id: string; readonly name: string };
+  /** It came out of a file and was not checked here. */
+  readonly imported?: true;
 }
 
 /** Summary of a job; undefined before it is open. */
@@ -46,6 +48,7 @@ export function summarise(state: JobState, known?: Plan): JobSummary | undefined
     remainingMinutes: current.remainingMinutes,
     ...awaitedBy(current),
     ...(person === undefined ? {} : { withPerson: { id: person.id, name: person.name } }),
+    ...(state.records['job-imported'].length > 0 ? { imported: true } : {}),
   };
 }
 

@@ -6,6 +6,7 @@ import { run } from './run.mjs';
 const PROGRAMS = {
   'mariadb-server': ['/usr/sbin/mariadbd'],
   chromium: ['/usr/bin/chromium'],
+  'poppler-utils': ['/usr/bin/pdftotext'],
 };
 
 /** Installs the Debian packages whose programs are missing; says how when it may not. */

@@ -38,6 +38,8 @@ export interface Cast {
 }
 
 const MINUTE = 60_000;
+/** A gauge that has settled, as it was watched. */
+const stoodAt = (reads: string) => Array.from({ length: 7 }, (_, i) => ({ after: `${i} s`, reads }));
 
 /** Plays a story on an open job through the same commands that people send, a few minutes apart. */
 export class Play {
@@ -116,9 +118,11 @@ export class Play {
     };
     for (const ask of step.task.asks) {
       const readBy = ask.instrument === 'gauge' ? this.instrument('Gauge 3') : this.instrument('Caliper 1');
+      const value = known[ask.what] ?? ask.example;
+      const watched = ask.mustBe && ask.instrument === 'gauge' ? { watched: stoodAt(value) } : {};
       await this.send({
         kind: 'take-measurement',
-        body: { step: step.id, what: ask.what, value: known[ask.what] ?? ask.example, readBy },
+        body: { step: step.id, what: ask.what, value, readBy, ...watched },
       });
     }
   }

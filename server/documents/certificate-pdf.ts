@@ -1,26 +1,18 @@
 import { certificate, type Certificate, type TorqueTable } from '@dusk-wren/core/certificate';
-import { fold, type Entry } from '@dusk-wren/core/job';
-import { must } from '@dusk-wren/core/problem';
 import { format, type UnitSystem } from '@dusk-wren/core/quantity';
 import type { Content } from 'pdfmake/interfaces';
 import { Refusal } from '../refusal';
-import { day, list, minute, paperPdf, plate, table } from './paper';
-
-interface Paper {
-  readonly log: readonly Entry[];
-  readonly units: UnitSystem;
-  /** Where this job lives, for the QR code. */
-  readonly address: string;
-}
+import { day, list, minute, paperPdf, plate, table, type JobPaper } from './paper';
 
 /** The certificate on paper; before it is signed each page says that it is a draft. */
-export async function certificatePdf({ log, units, address }: Paper): Promise<Buffer> {
-  const paper = certificate(must(fold(log)), log, units);
+export async function certificatePdf(made: JobPaper): Promise<Buffer> {
+  const { log, state, units } = made;
+  const paper = certificate(state, log, units);
   if (!paper) throw new Refusal({ code: 'job.not-open' });
   return paperPdf({
     title: paper.title,
     about: paper.plate[0]?.value ?? '',
-    address,
+    paper: made,
     warning: [
       paper.signed ? '' : 'Draft, not signed. ',
       paper.simulated ? 'Some readings are simulated.' : '',

@@ -4,7 +4,7 @@ import { DEFER } from '@dusk-wren/core/procedure';
 import type { UnitSystem } from '@dusk-wren/core/quantity';
 import type { Content } from 'pdfmake/interfaces';
 import { Refusal } from '../refusal';
-import { list, minute, paperPdf, plate, table } from './paper';
+import { list, minute, paperPdf, plate, table, type JobPaper } from './paper';
 
 const STATES = {
   open: 'not proved',
@@ -58,14 +58,15 @@ export function isolationContent(state: JobState, units: UnitSystem): Content[] 
 }
 
 /** The isolation sheet by itself, to hang at the valve. */
-export async function isolationPdf(state: JobState, units: UnitSystem, address: string): Promise<Buffer> {
+export async function isolationPdf(paper: JobPaper): Promise<Buffer> {
+  const { state, units } = paper;
   const [sheet, valve] = [isolationSheet(state, units), valveOf(state)];
   if (!sheet || !valve)
     throw new Refusal({ code: 'not-found', what: 'isolation sheet: the valve came in bare' });
   return paperPdf({
     title: 'Isolation sheet',
     about: valve.tag,
-    address,
+    paper,
     warning: [
       sheet.stopped ? 'STOP: an energy is not gone. ' : '',
       sheet.energies.some(({ simulated }) => simulated) ? 'Some readings are simulated.' : '',

@@ -1,20 +1,20 @@
 import { plateOf } from '@dusk-wren/core/certificate';
-import { openingOf, STAGES, type JobState } from '@dusk-wren/core/job';
+import { openingOf, STAGES } from '@dusk-wren/core/job';
 import { plan, type PlannedStep } from '@dusk-wren/core/plan';
 import { must } from '@dusk-wren/core/problem';
 import { DEFER } from '@dusk-wren/core/procedure';
-import type { UnitSystem } from '@dusk-wren/core/quantity';
 import { fetchList, type Fetch } from '@dusk-wren/core/stock';
 import { protectionFor } from '@dusk-wren/core/valve';
 import type { Content } from 'pdfmake/interfaces';
 import { Refusal } from '../refusal';
 import { isolationContent } from './isolation-pdf';
-import { list, paperPdf, plate, table } from './paper';
+import { list, paperPdf, plate, table, type JobPaper } from './paper';
 
 const counted = ({ what, count }: Fetch): string => (count > 1 ? `${what} × ${count}` : what);
 
 /** The job to carry along: what the medium does and what guards against it, the isolation, every step, what to fetch. */
-export async function jobSheetPdf(state: JobState, units: UnitSystem, address: string): Promise<Buffer> {
+export async function jobSheetPdf(paper: JobPaper): Promise<Buffer> {
+  const { state, units } = paper;
   const [planned, opened] = [must(plan(state)), openingOf(state)];
   if (!planned || !opened) throw new Refusal({ code: 'job.not-open' });
   const { valve, steps } = planned;
@@ -23,7 +23,7 @@ export async function jobSheetPdf(state: JobState, units: UnitSystem, address: s
   return paperPdf({
     title: 'Job sheet',
     about: valve.tag,
-    address,
+    paper,
     warning: '',
     content: [
       plate(plateOf(valve, units)),

@@ -1,3 +1,6 @@
+import { importOf } from '@dusk-wren/core/certificate';
+import type { Entry, JobState } from '@dusk-wren/core/job';
+import type { UnitSystem } from '@dusk-wren/core/quantity';
 import pdfmake from 'pdfmake';
 import type { Content, TableCell } from 'pdfmake/interfaces';
 import QRCode from 'qrcode';
@@ -12,22 +15,33 @@ pdfmake.setLocalAccessPolicy((path: string) =>
 const INK = '#25212d';
 const MUTED = '#665f70';
 const LINE = '#b9b5c2';
+const BELOW_TITLE: [number, number, number, number] = [0, 6, 0, 0];
 
-const SHOP = 'Pinder Street valve shop';
+/** A job, to be put on paper. */
+export interface JobPaper {
+  readonly log: readonly Entry[];
+  readonly state: JobState;
+  readonly units: UnitSystem;
+  /** Where this job lives, for the QR code. */
+  readonly address: string;
+  /** Whose shop prints it. */
+  readonly shop: string;
+}
 
 interface Sheet {
   readonly title: string;
   /** Which valve it is about, for the file's own title. */
   readonly about: string;
-  /** Where this job lives, for the QR code and the foot of each page. */
-  readonly address: string;
+  readonly paper: JobPaper;
   /** What has to be seen on every page: a draft, simulated readings, a stop. */
   readonly warning: string;
   readonly content: readonly Content[];
 }
 
 /** A sheet of the shop's paper as PDF: head, foot, title with its code, and what is on it. */
-export async function paperPdf({ title, about, address, warning, content }: Sheet): Promise<Buffer> {
+export async function paperPdf({ title, about, paper, warning, content }: Sheet): Promise<Buffer> {
+  const { address, shop, state } = paper;
+  const imported = importOf(state);
   const qr = await QRCode.toString(address, { type: 'svg', margin: 0 });
   return pdfmake
     .createPdf({
@@ -45,8 +59,13 @@ export async function paperPdf({ title, about, address, warning, content }: Shee
       header: () => ({
         margin: [40, 24, 40, 0],
         columns: [
-          { text: SHOP, font: 'Label', bold: true },
-          { text: warning, alignment: 'right', color: '#b13a20', bold: true },
+          { text: shop, font: 'Label', bold: true },
+          {
+            text: [imported ? 'Imported, not checked here. ' : '', warning].join(''),
+            alignment: 'right',
+            color: '#b13a20',
+            bold: true,
+          },
         ],
       }),
       footer: (page: number, pages: number) => ({
@@ -63,6 +82,7 @@ export async function paperPdf({ title, about, address, warning, content }: Shee
             { svg: qr, width: 56, alignment: 'right' },
           ],
         },
+        ...(imported ? [{ text: imported, bold: true, color: '#b13a20', margin: BELOW_TITLE }] : []),
         ...content,
       ],
     })

@@ -77,16 +77,22 @@ interface Reading {
 
 /** Reads a file as it would be taken, row by row; nothing is written. */
 export async function readStoreFile(kind: ImportKind, csv: string): Promise<Reading> {
-  const { rows, wrong } = fromCsv(csv, HEADINGS[kind]);
-  if (wrong.length > 0 || rows.length === 0) {
-    const why = wrong.length > 0 ? wrong : ['The file has a heading and no rows.'];
+  const { rows, unreadable, wrong } = fromCsv(csv, HEADINGS[kind]);
+  if (wrong.length > 0 || rows.length + unreadable.length === 0) {
+    const why = wrong.length > 0 ? [...wrong] : ['The file has a heading and no rows.'];
     return {
       preview: { kind, good: 0, rows: [{ row: 1, key: '', does: 'bad', why }] },
       parts: [],
       kits: [],
     };
   }
-  return kind === 'kits' ? readKits(rows) : readParts(kind, rows);
+  const bad = unreadable.map(({ row, why }) => ({ row, key: '', does: 'bad' as const, why: [why] }));
+  // A kit sheet is taken whole: a row that cannot be read might be a line of any of them.
+  if (kind === 'kits' && bad.length > 0)
+    return { preview: { kind, good: 0, rows: bad }, parts: [], kits: [] };
+  const { preview, parts, kits } = kind === 'kits' ? await readKits(rows) : await readParts(kind, rows);
+  const said = [...preview.rows, ...bad].sort((a, b) => a.row - b.row);
+  return { preview: { ...preview, rows: said }, parts, kits };
 }
 
 async function readParts(kind: 'parts' | 'stock', rows: readonly CsvRow[]): Promise<Reading> {
@@ -140,17 +146,21 @@ const binFrom = (cells: CsvRow['cells']) => ({
   ...(cells['cure date'] ? { cureDate: cells['cure date'] } : {}),
 });
 
-/** A number as typed, its decimal comma too; what is none stays as it is, to be refused by name. */
+/** A number as people write one, its decimal comma too; what is none stays as it is, to be refused by name. */
 function number(cell: string | undefined): unknown {
   const text = (cell ?? '').replace(/^(\d+),(\d+)$/, '$1.$2');
-  return text !== '' && Number.isFinite(Number(text)) ? Number(text) : cell;
+  return /^-?\d+(\.\d+)?$/.test(text) ? Number(text) : cell;
 }
 
 async function readKits(rows: readonly CsvRow[]): Promise<Reading> {
   const known = new Map((await listKits()).map((sheet) => [sheet.number, JSON.stringify(sheet)]));
   const sheets = new Map<string, CsvRow[]>();
-  for (const each of rows)
-    sheets.set(each.cells['sheet'] ?? '', [...(sheets.get(each.cells['sheet'] ?? '') ?? []), each]);
+  for (const each of rows) {
+    const key = each.cells['sheet'] ?? '';
+    const lines = sheets.get(key);
+    if (lines) lines.push(each);
+    else sheets.set(key, [each]);
+  }
   const kits: KitSheet[] = [];
   const said = [...sheets].flatMap(([key, lines]): ImportPreview['rows'] => {
     const read = kitSheetSchema.safeParse(sheetFrom(key, lines));
@@ -163,9 +173,14 @@ async function readKits(rows: readonly CsvRow[]): Promise<Reading> {
         : 'new';
       return lines.map(({ row, cells }) => ({ row, key: `${key} ${cells['line'] ?? ''}`, does, why: [] }));
     }
+    const ofLine = new Map<unknown, typeof read.error.issues>();
+    for (const issue of read.error.issues) {
+      const line = issue.path[0] === 'lines' ? issue.path[1] : undefined;
+      ofLine.set(line, [...(ofLine.get(line) ?? []), issue]);
+    }
+    const whole = ofLine.get(undefined) ?? [];
     return lines.map(({ row, cells }, i) => {
-      const own = read.error.issues.filter(({ path }) => path[0] === 'lines' && path[1] === i);
-      const whole = read.error.issues.filter(({ path }) => path[0] !== 'lines');
+      const own = ofLine.get(i) ?? [];
       const why = [...own, ...(i === 0 ? whole : [])].map(
         ({ path, message }) => `${String(path.at(-1) ?? 'sheet')}: ${message}`,
       );

@@ -20,7 +20,7 @@ export class LiveFeed {
     const here = this.listeners.get(jobId) ?? new Set();
     here.add(listener);
     this.listeners.set(jobId, here);
-    this.timer ??= setInterval(() => void this.poll(), POLL_MILLISECONDS);
+    this.timer ??= setTimeout(() => void this.poll(), POLL_MILLISECONDS);
     return () => {
       here.delete(listener);
       if (here.size === 0) this.listeners.delete(jobId);
@@ -34,10 +34,11 @@ export class LiveFeed {
   }
 
   stop(): void {
-    clearInterval(this.timer);
+    clearTimeout(this.timer);
     this.timer = undefined;
   }
 
+  /** Looks once, and again only after that has been answered: a slow database is not asked more, the slower it is. */
   private async poll(): Promise<void> {
     try {
       const rows = await JobRow.findAll({
@@ -52,5 +53,6 @@ export class LiveFeed {
     } catch (error) {
       this.onFailure(error);
     }
+    if (this.timer) this.timer = setTimeout(() => void this.poll(), POLL_MILLISECONDS);
   }
 }

@@ -1,3 +1,4 @@
+import pLimit from 'p-limit';
 import sharp from 'sharp';
 import { Refusal } from '../refusal';
 
@@ -5,6 +6,11 @@ import { Refusal } from '../refusal';
 const MOST_PIXELS = 40_000_000;
 const LONGEST_SIDE = 1600;
 const FORMATS: readonly string[] = ['jpeg', 'png', 'webp'];
+
+// A large picture unpacks to hundreds of megabytes: two at a time, one core each, nothing kept after.
+sharp.cache(false);
+sharp.concurrency(1);
+const inTurn = pLimit(2);
 
 export interface CleanPicture {
   readonly body: Buffer;
@@ -17,7 +23,11 @@ export interface CleanPicture {
  * that was hidden in it. What is no PNG, JPEG or WebP by its own bytes, is broken, or would unpack to more than 40
  * megapixels is refused.
  */
-export async function cleanPicture(raw: Buffer): Promise<CleanPicture> {
+export function cleanPicture(raw: Buffer): Promise<CleanPicture> {
+  return inTurn(() => clean(raw));
+}
+
+async function clean(raw: Buffer): Promise<CleanPicture> {
   const refused = (why: string) => new Refusal({ code: 'photo.unreadable', why });
   const picture = sharp(raw, { limitInputPixels: MOST_PIXELS, failOn: 'error', pages: 1 });
   const { format } = await picture.metadata().catch(() => {

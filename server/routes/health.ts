@@ -1,6 +1,7 @@
 import { Router } from 'express';
 import type { Sequelize } from 'sequelize';
-import { pendingMigrations } from '../store/migrate';
+import { withoutStatement } from '../store/failures';
+import { tablesBehind } from '../store/migrate';
 
 export function healthRoutes(sequelize: Sequelize): Router {
   const router = Router();
@@ -10,12 +11,12 @@ export function healthRoutes(sequelize: Sequelize): Router {
   router.get('/readyz', async (request, response) => {
     try {
       await sequelize.authenticate({ logging: false });
-      const pending = await pendingMigrations(sequelize);
+      const { pending, unknown } = await tablesBehind(sequelize);
       response
-        .status(pending.length === 0 ? 200 : 503)
-        .json({ database: 'reachable', pendingMigrations: pending });
+        .status(pending.length + unknown.length === 0 ? 200 : 503)
+        .json({ database: 'reachable', pendingMigrations: pending, migrationsOfANewerServer: unknown });
     } catch (error) {
-      request.log.warn({ err: error }, 'database not reachable');
+      request.log.warn(withoutStatement(error), 'database not reachable');
       response.status(503).json({ database: 'not reachable' });
     }
   });

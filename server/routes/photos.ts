@@ -1,28 +1,42 @@
 import { fold, jobId, photoId } from '@dusk-wren/core/job';
 import { must } from '@dusk-wren/core/problem';
-import express, { Router } from 'express';
+import express, { Router, type NextFunction, type Request, type Response } from 'express';
 import { zipSync } from 'fflate';
 import { cleanPicture } from '../photos/clean-picture';
 import { Refusal } from '../refusal';
-import { requireCsrf } from '../sign-in/session';
 import { loadLog } from '../store/job-log';
 import { findJob } from '../store/jobs';
-import { findPhoto, keepPhoto, photosOf } from '../store/photos';
+import { findPhoto, isPhotoKept, keepPhoto, photosOf } from '../store/photos';
 import { read } from './read';
 
 const PICTURES = ['image/png', 'image/jpeg', 'image/webp'];
+/** Pictures that lie in memory at a time, waiting to be made smaller: one more is asked to come again. */
+const MOST_AT_ONCE = 8;
+const COME_AGAIN_SECONDS = 3;
 
 /** A job's photographs: sent one at a time as their own bytes, shown, and taken along in a zip. */
 export function photoRoutes(): Router {
   const router = Router();
+  let underWay = 0;
+  const oneOfFew = (_request: Request, response: Response, next: NextFunction) => {
+    if (underWay >= MOST_AT_ONCE)
+      throw new Refusal({ code: 'request.too-many', retryAfterSeconds: COME_AGAIN_SECONDS });
+    underWay++;
+    response.once('close', () => underWay--);
+    next();
+  };
 
   router.put(
     '/jobs/:id/photos/:photo',
-    requireCsrf,
+    oneOfFew,
     express.raw({ type: PICTURES, limit: '12mb' }),
     async (request, response) => {
-      const [job, photo] = [read(jobId, request.params['id']), read(photoId, request.params['photo'])];
-      await findJob(job);
+      const photo = read(photoId, request.params['photo']);
+      const job = await findJob(read(jobId, request.params['id']));
+      if (await isPhotoKept(job, photo)) {
+        response.status(201).json({ id: photo });
+        return;
+      }
       const raw: unknown = request.body;
       if (!Buffer.isBuffer(raw) || raw.length === 0)
         throw new Refusal({ code: 'photo.unreadable', why: 'only PNG, JPEG and WebP are taken' });
@@ -33,10 +47,12 @@ export function photoRoutes(): Router {
   );
 
   router.get('/jobs/:id/photos/:photo', async (request, response) => {
-    const { body } = await findPhoto(read(jobId, request.params.id), read(photoId, request.params.photo));
+    const id = read(photoId, request.params.photo);
+    const { body } = await findPhoto(read(jobId, request.params.id), id);
     response
       .type('image/jpeg')
-      .set({ 'cache-control': 'private, max-age=31536000, immutable', 'x-content-type-options': 'nosniff' })
+      // Kept by the browser, and shown again only after asking whether its person is still signed in.
+      .set({ 'cache-control': 'private, no-cache', etag: `"${id}"`, 'x-content-type-options': 'nosniff' })
       .send(body);
   });
 

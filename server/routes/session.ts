@@ -1,57 +1,88 @@
-import { signInRequest, type SessionView } from '@dusk-wren/contract';
-import { Router, type Request } from 'express';
-import rateLimit from 'express-rate-limit';
+import {
+  confirmationRequest,
+  firstLeadRequest,
+  signInRequest,
+  type PersonView,
+  type SessionView,
+} from '@dusk-wren/contract';
+import express, { Router, type Request, type Response } from 'express';
 import type { Sequelize } from 'sequelize';
 import type { Config } from '../config';
 import { Refusal } from '../refusal';
-import { checkPin } from '../sign-in/pin';
-import { csrfToken, requireCsrf } from '../sign-in/session';
-import { findPersonWithPin, listPeople } from '../store/people';
-import { RateLimitStore } from '../store/rate-limit-store';
+import { confirmationFor } from '../sign-in/confirmation';
+import { ensureCookie } from '../sign-in/cookies';
+import { csrfGuard, csrfToken } from '../sign-in/csrf';
+import { isFirstLeadCode } from '../sign-in/first-lead';
+import { whoIs } from '../sign-in/person';
+import { hashNewPin } from '../sign-in/pin';
+import { beginSession, endSession } from '../sign-in/session';
+import { tryPin } from '../sign-in/try-pin';
+import { rememberDevice } from '../store/known-devices';
+import { addFirstPerson, listPeople } from '../store/people';
+import { beginTry } from '../store/sign-in-tries';
 import { read } from './read';
 
-const view = (request: Request): SessionView => ({
-  person: request.session.person ?? null,
-  csrf: csrfToken(request),
-});
+const A_PIN_IS_SHORT = '10kb';
 
-export function sessionRoutes(sequelize: Sequelize, config: Config): Router {
+/** Who is at this screen: signing in and out, the first lead, and the PIN asked again for a signature. */
+export function sessionRoutes(sequelize: Sequelize, config: Config, now: () => Date): Router {
   const router = Router();
-  const tries = rateLimit({
-    windowMs: 60_000,
-    limit: config.SIGN_IN_TRIES,
-    standardHeaders: true,
-    legacyHeaders: false,
-    store: new RateLimitStore(sequelize, 'sign-in'),
-    handler: () => {
-      throw new Refusal({ code: 'request.too-many', retryAfterSeconds: 60 });
-    },
+  const csrf = csrfGuard(config);
+  const json = express.json({ limit: A_PIN_IS_SHORT, strict: true });
+
+  const view = (request: Request, response: Response, person: PersonView | undefined): SessionView => ({
+    person: person ?? null,
+    csrf: csrfToken(request, response, config),
+    shop: config.SHOP_NAME,
   });
 
-  router.get('/session', (request, response) => {
-    response.json(view(request));
+  async function signedIn(request: Request, response: Response, person: PersonView): Promise<SessionView> {
+    await beginSession(request, person.id);
+    await rememberDevice(ensureCookie(request, response, 'device', config), person.id, now());
+    return view(request, response, person);
+  }
+
+  router.get('/session', async (request, response) => {
+    response.json(view(request, response, await whoIs(request)));
   });
 
   router.get('/people', async (_request, response) => {
     response.json({ people: await listPeople() });
   });
 
-  router.post('/session', tries, requireCsrf, async (request, response) => {
+  router.post('/session', csrf, json, async (request, response) => {
     const { personId, pin } = read(signInRequest, request.body);
-    const known = await findPersonWithPin(personId);
-    const right = await checkPin(known?.pinHash, pin);
-    if (!right || !known) throw new Refusal({ code: 'sign-in.wrong' });
-    await new Promise<void>((done, failed) =>
-      request.session.regenerate((error: unknown) => (error ? failed(error) : done())),
-    );
-    request.session.person = known.person;
-    response.json(view(request));
+    const person = await tryPin(sequelize, request, personId, pin, now());
+    if (!person) throw new Refusal({ code: 'sign-in.wrong' });
+    response.json(await signedIn(request, response, person));
   });
 
-  router.delete('/session', requireCsrf, async (request, response) => {
-    await new Promise<void>((done, failed) =>
-      request.session.destroy((error: unknown) => (error ? failed(error) : done())),
-    );
+  router.post('/first-lead', csrf, json, async (request, response) => {
+    const { code, name, pin } = read(firstLeadRequest, request.body);
+    const begun = await beginTry(sequelize, 'first lead', now());
+    if ('wait' in begun) throw new Refusal({ code: 'request.too-many', retryAfterSeconds: begun.wait });
+    if (!isFirstLeadCode(config, code)) {
+      request.log.warn('wrong code for the first lead');
+      throw new Refusal({ code: 'first-lead.wrong-code' });
+    }
+    const pinHash = await hashNewPin(pin, 'lead');
+    const person = await addFirstPerson(sequelize, { name, role: 'lead', pinHash });
+    if (!person) throw new Refusal({ code: 'first-lead.somebody-is-here' });
+    response.status(201).json(await signedIn(request, response, person));
+  });
+
+  router.post('/confirmations', csrf, json, async (request, response) => {
+    const { pin, commandId } = read(confirmationRequest, request.body);
+    const person = await whoIs(request);
+    if (!person) throw new Refusal({ code: 'sign-in.needed' });
+    if (request.get('x-person') !== person.id)
+      throw new Refusal({ code: 'person.other', signedIn: person.name });
+    if (!(await tryPin(sequelize, request, person.id, pin, now()))) throw new Refusal({ code: 'pin.wrong' });
+    response.json({ confirmation: confirmationFor(config, person.id, commandId, now()) });
+  });
+
+  router.delete('/session', csrf, async (request, response) => {
+    await endSession(request);
     response.status(204).end();
   });
   return router;

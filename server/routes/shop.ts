@@ -6,6 +6,7 @@ import { Router } from 'express';
 import type { Config } from '../config';
 import { sourceFor } from '../instruments/registry';
 import { eventStream } from '../live/event-stream';
+import type { OpenStreams } from '../live/open-streams';
 import { Refusal } from '../refusal';
 import { findInstrument, listInstruments } from '../store/instruments';
 import { listFaultCounts } from '../store/fault-counts';
@@ -15,7 +16,7 @@ import { conditionFor, listCustomers, listValves, valvesLike } from '../store/va
 import { read } from './read';
 
 /** The shop's own things: valves on file, customers, instruments and what they read. */
-export function shopRoutes(config: Config, today: () => string): Router {
+export function shopRoutes(config: Config, streams: OpenStreams, today: () => string): Router {
   const router = Router();
 
   router.get('/valves', async (request, response) => {
@@ -58,7 +59,7 @@ export function shopRoutes(config: Config, today: () => string): Router {
       pass: query.pass ?? 0,
       check: query.check,
     };
-    const stream = eventStream(request, response);
+    const stream = eventStream(request, response, streams);
     for await (const message of source.read(work, stream.stop)) stream.send(message);
     stream.send({ kind: 'end' });
     stream.end();

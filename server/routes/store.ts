@@ -1,23 +1,25 @@
-import { IMPORT_KINDS, importRequest, stockQuery } from '@dusk-wren/contract/store';
+import { IMPORT_KINDS, importRequest, previewRequest, stockQuery } from '@dusk-wren/contract/store';
 import { fold, jobId } from '@dusk-wren/core/job';
 import { plan } from '@dusk-wren/core/plan';
 import { must } from '@dusk-wren/core/problem';
 import { valveKey } from '@dusk-wren/core/valve';
 import { Router } from 'express';
+import { createHash } from 'node:crypto';
 import type { Sequelize } from 'sequelize';
 import { z } from 'zod';
 import { exportCsv, readStoreFile, writeRead } from '../exchange/store-files';
 import { Refusal } from '../refusal';
-import { personOf, requireCsrf } from '../sign-in/session';
+import { onlyLead, personOf } from '../sign-in/person';
 import { loadLog } from '../store/job-log';
 import { findJob } from '../store/jobs';
 import { listOrders } from '../store/orders';
 import { listUnits } from '../store/shelf';
+import { keepImport, listImports } from '../store/store-imports';
 import { listKits, listStock, stockFor } from '../store/stock';
 import { read } from './read';
 
 /** The store: bins, kit sheets, units on the shelf, orders, and all of it as files. */
-export function storeRoutes(sequelize: Sequelize, today: () => string): Router {
+export function storeRoutes(sequelize: Sequelize, now: () => string): Router {
   const router = Router();
 
   router.get('/store/stock', async (request, response) => {
@@ -33,7 +35,7 @@ export function storeRoutes(sequelize: Sequelize, today: () => string): Router {
   });
 
   router.get('/store/orders', async (_request, response) => {
-    response.json({ orders: await listOrders(today()) });
+    response.json({ orders: await listOrders(now().slice(0, 10)) });
   });
 
   /** What is stocked for the valve of a job. */
@@ -51,15 +53,17 @@ export function storeRoutes(sequelize: Sequelize, today: () => string): Router {
       .send(await exportCsv(kind));
   });
 
-  router.post('/store/import/preview', requireCsrf, async (request, response) => {
-    const { kind, csv } = read(importRequest, request.body);
+  router.get('/store/imports', async (_request, response) => {
+    response.json({ imports: await listImports() });
+  });
+
+  router.post('/store/import/preview', onlyLead, async (request, response) => {
+    const { kind, csv } = read(previewRequest, request.body);
     response.json((await readStoreFile(kind, csv)).preview);
   });
 
-  router.post('/store/import', requireCsrf, async (request, response) => {
-    const { kind, csv, skipBad } = read(importRequest, request.body);
-    const { role } = personOf(request);
-    if (role !== 'lead') throw new Refusal({ code: 'role.not-allowed', role, wanted: ['lead'] });
+  router.post('/store/import', onlyLead, async (request, response) => {
+    const { kind, csv, skipBad, after } = read(importRequest, request.body);
     const file = await readStoreFile(kind, csv);
     const bad = file.preview.rows.filter(({ does }) => does === 'bad');
     if (bad.length > 0 && !skipBad) {
@@ -68,8 +72,14 @@ export function storeRoutes(sequelize: Sequelize, today: () => string): Router {
         issues: bad.map(({ row, why }) => ({ path: `row ${row}`, message: why.join('; ') })),
       });
     }
-    await sequelize.transaction((transaction) => writeRead(file, transaction));
-    response.json({ written: file.preview.good, skipped: bad.length });
+    const [written, skipped] = [file.preview.good, bad.length];
+    const sha256 = createHash('sha256').update(csv).digest('hex');
+    const person = personOf(request);
+    await sequelize.transaction(async (transaction) => {
+      await keepImport({ kind, person, at: now(), file: sha256, written, skipped, after }, transaction);
+      await writeRead(file, transaction);
+    });
+    response.json({ written, skipped });
   });
   return router;
 }

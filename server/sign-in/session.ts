@@ -1,24 +1,22 @@
-import { personStamp, type PersonStamp } from '@dusk-wren/core/job';
 import connectSession from 'connect-session-sequelize';
-import type { NextFunction, Request, RequestHandler, Response } from 'express';
+import type { Request, RequestHandler } from 'express';
 import session from 'express-session';
-import { randomBytes, timingSafeEqual } from 'node:crypto';
-import { DataTypes, type Sequelize } from 'sequelize';
+import { DataTypes, Op, type Sequelize } from 'sequelize';
 import type { Config } from '../config';
-import { Refusal } from '../refusal';
 
 declare module 'express-session' {
   interface SessionData {
-    person: PersonStamp;
+    /** Who signed in; name and role are looked up, so that they are as they stand now. */
+    personId: string;
     csrf: string;
   }
 }
 
 const HALF_A_DAY = 12 * 60 * 60 * 1000;
 
-/** Sessions in the database: a same-site cookie that scripts cannot read. */
+/** Sessions in the database: a same-site cookie that scripts cannot read. Only who signed in leaves a row. */
 export function sessions(sequelize: Sequelize, config: Config): RequestHandler {
-  sequelize.define(
+  const rows = sequelize.define(
     'SessionRow',
     {
       sid: { type: DataTypes.STRING(64), primaryKey: true },
@@ -28,6 +26,14 @@ export function sessions(sequelize: Sequelize, config: Config): RequestHandler {
     { tableName: 'sessions', timestamps: true },
   );
   const SequelizeStore = connectSession(session.Store);
+  class UnexpiredStore extends SequelizeStore {
+    /** The store's own look-up takes a row until it is swept away; here it is none from the moment it expires. */
+    override get(sid: string, done: (error: unknown, found?: session.SessionData | null) => void): void {
+      rows
+        .count({ where: { sid, expires: { [Op.gt]: new Date() } } })
+        .then((count) => (count > 0 ? super.get(sid, done) : done(null, null)), done);
+    }
+  }
   const options = {
     db: sequelize,
     table: 'SessionRow',
@@ -36,11 +42,10 @@ export function sessions(sequelize: Sequelize, config: Config): RequestHandler {
     // A sign-in lasts half a day from its start: no write for every request. (Its types do not know this option.)
     disableTouch: true,
   };
-  const store = new SequelizeStore(options);
   return session({
     name: 'dusk-wren',
     secret: config.SESSION_SECRET,
-    store,
+    store: new UnexpiredStore(options),
     resave: false,
     saveUninitialized: false,
     rolling: false,
@@ -53,29 +58,21 @@ export function sessions(sequelize: Sequelize, config: Config): RequestHandler {
   });
 }
 
-/** The token that writes must carry; made once a session. */
-export function csrfToken(request: Request): string {
-  request.session.csrf ??= randomBytes(24).toString('base64url');
-  return request.session.csrf;
+/** A session of its own for who has just signed in: a cookie known before is worth nothing after. */
+export async function beginSession(request: Request, personId: string): Promise<void> {
+  await emptySession(request);
+  request.session.personId = personId;
 }
 
-/** Refuses a write whose token is not the session's. */
-export function requireCsrf(request: Request, _response: Response, next: NextFunction): void {
-  const sent = Buffer.from(request.get('x-csrf-token') ?? '');
-  const held = Buffer.from(request.session.csrf ?? '');
-  if (held.length === 0 || sent.length !== held.length || !timingSafeEqual(sent, held))
-    throw new Refusal({ code: 'csrf.missing' });
-  next();
+/** The session's row goes; what is left is that of a visitor. */
+export async function emptySession(request: Request): Promise<void> {
+  await new Promise<void>((done, failed) =>
+    request.session.regenerate((error: unknown) => (error ? failed(error) : done())),
+  );
 }
 
-/** The person signed in, or a refusal. */
-export function personOf(request: Request): PersonStamp {
-  const read = personStamp.safeParse(request.session.person);
-  if (!read.success) throw new Refusal({ code: 'sign-in.needed' });
-  return read.data;
-}
-
-export function requirePerson(request: Request, _response: Response, next: NextFunction): void {
-  personOf(request);
-  next();
+export async function endSession(request: Request): Promise<void> {
+  await new Promise<void>((done, failed) =>
+    request.session.destroy((error: unknown) => (error ? failed(error) : done())),
+  );
 }

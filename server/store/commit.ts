@@ -22,7 +22,7 @@ import { JobRow, ReceiptRow } from './models';
 import { findPerson } from './people';
 import { countFault } from './fault-counts';
 import { kitsAreOfValve } from './kits-laid-out';
-import { fileSheet, sheetFor } from './makers-sheets';
+import { followSheet, sheetFor } from './makers-sheets';
 import { photoIsOfJob } from './photos';
 import { followShelf } from './shelf';
 
@@ -76,7 +76,7 @@ async function inTransaction(
     ReceiptRow.findByPk(commandId, { transaction }),
   ]);
   if (!job) throw new Refusal({ code: 'not-found', what: 'job' });
-  if (receipt) return { answer: await answerAgain(receipt, jobId, transaction) };
+  if (receipt) return { answer: await answerAgain(receipt, request, transaction) };
   if (request.baseVersion !== job.version) {
     if (request.baseVersion > job.version) throw new Refusal({ code: 'job.stale', version: job.version });
     const missed = await loadLog(jobId, request.baseVersion, transaction);
@@ -87,16 +87,18 @@ async function inTransaction(
     known.version === job.version
       ? known
       : must(fold(await loadLog(jobId, known.version, transaction), known));
-  const at = momentOf(request, state);
-  const edge: Edge = { person, now: at, instrument: await stampsFor(command, at.slice(0, 10), transaction) };
+  const moment = momentOf(request, state);
+  // Whatever its device says, a reading is good only by an instrument in calibration on the day it reaches us.
+  const instrument = await stampsFor(command, request.now.slice(0, 10), transaction);
+  const edge: Edge = { person, now: moment.at, instrument };
   await photoIsOfJob(command, jobId, transaction);
   await kitsAreOfValve(command, state, transaction);
   const facts = decide(state, command, edge);
   if (!facts.ok) throw new Refusal(facts.problem);
-  const recorded = must(record(state, facts.value, { commandId, by: person, at }));
+  const recorded = must(record(state, facts.value, { commandId, by: person, ...moment }));
   const columns = columnsOf(recorded.state);
   const receiptRow = { commandId, jobId, firstSeq: state.version + 1, lastSeq: recorded.state.version };
-  await fileSheet(state, recorded.state, transaction);
+  await followSheet(jobId, state, recorded.state, recorded.entries, transaction);
   await countFault(state, recorded.state, transaction);
   await followShelf(jobId, state, recorded.state, recorded.entries, transaction);
   await Promise.all([
@@ -110,21 +112,34 @@ async function inTransaction(
   };
 }
 
+/** A device without a connection for longer than a long weekend is not believed about the time. */
+const LONGEST_WITHOUT_CONNECTION = 4 * 24 * 60 * 60 * 1000;
+
 /**
- * When a command was done: as its device says, as long as that lies between the job's last entry and now; a clock that
- * is wrong, or an entry of somebody else in between, makes it the moment it came.
+ * When a command was done: as its device says, as long as that lies between the job's last entry and now and is not days
+ * ago, and then with the moment it came beside it; a clock that is wrong, or an entry of somebody else in between, makes
+ * it the moment it came.
  */
-function momentOf({ now, doneAt }: Request, state: JobState): string {
-  if (doneAt === undefined) return now;
-  const [then, last] = [Date.parse(doneAt), Date.parse(standingEntries(state).at(-1)?.at ?? now)];
-  return then >= last && then <= Date.parse(now) ? new Date(then).toISOString() : now;
+function momentOf({ now, doneAt }: Request, state: JobState): { at: string; receivedAt?: string } {
+  if (doneAt === undefined) return { at: now };
+  const [then, came] = [Date.parse(doneAt), Date.parse(now)];
+  const last = Date.parse(standingEntries(state).at(-1)?.at ?? now);
+  return then >= last && then <= came && came - then <= LONGEST_WITHOUT_CONNECTION
+    ? { at: new Date(then).toISOString(), receivedAt: now }
+    : { at: now };
 }
 
-async function answerAgain(receipt: ReceiptRow, jobId: JobId, transaction: Transaction): Promise<Committed> {
+/** The same command again has the same answer; one of another job, or by another person, has none. */
+async function answerAgain(
+  receipt: ReceiptRow,
+  { jobId, person }: Request,
+  transaction: Transaction,
+): Promise<Committed> {
   if (receipt.jobId !== jobId) throw new Refusal({ code: 'command.other-answer' });
   const entries = (await loadLog(jobId, receipt.firstSeq - 1, transaction)).filter(
     ({ seq }) => seq <= receipt.lastSeq,
   );
+  if (entries.some(({ by }) => by.id !== person.id)) throw new Refusal({ code: 'command.other-answer' });
   return { kind: 'taken', version: receipt.lastSeq, entries };
 }
 

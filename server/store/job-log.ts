@@ -8,15 +8,24 @@ export async function loadLog(
   after: number,
   transaction: Transaction | null = null,
 ): Promise<Entry[]> {
+  const log = readLog(await loadRawLog(jobId, after, transaction));
+  if (!log.ok) throw new Error(`the log of job ${jobId} cannot be read: ${JSON.stringify(log.problem)}`);
+  return log.value;
+}
+
+/** The entries as they are stored, to be read elsewhere. */
+export async function loadRawLog(
+  jobId: string,
+  after: number,
+  transaction: Transaction | null = null,
+): Promise<unknown[]> {
   const rows = await EventRow.findAll({
     where: { jobId, seq: { [Op.gt]: after } },
     order: [['seq', 'ASC']],
     raw: true,
     transaction,
   });
-  const log = readLog(rows.map(toRaw));
-  if (!log.ok) throw new Error(`the log of job ${jobId} cannot be read: ${JSON.stringify(log.problem)}`);
-  return log.value;
+  return rows.map(toRaw);
 }
 
 function toRaw(row: EventRow): unknown {
@@ -26,6 +35,7 @@ function toRaw(row: EventRow): unknown {
     format: row.format,
     commandId: row.commandId,
     at: row.at,
+    ...(row.toldByDevice ? { receivedAt: row.receivedAt.toISOString() } : {}),
     by: JSON.parse(row.person),
     body: JSON.parse(row.body),
   };
@@ -37,7 +47,7 @@ export async function appendLog(
   entries: readonly Entry[],
   transaction: Transaction,
 ): Promise<void> {
-  const receivedAt = new Date();
+  const now = new Date();
   await EventRow.bulkCreate(
     entries.map((entry) => ({
       jobId,
@@ -49,7 +59,8 @@ export async function appendLog(
       person: JSON.stringify(entry.by),
       instrumentId: instrumentOf(entry),
       at: entry.at,
-      receivedAt,
+      toldByDevice: entry.receivedAt !== undefined,
+      receivedAt: entry.receivedAt === undefined ? now : new Date(entry.receivedAt),
     })),
     { transaction },
   );

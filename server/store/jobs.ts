@@ -1,7 +1,7 @@
 import { jobLine, jobSummaryView, type JobLine } from '@dusk-wren/contract';
 import { readyBy } from '@dusk-wren/core/plan';
 import { formatSize } from '@dusk-wren/core/standards';
-import { Op, UniqueConstraintError, type Sequelize } from 'sequelize';
+import { Op, UniqueConstraintError, type Sequelize, type Transaction } from 'sequelize';
 import {
   jobId as jobIdSchema,
   type CommandId,
@@ -13,6 +13,7 @@ import { CONSTRUCTIONS, valveSchema, type ShelfUnitKind, type Valve } from '@dus
 import { randomUUID } from 'node:crypto';
 import { Refusal } from '../refusal';
 import { commitOpening } from './commit';
+import { loadLog } from './job-log';
 import { JobRow, ReceiptRow, ValveRow } from './models';
 import { decodeCursor, encodeCursor, likePrefix } from './paging';
 import { fileValve, findValve, rulesOf } from './valves';
@@ -113,7 +114,7 @@ export async function openJobOn(
   try {
     return await sequelize.transaction(async (transaction) => {
       const receipt = await ReceiptRow.findByPk(opening.commandId, { transaction });
-      if (receipt) return jobIdSchema.parse(receipt.jobId);
+      if (receipt) return await openedBy(receipt, person, transaction);
       const filed =
         'id' in opening.valve
           ? await findValve(opening.valve.id, transaction)
@@ -136,10 +137,21 @@ export async function openJobOn(
   } catch (error) {
     if (!(error instanceof UniqueConstraintError)) throw error;
     const receipt = await ReceiptRow.findByPk(opening.commandId);
-    if (receipt) return jobIdSchema.parse(receipt.jobId);
+    if (receipt) return openedBy(receipt, person);
     throw new Refusal({
       code: 'valve.job-open',
       tag: 'new' in opening.valve ? opening.valve.new.tag : 'This valve',
     });
   }
+}
+
+/** The job that a command opened, asked again by the same person; an id that was used for anything else opens nothing. */
+async function openedBy(
+  { jobId, firstSeq }: ReceiptRow,
+  person: PersonStamp,
+  transaction: Transaction | null = null,
+): Promise<JobId> {
+  const [opened] = firstSeq === 1 ? await loadLog(jobId, 0, transaction) : [];
+  if (opened?.by.id !== person.id) throw new Refusal({ code: 'command.other-answer' });
+  return jobIdSchema.parse(jobId);
 }

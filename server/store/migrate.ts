@@ -1,38 +1,64 @@
-import type { Sequelize } from 'sequelize';
+import { QueryTypes, type Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
 import * as firstTables from './migrations/001-first-tables';
 import * as storeTables from './migrations/002-store';
 import * as beforeMeasuring from './migrations/003-before-measuring';
+import * as whoMay from './migrations/004-who-may';
 
 type Log = (message: string) => void;
 
-/** Migrations in order, by the name that is remembered in the database. */
-const MIGRATIONS = [
+/** Migrations in order, by the name that is remembered in the database. Each can be run again after it was cut off. */
+export const MIGRATIONS = [
   { name: '001-first-tables', ...firstTables },
   { name: '002-store', ...storeTables },
   { name: '003-before-measuring', ...beforeMeasuring },
+  { name: '004-who-may', ...whoMay },
 ];
+
+const PATIENCE_SECONDS = 120;
 
 function runner(sequelize: Sequelize, log: Log) {
   const queries = sequelize.getQueryInterface();
   const say = (message: Record<string, unknown>) =>
     log(`${String(message['event'])} ${String(message['name'] ?? '')}`);
   return new Umzug({
-    migrations: MIGRATIONS.map(({ name, up, down }) => ({
-      name,
-      up: () => up(queries),
-      down: () => down(queries),
-    })),
+    migrations: MIGRATIONS.map(({ name, up }) => ({ name, up: () => up(queries) })),
     storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
     logger: { info: say, warn: say, error: say, debug: () => undefined },
   });
 }
 
+/** Brings the tables up to date, one at a time: a second call from elsewhere waits for the first. */
 export async function migrate(sequelize: Sequelize, log: Log): Promise<void> {
-  await runner(sequelize, log).up();
+  await sequelize.transaction(async (transaction) => {
+    const lock = `${sequelize.getDatabaseName()} migrations`;
+    const [row] = await sequelize.query<{ got: number | bigint | null }>(
+      'SELECT GET_LOCK(:lock, :patience) AS got',
+      { replacements: { lock, patience: PATIENCE_SECONDS }, type: QueryTypes.SELECT, transaction },
+    );
+    if (Number(row?.got ?? 0) !== 1) throw new Error('another one is bringing the tables up to date still');
+    try {
+      await runner(sequelize, log).up();
+    } finally {
+      await sequelize.query('SELECT RELEASE_LOCK(:lock)', {
+        replacements: { lock },
+        type: QueryTypes.SELECT,
+        transaction,
+      });
+    }
+  });
 }
 
-/** Names of migrations not run yet: a server is ready only when there are none. */
-export async function pendingMigrations(sequelize: Sequelize): Promise<string[]> {
-  return (await runner(sequelize, () => undefined).pending()).map(({ name }) => name);
+/** How the tables stand to this server: it is ready only when both are empty. */
+export async function tablesBehind(
+  sequelize: Sequelize,
+): Promise<{ pending: string[]; /** Run by a newer server. */ unknown: string[] }> {
+  const umzug = runner(sequelize, () => undefined);
+  const known = new Set(MIGRATIONS.map(({ name }) => name));
+  return {
+    pending: (await umzug.pending()).map(({ name }) => name),
+    unknown: (await new SequelizeStorage({ sequelize, tableName: 'migrations' }).executed()).filter(
+      (name) => !known.has(name),
+    ),
+  };
 }

@@ -63,6 +63,8 @@ export class EventRow extends Model<InferAttributes<EventRow>, InferCreationAttr
   declare person: string;
   declare instrumentId: string | null;
   declare at: string;
+  /** `at` is what the device said that it was done on, not this server's clock. */
+  declare toldByDevice: CreationOptional<boolean>;
   declare receivedAt: Date;
 }
 
@@ -94,10 +96,15 @@ export class FaultCountRow extends Model<
   declare count: number;
 }
 
+/** A maker's sheet that is the shop's: the latest of a model is used. */
 export class SheetRow extends Model<InferAttributes<SheetRow>, InferCreationAttributes<SheetRow>> {
+  declare id: CreationOptional<number>;
   /** As sheets are filed by it. */
   declare model: string;
   declare body: string;
+  /** The entry that made it the shop's; null for one older than that was kept. */
+  declare jobId: string | null;
+  declare seq: number | null;
 }
 
 export class PhotoRow extends Model<InferAttributes<PhotoRow>, InferCreationAttributes<PhotoRow>> {
@@ -109,10 +116,35 @@ export class PhotoRow extends Model<InferAttributes<PhotoRow>, InferCreationAttr
   declare body: Buffer;
 }
 
-export class RateRow extends Model<InferAttributes<RateRow>, InferCreationAttributes<RateRow>> {
+/** Wrong PINs in a row, and when the next one may be tried. */
+export class TriesRow extends Model<InferAttributes<TriesRow>, InferCreationAttributes<TriesRow>> {
   declare key: string;
-  declare hits: number;
-  declare resetsAt: Date;
+  declare failures: number;
+  declare lastAt: Date;
+  declare nextAt: Date;
+}
+
+/** A device on which a person has signed in before. */
+export class DeviceRow extends Model<InferAttributes<DeviceRow>, InferCreationAttributes<DeviceRow>> {
+  /** SHA-256 of what its cookie holds. */
+  declare device: string;
+  declare personId: string;
+  declare seenAt: Date;
+}
+
+/** A file that was brought into the store, and by whom. */
+export class StoreImportRow extends Model<
+  InferAttributes<StoreImportRow>,
+  InferCreationAttributes<StoreImportRow>
+> {
+  declare id: CreationOptional<number>;
+  declare kind: string;
+  declare person: string;
+  declare at: Date;
+  /** SHA-256 of the file. */
+  declare file: string;
+  declare written: number;
+  declare skipped: number;
 }
 
 export class StockRow extends Model<InferAttributes<StockRow>, InferCreationAttributes<StockRow>> {
@@ -211,6 +243,7 @@ export function defineModels(sequelize: Sequelize): void {
       person: json(),
       instrumentId: { type: DataTypes.UUID, allowNull: true },
       at: text(40),
+      toldByDevice: { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false },
       receivedAt: moment(),
     },
     { sequelize, tableName: 'job_events' },
@@ -272,8 +305,14 @@ export function defineModels(sequelize: Sequelize): void {
     { sequelize, tableName: 'fault_counts' },
   );
   SheetRow.init(
-    { model: { ...text(60), primaryKey: true }, body: json() },
-    { sequelize, tableName: 'makers_sheets' },
+    {
+      id: { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true },
+      model: text(60),
+      body: json(),
+      jobId: { type: DataTypes.UUID, allowNull: true },
+      seq: { type: DataTypes.INTEGER, allowNull: true },
+    },
+    { sequelize, tableName: 'shop_sheets' },
   );
   PhotoRow.init(
     {
@@ -285,8 +324,28 @@ export function defineModels(sequelize: Sequelize): void {
     },
     { sequelize, tableName: 'photos' },
   );
-  RateRow.init(
-    { key: { ...text(120), primaryKey: true }, hits: count(), resetsAt: moment() },
-    { sequelize, tableName: 'rate_limits' },
+  TriesRow.init(
+    { key: { ...text(120), primaryKey: true }, failures: count(), lastAt: moment(), nextAt: moment() },
+    { sequelize, tableName: 'sign_in_tries' },
+  );
+  DeviceRow.init(
+    {
+      device: { ...text(64), primaryKey: true },
+      personId: id(),
+      seenAt: moment(),
+    },
+    { sequelize, tableName: 'known_devices' },
+  );
+  StoreImportRow.init(
+    {
+      id: { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true },
+      kind: text(20),
+      person: json(),
+      at: moment(),
+      file: text(64),
+      written: count(),
+      skipped: count(),
+    },
+    { sequelize, tableName: 'store_imports' },
   );
 }

@@ -1,4 +1,6 @@
-import { personStamp, type PersonStamp } from '@dusk-wren/core/job';
+import { personStamp, type PersonStamp, type Role } from '@dusk-wren/core/job';
+import { randomUUID } from 'node:crypto';
+import { Transaction, type Sequelize } from 'sequelize';
 import { PersonRow } from './models';
 
 const stampOf = (row: PersonRow): PersonStamp =>
@@ -6,6 +8,10 @@ const stampOf = (row: PersonRow): PersonStamp =>
 
 export async function listPeople(): Promise<PersonStamp[]> {
   return (await PersonRow.findAll({ order: [['name', 'ASC']] })).map(stampOf);
+}
+
+export async function nobodyYet(): Promise<boolean> {
+  return (await PersonRow.count()) === 0;
 }
 
 export async function findPerson(id: string): Promise<PersonStamp | undefined> {
@@ -19,4 +25,27 @@ export async function findPersonWithPin(
 ): Promise<{ person: PersonStamp; pinHash: string } | undefined> {
   const row = await PersonRow.findByPk(id);
   return row ? { person: stampOf(row), pinHash: row.pinHash } : undefined;
+}
+
+interface NewPerson {
+  readonly name: string;
+  readonly role: Role;
+  readonly pinHash: string;
+}
+
+export async function addPerson(person: NewPerson): Promise<PersonStamp> {
+  return stampOf(await PersonRow.create({ id: randomUUID(), ...person }));
+}
+
+/** The first person of an empty shop; undefined when somebody was faster. */
+export async function addFirstPerson(
+  sequelize: Sequelize,
+  person: NewPerson,
+): Promise<PersonStamp | undefined> {
+  const isolationLevel = Transaction.ISOLATION_LEVELS.SERIALIZABLE;
+  return sequelize.transaction({ isolationLevel }, async (transaction) =>
+    (await PersonRow.count({ transaction })) > 0
+      ? undefined
+      : stampOf(await PersonRow.create({ id: randomUUID(), ...person }, { transaction })),
+  );
 }

@@ -1,21 +1,32 @@
 import type { Command } from '@dusk-wren/core/command';
 import type { JobId } from '@dusk-wren/core/job';
-import type { Transaction } from 'sequelize';
+import { UniqueConstraintError, type Transaction } from 'sequelize';
 import type { CleanPicture } from '../photos/clean-picture';
 import { Refusal } from '../refusal';
-import { PhotoRow } from './models';
+import { PhotoRow, type JobRow } from './models';
 
 /** Photographs of one job at most: a shop's disk is not endless. */
 const MOST_OF_A_JOB = 300;
 
-/** Keeps a picture for a job under the id that its sender chose; the same id twice is kept once. */
-export async function keepPhoto(jobId: JobId, id: string, picture: CleanPicture): Promise<void> {
+/** Whether this photograph is kept already; refused where the id is another job's, the job is closed, or it has enough. */
+export async function isPhotoKept(job: JobRow, id: string): Promise<boolean> {
   const known = await PhotoRow.findByPk(id, { attributes: ['jobId'] });
-  if (known && known.jobId !== jobId) throw new Refusal({ code: 'command.other-answer' });
-  if (known) return;
-  if ((await PhotoRow.count({ where: { jobId } })) >= MOST_OF_A_JOB)
+  if (known && known.jobId !== job.id) throw new Refusal({ code: 'command.other-answer' });
+  if (known) return true;
+  if (job.state !== 'open') throw new Refusal({ code: 'job.released' });
+  if ((await PhotoRow.count({ where: { jobId: job.id } })) >= MOST_OF_A_JOB)
     throw new Refusal({ code: 'photo.unreadable', why: `a job has ${MOST_OF_A_JOB} photographs at most` });
-  await PhotoRow.create({ id, jobId, ...picture });
+  return false;
+}
+
+/** Keeps a picture for a job under the id that its sender chose; the same id twice, at once even, is kept once. */
+export async function keepPhoto(job: JobRow, id: string, picture: CleanPicture): Promise<void> {
+  try {
+    await PhotoRow.create({ id, jobId: job.id, ...picture });
+  } catch (error) {
+    if (!(error instanceof UniqueConstraintError)) throw error;
+    if (!(await isPhotoKept(job, id))) throw error;
+  }
 }
 
 export async function findPhoto(jobId: JobId, id: string): Promise<PhotoRow> {

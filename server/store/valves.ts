@@ -98,6 +98,16 @@ export async function findValve(
   return row ? filed(row) : undefined;
 }
 
+/** The valve that a customer knows by this tag. */
+export async function findValveOf(
+  customer: string,
+  tag: string,
+  transaction: Transaction,
+): Promise<FiledValve | undefined> {
+  const row = await ValveRow.findOne({ where: { customer, tag }, transaction });
+  return row ? filed(row) : undefined;
+}
+
 export async function fileValve(
   valve: Valve,
   transaction: Transaction,

@@ -1,4 +1,4 @@
-import { sessionView, type SessionView } from '@dusk-wren/contract';
+import { confirmationView, sessionView, type SessionView } from '@dusk-wren/contract';
 import { conditionOf } from '@dusk-wren/core/simulation';
 import { defaultValve } from '@dusk-wren/core/valve';
 import { createConnection } from 'mariadb';
@@ -50,7 +50,7 @@ export async function openShop(overrides: Partial<Record<string, string>> = {}):
     NODE_ENV: 'test',
     LOG_LEVEL: 'silent',
     SIMULATION_RATE: '200',
-    SIGN_IN_TRIES: '1000',
+    SHOP_NAME: 'Test Street valve shop',
     ...overrides,
   });
   if ('wrong' in read) throw new Error(read.wrong.join('; '));
@@ -87,7 +87,7 @@ export async function openShop(overrides: Partial<Record<string, string>> = {}):
     valve: filed.id,
     app,
     close: async () => {
-      app.feed.stop();
+      await app.close();
       open.splice(open.indexOf(sequelize), 1);
       const before = open.at(-1);
       if (before) defineModels(before);
@@ -105,6 +105,8 @@ export class Screen {
     private token: string,
     /** The session's cookie, for a connection of one's own. */
     public cookie: string,
+    /** Who is at it, as every write says. */
+    private person = '',
   ) {}
 
   static async open(shop: Shop, who?: keyof Shop['people']): Promise<Screen> {
@@ -113,21 +115,33 @@ export class Screen {
     const screen = new Screen(agent, session(begun).csrf, cookieOf(begun));
     if (who) {
       const answer = await screen.post('/api/session', { personId: shop.people[who], pin: PIN });
-      screen.token = session(answer).csrf;
-      screen.cookie = cookieOf(answer) || screen.cookie;
+      screen.signedIn(answer);
     }
     return screen;
+  }
+
+  /** From here on this screen is that person's, as its answer says. */
+  signedIn(answer: Response): void {
+    const { csrf, person } = session(answer);
+    this.token = csrf;
+    this.person = person?.id ?? '';
+    this.cookie = cookieOf(answer) || this.cookie;
   }
 
   get(path: string): Promise<Response> {
     return Promise.resolve(this.agent.get(path));
   }
 
+  /** What a page sends along with a write. */
+  headers(): { 'x-csrf-token': string; 'x-person': string } {
+    return { 'x-csrf-token': this.token, 'x-person': this.person };
+  }
+
   post(path: string, body: unknown): Promise<Response> {
     return Promise.resolve(
       this.agent
         .post(path)
-        .set('x-csrf-token', this.token)
+        .set(this.headers())
         .set('content-type', 'application/json')
         .send(JSON.stringify(body)),
     );
@@ -135,9 +149,7 @@ export class Screen {
 
   /** Sends bytes as they are. */
   put(path: string, bytes: Buffer, type: string): Promise<Response> {
-    return Promise.resolve(
-      this.agent.put(path).set('x-csrf-token', this.token).set('content-type', type).send(bytes),
-    );
+    return Promise.resolve(this.agent.put(path).set(this.headers()).set('content-type', type).send(bytes));
   }
 
   /** Opens a job on the shop's valve; answers its id. */
@@ -155,6 +167,15 @@ export class Screen {
   command(job: string, baseVersion: number, command: object, commandId = randomUUID()): Promise<Response> {
     return this.post(`/api/jobs/${job}/commands`, { baseVersion, commandId, command });
   }
+
+  /** A signature: the PIN first, then the command with what came back for it. */
+  async sign(job: string, baseVersion: number, command: object, pin = PIN): Promise<Response> {
+    const commandId = randomUUID();
+    const answer = await this.post('/api/confirmations', { pin, commandId });
+    if (answer.status !== 200) return answer;
+    const { confirmation } = confirmationView.parse(answer.body);
+    return this.post(`/api/jobs/${job}/commands`, { baseVersion, commandId, command, confirmation });
+  }
 }
 
 /** Reads an answer as the bytes that came. */
@@ -164,7 +185,12 @@ export function binary(response: Response, done: (error: Error | null, body: Buf
   response.on('end', () => done(null, Buffer.concat(chunks)));
 }
 
-const cookieOf = (answer: Response): string => String(answer.headers['set-cookie'] ?? '').split(';')[0] ?? '';
+/** All that the answer sets, as one header. */
+const cookieOf = (answer: Response): string =>
+  [answer.headers['set-cookie'] ?? []]
+    .flat()
+    .map((cookie: string) => cookie.split(';')[0])
+    .join('; ');
 
 function session(answer: Response): SessionView {
   return sessionView.parse(answer.body);

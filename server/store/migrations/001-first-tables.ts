@@ -1,4 +1,5 @@
 import { DataTypes, type QueryInterface } from 'sequelize';
+import { addIndexOnce } from './once';
 
 const uuid = { type: DataTypes.UUID, allowNull: false };
 const key = { ...uuid, primaryKey: true };
@@ -25,13 +26,9 @@ export async function up(queries: QueryInterface): Promise<void> {
     body: json,
     simulated: { type: DataTypes.TEXT, allowNull: true },
   });
-  await queries.addIndex('valves', ['tag', 'id'], { name: 'valves_by_tag' });
-  await queries.addIndex('valves', ['serial'], { name: 'valves_by_serial' });
-  await queries.addConstraint('valves', {
-    type: 'unique',
-    fields: ['customer', 'tag'],
-    name: 'valves_one_tag_a_customer',
-  });
+  await addIndexOnce(queries, 'valves', ['tag', 'id'], 'valves_by_tag');
+  await addIndexOnce(queries, 'valves', ['serial'], 'valves_by_serial');
+  await addIndexOnce(queries, 'valves', ['customer', 'tag'], 'valves_one_tag_a_customer', { unique: true });
   await queries.createTable('sites', { customer: { ...text(80), primaryKey: true }, rules: json });
   await queries.createTable('jobs', {
     id: key,
@@ -48,11 +45,11 @@ export async function up(queries: QueryInterface): Promise<void> {
     summary: json,
     open_valve_id: { type: DataTypes.UUID, allowNull: true, unique: true },
   });
-  await queries.addIndex('jobs', ['state', 'due_key', 'id'], { name: 'jobs_by_state' });
-  await queries.addIndex('jobs', ['state', 'person_id', 'due_key', 'id'], { name: 'jobs_by_person' });
-  await queries.addIndex('jobs', ['due_key', 'id'], { name: 'jobs_by_due' });
-  await queries.addIndex('jobs', ['tag'], { name: 'jobs_by_tag' });
-  await queries.addIndex('jobs', ['serial'], { name: 'jobs_by_serial' });
+  await addIndexOnce(queries, 'jobs', ['state', 'due_key', 'id'], 'jobs_by_state');
+  await addIndexOnce(queries, 'jobs', ['state', 'person_id', 'due_key', 'id'], 'jobs_by_person');
+  await addIndexOnce(queries, 'jobs', ['due_key', 'id'], 'jobs_by_due');
+  await addIndexOnce(queries, 'jobs', ['tag'], 'jobs_by_tag');
+  await addIndexOnce(queries, 'jobs', ['serial'], 'jobs_by_serial');
   await queries.createTable('job_events', {
     id: { type: DataTypes.BIGINT, primaryKey: true, autoIncrement: true },
     job_id: { ...uuid, references: { model: 'jobs', key: 'id' } },
@@ -66,11 +63,7 @@ export async function up(queries: QueryInterface): Promise<void> {
     at: text(40),
     received_at: moment,
   });
-  await queries.addConstraint('job_events', {
-    type: 'unique',
-    fields: ['job_id', 'seq'],
-    name: 'job_events_in_order',
-  });
+  await addIndexOnce(queries, 'job_events', ['job_id', 'seq'], 'job_events_in_order', { unique: true });
   await queries.createTable('command_receipts', {
     command_id: key,
     job_id: uuid,
@@ -91,25 +84,10 @@ export async function up(queries: QueryInterface): Promise<void> {
     created_at: moment,
     updated_at: moment,
   });
-  await queries.addIndex('sessions', ['expires'], { name: 'sessions_by_expiry' });
+  await addIndexOnce(queries, 'sessions', ['expires'], 'sessions_by_expiry');
   await queries.createTable('rate_limits', {
     key: { ...text(120), primaryKey: true },
     hits: count,
     resets_at: moment,
   });
-}
-
-export async function down(queries: QueryInterface): Promise<void> {
-  for (const table of [
-    'rate_limits',
-    'sessions',
-    'instruments',
-    'command_receipts',
-    'job_events',
-    'jobs',
-    'sites',
-    'valves',
-    'people',
-  ])
-    await queries.dropTable(table);
 }

@@ -1,4 +1,5 @@
 import { DataTypes, type QueryInterface } from 'sequelize';
+import { addIndexOnce } from './once';
 
 const text = (length: number) => ({ type: DataTypes.STRING(length), allowNull: false });
 const maybe = (length: number) => ({ type: DataTypes.STRING(length), allowNull: true });
@@ -19,14 +20,14 @@ export async function up(queries: QueryInterface): Promise<void> {
     reorder_at: count,
     cure_date: maybe(20),
   });
-  await queries.addIndex('parts_stock', ['name', 'number'], { name: 'parts_stock_by_name' });
-  await queries.addIndex('parts_stock', ['fits', 'part'], { name: 'parts_stock_by_fit' });
+  await addIndexOnce(queries, 'parts_stock', ['name', 'number'], 'parts_stock_by_name');
+  await addIndexOnce(queries, 'parts_stock', ['fits', 'part'], 'parts_stock_by_fit');
   await queries.createTable('kits', {
     number: { ...text(60), primaryKey: true },
     construction: text(40),
     body: { type: DataTypes.TEXT('long'), allowNull: false },
   });
-  await queries.addIndex('kits', ['construction'], { name: 'kits_by_construction' });
+  await addIndexOnce(queries, 'kits', ['construction'], 'kits_by_construction');
   await queries.createTable('shelf_units', {
     id: { type: DataTypes.UUID, allowNull: false, primaryKey: true },
     kind: text(40),
@@ -37,9 +38,5 @@ export async function up(queries: QueryInterface): Promise<void> {
     job_id: { type: DataTypes.UUID, allowNull: true },
     tag: maybe(40),
   });
-  await queries.addIndex('shelf_units', ['state', 'valve_key'], { name: 'shelf_units_by_state' });
-}
-
-export async function down(queries: QueryInterface): Promise<void> {
-  for (const table of ['shelf_units', 'kits', 'parts_stock']) await queries.dropTable(table);
+  await addIndexOnce(queries, 'shelf_units', ['state', 'valve_key'], 'shelf_units_by_state');
 }

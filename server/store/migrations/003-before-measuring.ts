@@ -1,4 +1,5 @@
 import { DataTypes, type QueryInterface } from 'sequelize';
+import { addColumnOnce, addIndexOnce } from './once';
 
 export async function up(queries: QueryInterface): Promise<void> {
   await queries.createTable('fault_counts', {
@@ -19,16 +20,11 @@ export async function up(queries: QueryInterface): Promise<void> {
   });
   // Tags and serials as they are compared (core/valve/plate-reader, plateKey), so that a duplicate is found by an index.
   for (const what of ['tag', 'serial']) {
-    await queries.addColumn('valves', `${what}_key`, { type: DataTypes.STRING(60), allowNull: true });
+    await addColumnOnce(queries, 'valves', `${what}_key`, 'VARCHAR(60) NULL');
     await queries.sequelize.query(
       `UPDATE valves SET ${what}_key = REPLACE(REPLACE(REGEXP_REPLACE(UPPER(${what}), '[^A-Z0-9]', ''), 'O', '0'), 'I', '1')`,
     );
-    await queries.addIndex('valves', [`${what}_key`], { name: `valves_by_${what}_key` });
+    await addIndexOnce(queries, 'valves', [`${what}_key`], `valves_by_${what}_key`);
   }
-  await queries.addIndex('photos', ['job_id'], { name: 'photos_by_job' });
-}
-
-export async function down(queries: QueryInterface): Promise<void> {
-  for (const what of ['tag', 'serial']) await queries.removeColumn('valves', `${what}_key`);
-  for (const table of ['photos', 'makers_sheets', 'fault_counts']) await queries.dropTable(table);
+  await addIndexOnce(queries, 'photos', ['job_id'], 'photos_by_job');
 }

@@ -1,0 +1,29 @@
+import { replay } from '@dusk-wren/core/command';
+import { fold, readLog, type Entry } from '@dusk-wren/core/job';
+import { must } from '@dusk-wren/core/problem';
+import { Refusal } from '../refusal';
+import { certificatePdf } from './certificate-pdf';
+import { isolationPdf } from './isolation-pdf';
+import { jobSheetPdf } from './job-sheet-pdf';
+import type { JobPaper } from './paper';
+import type { Answer, Errand, Paper } from './printer';
+
+const PRINTS: Readonly<Record<Paper, (paper: JobPaper) => Promise<Buffer>>> = {
+  certificate: certificatePdf,
+  isolation: isolationPdf,
+  'job-sheet': jobSheetPdf,
+};
+
+/** Runs in a thread of its own: see `printer.ts`. */
+export default async function work(errand: Errand): Promise<Answer> {
+  const log: Entry[] = must(readLog(errand.log));
+  if (errand.kind === 'replay') return { kind: 'replayed', refused: replay(log) };
+  const { paper, units, address, shop } = errand;
+  try {
+    const pdf = await PRINTS[paper]({ log, state: must(fold(log)), units, address, shop });
+    return { kind: 'printed', pdf };
+  } catch (error) {
+    if (error instanceof Refusal) return { kind: 'refused', problem: error.problem };
+    throw error;
+  }
+}

@@ -1,0 +1,97 @@
+import type { UnitSystem } from '@dusk-wren/core/quantity';
+import type { JobId } from '@dusk-wren/core/job';
+import type { AnyProblem } from '@dusk-wren/contract';
+import { Piscina } from 'piscina';
+import { Refusal } from '../refusal';
+import { loadRawLog } from '../store/job-log';
+
+export const PAPERS = ['certificate', 'isolation', 'job-sheet'] as const;
+export type Paper = (typeof PAPERS)[number];
+
+interface Asked {
+  readonly paper: Paper;
+  readonly jobId: JobId;
+  readonly version: number;
+  readonly units: UnitSystem;
+  /** Where the job lives, for the QR code. */
+  readonly address: string;
+}
+
+/** What the worker is asked: a paper of a job, or what of a log from elsewhere would have been refused here. */
+export type Errand =
+  | {
+      readonly kind: 'print';
+      readonly paper: Paper;
+      readonly log: readonly unknown[];
+      readonly units: UnitSystem;
+      readonly address: string;
+      readonly shop: string;
+    }
+  | { readonly kind: 'replay'; readonly log: readonly unknown[] };
+
+export type Answer =
+  | { readonly kind: 'printed'; readonly pdf: Uint8Array }
+  | { readonly kind: 'replayed'; readonly refused: readonly { seq: number; problem: AnyProblem }[] }
+  | { readonly kind: 'refused'; readonly problem: AnyProblem };
+
+const MOST_WAITING = 60;
+const KEPT_PAPERS = 24;
+const SECONDS_A_PAPER = 5;
+
+/** From the built server its neighbour; from the sources themselves, read by tsx. */
+const fromSource = import.meta.url.endsWith('.ts');
+const WORKER = new URL(fromSource ? './printer-worker.ts' : './printer-worker.mjs', import.meta.url);
+
+/**
+ * Long work on a job's log, off the event loop: one worker, others wait their turn. A paper asked for again is the same
+ * while the job has not grown.
+ */
+export class Printer {
+  private readonly pool = new Piscina<Errand, Answer>({
+    filename: WORKER.href,
+    minThreads: 0,
+    maxThreads: 1,
+    maxQueue: MOST_WAITING,
+    idleTimeout: 60_000,
+    ...(fromSource ? { execArgv: ['--import', 'tsx'] } : {}),
+  });
+  private readonly kept = new Map<string, Buffer>();
+
+  constructor(private readonly shop: string) {}
+
+  async print({ paper, jobId, version, units, address }: Asked): Promise<Buffer> {
+    const name = [paper, jobId, version, units].join(' ');
+    const before = this.kept.get(name);
+    if (before) return before;
+    const log = await loadRawLog(jobId, 0);
+    const answer = await this.ask({ kind: 'print', paper, log, units, address, shop: this.shop });
+    if (answer.kind !== 'printed') throw new Error('the printer answered something else');
+    const pdf = Buffer.from(answer.pdf);
+    this.keep(name, pdf);
+    return pdf;
+  }
+
+  /** What of this log would have been refused here. */
+  async replay(log: readonly unknown[]): Promise<readonly { seq: number; problem: AnyProblem }[]> {
+    const answer = await this.ask({ kind: 'replay', log });
+    return answer.kind === 'replayed' ? answer.refused : [];
+  }
+
+  async close(): Promise<void> {
+    await this.pool.destroy();
+  }
+
+  private async ask(errand: Errand): Promise<Answer> {
+    if (this.pool.queueSize >= MOST_WAITING)
+      throw new Refusal({ code: 'request.too-many', retryAfterSeconds: SECONDS_A_PAPER });
+    const answer = await this.pool.run(errand);
+    if (answer.kind === 'refused') throw new Refusal(answer.problem);
+    return answer;
+  }
+
+  private keep(name: string, pdf: Buffer): void {
+    this.kept.set(name, pdf);
+    const [oldest] = this.kept.keys();
+    if (this.kept.size > KEPT_PAPERS && oldest !== undefined) this.kept.delete(oldest);
+  }
+}

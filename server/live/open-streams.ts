@@ -1,0 +1,80 @@
+import { Op, type ModelStatic, type Model, type Sequelize } from 'sequelize';
+import { Refusal } from '../refusal';
+import { PersonRow } from '../store/models';
+
+/** Whose stream it is, and how to end it. */
+export interface OpenStream {
+  readonly sid: string;
+  readonly personId: string;
+  readonly end: () => void;
+}
+
+const LOOK_MILLISECONDS = 2000;
+/** Several screens, each with a job and an instrument, and none left over from a page that went wrong. */
+const MOST_OF_A_PERSON = 20;
+const TRY_AGAIN_SECONDS = 5;
+
+/**
+ * Streams that are open now. They outlive the look at the session that let them in, so that it is looked at again: who has
+ * signed out, whose sign-in has run out, or who is gone hears no more.
+ */
+export class OpenStreams {
+  private readonly streams = new Set<OpenStream>();
+  private timer: NodeJS.Timeout | undefined;
+
+  constructor(
+    private readonly sequelize: Sequelize,
+    private readonly onFailure: (error: unknown) => void,
+  ) {}
+
+  /** Registers a stream until the returned function is called. */
+  add(stream: OpenStream): () => void {
+    if ([...this.streams].filter(({ personId }) => personId === stream.personId).length >= MOST_OF_A_PERSON)
+      throw new Refusal({ code: 'request.too-many', retryAfterSeconds: TRY_AGAIN_SECONDS });
+    this.streams.add(stream);
+    this.timer ??= setTimeout(() => void this.look(), LOOK_MILLISECONDS);
+    return () => {
+      this.streams.delete(stream);
+      if (this.streams.size === 0) this.stop();
+    };
+  }
+
+  endAll(): void {
+    for (const { end } of this.streams) end();
+    this.streams.clear();
+    this.stop();
+  }
+
+  private stop(): void {
+    clearTimeout(this.timer);
+    this.timer = undefined;
+  }
+
+  private async look(): Promise<void> {
+    try {
+      const [sids, people] = await Promise.all([this.signedIn(), this.onFile()]);
+      for (const { sid, personId, end } of this.streams) if (!sids.has(sid) || !people.has(personId)) end();
+    } catch (error) {
+      this.onFailure(error);
+    }
+    if (this.timer) this.timer = setTimeout(() => void this.look(), LOOK_MILLISECONDS);
+  }
+
+  private async signedIn(): Promise<Set<string>> {
+    const sessions: ModelStatic<Model<{ sid: string; expires: Date }>> = this.sequelize.model('SessionRow');
+    const rows = await sessions.findAll({
+      where: { sid: this.distinct('sid'), expires: { [Op.gt]: new Date() } },
+      attributes: ['sid'],
+    });
+    return new Set(rows.map((row) => String(row.get('sid'))));
+  }
+
+  private async onFile(): Promise<Set<string>> {
+    const rows = await PersonRow.findAll({ where: { id: this.distinct('personId') }, attributes: ['id'] });
+    return new Set(rows.map(({ id }) => id));
+  }
+
+  private distinct(key: 'sid' | 'personId'): string[] {
+    return [...new Set([...this.streams].map((stream) => stream[key]))];
+  }
+}

@@ -1,0 +1,53 @@
+import {
+  BaseError,
+  ConnectionError,
+  DatabaseError,
+  TimeoutError,
+  UniqueConstraintError,
+  ValidationError,
+} from 'sequelize';
+
+/**
+ * Numbers by which MariaDB says that it cannot now what it can at other times: too many connections, shutting down, a
+ * lock waited for too long or given up, read only, disk or table full, connection gone.
+ */
+const AT_ANOTHER_TIME: readonly number[] = [
+  1021, 1037, 1038, 1040, 1041, 1053, 1114, 1203, 1205, 1213, 1223, 1290, 1317, 1792, 1836, 1927, 1969, 2002,
+  2003, 2006, 2013, 2055, 3100,
+];
+/** The driver's own, all of them about a connection or its pool. */
+const OF_THE_DRIVER = { from: 45_000, to: 45_999 };
+
+/** Whether the database, and not the request, is the reason: the same request may be taken later. */
+export function isDatabaseAway(error: unknown): boolean {
+  if (!(error instanceof BaseError)) return isConnectionErrno(error);
+  if (error instanceof ConnectionError || error instanceof TimeoutError) return true;
+  if (error instanceof UniqueConstraintError || error instanceof ValidationError) return false;
+  return error instanceof DatabaseError && isConnectionErrno(error.parent);
+}
+
+function isConnectionErrno(error: unknown): boolean {
+  if (typeof error !== 'object' || error === null) return false;
+  if ('fatal' in error && error.fatal === true) return true;
+  const errno = 'errno' in error ? Number(error.errno) : 0;
+  return AT_ANOTHER_TIME.includes(errno) || (errno >= OF_THE_DRIVER.from && errno <= OF_THE_DRIVER.to);
+}
+
+/** What may go into a log of a failure: no statement and no parameter, for these hold sessions and people. */
+export function withoutStatement(error: unknown): Record<string, unknown> {
+  if (!(error instanceof Error)) return { message: String(error) };
+  const parent = error instanceof BaseError && 'parent' in error ? error.parent : undefined;
+  const errno = parent !== null && typeof parent === 'object' && 'errno' in parent ? parent.errno : undefined;
+  return {
+    type: error.name,
+    message: error instanceof DatabaseError ? String(errno ?? 'database error') : firstLine(error.message),
+    ...(errno === undefined ? {} : { errno }),
+    stack: (error.stack ?? '')
+      .split('\n')
+      .filter((line) => /^\s+at /.test(line))
+      .slice(0, 12),
+  };
+}
+
+/** The driver writes statement and parameters behind the first line. */
+const firstLine = (message: string): string => (message.split('\n')[0] ?? '').slice(0, 200);
