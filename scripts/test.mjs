@@ -1,4 +1,4 @@
-import { mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { build } from './build.mjs';
 import { dataHome, privateDatabase } from './machine/database.mjs';
@@ -6,26 +6,22 @@ import { debianPackages } from './machine/debian.mjs';
 import { nodeModules } from './machine/modules.mjs';
 import { run } from './machine/run.mjs';
 import { main, Plain, root, step } from './machine/say.mjs';
+import { totals } from './machine/totals.mjs';
 
 const SUITES = ['unit', 'server', 'e2e'];
 const results = join(root, '.data/results');
 
-/** The runner's own totals, from its JSON report. */
-function totals(suite) {
-  const report = JSON.parse(readFileSync(join(results, `${suite}.json`), 'utf8'));
-  return suite === 'e2e'
-    ? {
-        passed: report.stats.expected + report.stats.flaky,
-        failed: report.stats.unexpected,
-        skipped: report.stats.skipped,
-      }
-    : { passed: report.numPassedTests, failed: report.numFailedTests, skipped: report.numPendingTests };
-}
+/** A suite that could not start, or came to no report, is one failure: it is never counted as nothing. */
+const NOT_RUN = { passed: 0, failed: 1, skipped: 0 };
 
 async function suite(name, command, args, env) {
-  let failed = false;
-  await step(`Tests: ${name}`, () => run(command, args, { env }).catch(() => (failed = true)));
-  return { name, failed, ...totals(name) };
+  const report = join(results, `${name}.json`);
+  rmSync(report, { force: true });
+  let ended = true;
+  await step(`Tests: ${name}`, () => run(command, args, { env }).catch(() => (ended = false)));
+  const counted = existsSync(report) ? totals(name, JSON.parse(readFileSync(report, 'utf8'))) : NOT_RUN;
+  // A runner that ends badly without a failed test has failed outside of them.
+  return { name, ...counted, failed: ended ? counted.failed : Math.max(1, counted.failed) };
 }
 
 await main(async () => {
@@ -76,12 +72,9 @@ await main(async () => {
       await database.stop();
     }
   }
-  for (const { name, passed, failed: count, skipped } of done.map((each) => ({
-    ...each,
-    failed: totals(each.name).failed,
-  })))
-    process.stdout.write(`${name}: ${passed} passed, ${count} failed, ${skipped} skipped\n`);
-  const sum = (key) => done.reduce((total, each) => total + totals(each.name)[key], 0);
+  for (const { name, passed, failed, skipped } of done)
+    process.stdout.write(`${name}: ${passed} passed, ${failed} failed, ${skipped} skipped\n`);
+  const sum = (key) => done.reduce((total, each) => total + each[key], 0);
   process.stdout.write(`\n${sum('passed')} passed, ${sum('failed')} failed, ${sum('skipped')} skipped\n`);
-  if (done.some(({ failed }) => failed)) throw new Plain('Some tests failed.');
+  if (sum('failed') > 0) throw new Plain('Some tests failed.');
 });

@@ -19,7 +19,7 @@ class ServerProcess {
 
   static async start(shop: Shop): Promise<ServerProcess> {
     if (!existsSync(BUILT)) throw new Error('the server is not built: run `npm test -- server`');
-    const child = spawn(process.execPath, [BUILT], {
+    const child = spawn('setpriv', ['--pdeathsig=KILL', process.execPath, BUILT], {
       env: {
         ...process.env,
         DATABASE_URL: shop.databaseUrl,

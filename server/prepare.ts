@@ -2,6 +2,7 @@ import { connect } from './store/database';
 import { migrate } from './store/migrate';
 import { defineModels } from './store/models';
 import { readConfig } from './config';
+import { clearHalfPlayed } from './demo/clear';
 import { seedDemo } from './demo/seed';
 
 /** Brings the database up to date and, with `--demo`, fills it with the demo when it is empty. */
@@ -15,6 +16,7 @@ defineModels(sequelize);
 try {
   await migrate(sequelize, (line) => process.stdout.write(`  ${line}\n`));
   if (process.argv.includes('--demo')) {
+    await clearHalfPlayed();
     const seeded = await seedDemo(sequelize, (line) => process.stdout.write(`  ${line}\n`));
     process.stdout.write(seeded ? '  demo data is in\n' : '  data is there already, kept\n');
   }

@@ -74,7 +74,7 @@ export async function seedDemo(sequelize: Sequelize, say: (line: string) => void
     const cast = { technician, inspector, lead, instruments, units };
     await new Play(sequelize, jobId, story, cast, opened).run();
   }
-  // Last, so that an interrupted seeding is seen as empty and starts over on a fresh database.
+  // Last, so that an interrupted playing is seen as such and starts over.
   await PersonRow.bulkCreate(people.map(({ id, name, role }) => ({ id, name, role, pinHash })));
   return true;
 }

@@ -24,7 +24,8 @@ export async function beginTry(
   key: string,
   now: Date,
 ): Promise<{ wait: number } | { failuresBefore: number }> {
-  await TriesRow.findOrCreate({ where: { key }, defaults: { key, failures: 0, lastAt: now, nextAt: now } });
+  const none = { key, failures: 0, lastAt: now, nextAt: new Date(0) };
+  await TriesRow.bulkCreate([none], { ignoreDuplicates: true });
   return sequelize.transaction(async (transaction) => {
     const row = await TriesRow.findByPk(key, { transaction, lock: transaction.LOCK.UPDATE });
     if (!row) return { failuresBefore: 0 };
@@ -32,7 +33,9 @@ export async function beginTry(
     if (early > 0) return { wait: Math.ceil(early / 1000) };
     const before = now.getTime() - row.lastAt.getTime() > FORGOTTEN_AFTER ? 0 : row.failures;
     const failures = before + 1;
-    const nextAt = new Date(now.getTime() + waitAfter(failures) * 1000);
+    const wait = waitAfter(failures);
+    // Without a wait nothing is too early, not even a try that came in the same millisecond.
+    const nextAt = wait === 0 ? row.nextAt : new Date(now.getTime() + wait * 1000);
     await row.update({ failures, lastAt: now, nextAt }, { transaction });
     return { failuresBefore: before };
   });

@@ -34,14 +34,18 @@ export interface Shop {
 /** Models belong to one database at a time: the shop opened last has them, and closing it gives them back. */
 const open: Sequelize[] = [];
 
-export async function openShop(overrides: Partial<Record<string, string>> = {}): Promise<Shop> {
-  const admin = process.env['TEST_DATABASE_URL'];
+export async function openShop(
+  overrides: Partial<Record<string, string>> = {},
+  admin: string | undefined = process.env['TEST_DATABASE_URL'],
+): Promise<Shop> {
   if (admin === undefined)
     throw new Error(
       'TEST_DATABASE_URL is not set: run `npm test -- server`, which starts a database of its own',
     );
   const name = `dw_test_${randomUUID().replaceAll('-', '').slice(0, 12)}`;
   const connection = await createConnection(admin);
+  // A test may kill the database under it.
+  connection.on('error', () => undefined);
   await connection.query(`CREATE DATABASE ${name}`);
   const databaseUrl = admin.replace(/\/[^/]*$/, `/${name}`);
   const read = readConfig({
@@ -92,8 +96,9 @@ export async function openShop(overrides: Partial<Record<string, string>> = {}):
       const before = open.at(-1);
       if (before) defineModels(before);
       await sequelize.close();
-      await connection.query(`DROP DATABASE ${name}`);
-      await connection.end();
+      const again = connection.isValid() ? connection : await createConnection(admin);
+      await again.query(`DROP DATABASE ${name}`);
+      await again.end();
     },
   };
 }

@@ -1,0 +1,38 @@
+import type { Model, ModelStatic } from 'sequelize';
+import {
+  EventRow,
+  FaultCountRow,
+  InstrumentRow,
+  JobRow,
+  KitRow,
+  PersonRow,
+  PhotoRow,
+  ReceiptRow,
+  SheetRow,
+  SiteRow,
+  StockRow,
+  UnitRow,
+  ValveRow,
+} from '../store/models';
+
+/** Those that refer to others first. */
+const TABLES: readonly ModelStatic<Model>[] = [
+  EventRow,
+  ReceiptRow,
+  PhotoRow,
+  JobRow,
+  ValveRow,
+  SiteRow,
+  InstrumentRow,
+  StockRow,
+  KitRow,
+  UnitRow,
+  FaultCountRow,
+  SheetRow,
+];
+
+/** What an interrupted playing of the demo left: people are written last, so that where nobody is, nobody has worked. */
+export async function clearHalfPlayed(): Promise<void> {
+  if ((await PersonRow.count()) > 0) return;
+  for (const table of TABLES) await table.destroy({ where: {} });
+}
