@@ -3,7 +3,7 @@ import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { JobRow } from './store/models';
+import { JobRow, PersonRow } from './store/models';
 import { note, openShop, Screen, stripToRunout, type Shop } from './testing/shop';
 
 let shop: Shop;
@@ -85,6 +85,46 @@ describe('the live feed of a job', () => {
     shop.app.feed.grown = grown;
     expect(entriesIn(await heard)).toMatchObject([{ kind: 'note-added', body: { text: 'from elsewhere' } }]);
   });
+});
+
+describe('a stream that is open', () => {
+  const open = async (screen: Screen, job: string) =>
+    fetch(`${origin}/api/jobs/${job}/live?after=2`, { headers: { cookie: screen.cookie } });
+  const ended = async (answer: globalThis.Response) => {
+    for await (const _chunk of answer.body ?? []);
+    return true;
+  };
+  it('ends when its person signs out', async () => {
+    const job = await freshJob();
+    const bo = await Screen.open(shop, 'bo');
+    const stream = await open(bo, job);
+    await bo.agent.delete('/api/session').set(bo.headers());
+    expect(await ended(stream)).toBe(true);
+  }, 20_000);
+  it('ends when its person is removed, and another’s goes on', async () => {
+    const job = await freshJob();
+    const [ivo, lea] = [await Screen.open(shop, 'ivo'), await Screen.open(shop, 'lea')];
+    const [gone, stays] = [await open(ivo, job), await open(lea, job)];
+    const row = await PersonRow.findByPk(shop.people.ivo, { raw: true });
+    await PersonRow.destroy({ where: { id: shop.people.ivo } });
+    expect(await ended(gone)).toBe(true);
+    if (row) await PersonRow.create(row);
+    await ada.command(job, 2, note('still heard'));
+    const reader = stays.body?.getReader();
+    let heard = '';
+    while (!heard.includes('still heard'))
+      heard += Buffer.from((await reader?.read())?.value ?? []).toString();
+    await reader?.cancel();
+  }, 20_000);
+  it('is one of twenty of a person: the next is asked to come again', async () => {
+    const job = await freshJob();
+    const bo = await Screen.open(shop, 'bo');
+    const streams = await Promise.all(Array.from({ length: 20 }, () => open(bo, job)));
+    expect(streams.every(({ status }) => status === 200)).toBe(true);
+    expect((await open(bo, job)).status).toBe(429);
+    expect((await open(ada, job)).status).toBe(200);
+    for (const each of streams) await each.body?.cancel();
+  }, 20_000);
 });
 
 describe('the simulated instruments', () => {

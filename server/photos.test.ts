@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { unzipSync } from 'fflate';
 import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { JobRow, PhotoRow } from './store/models';
 import { binary, openShop, Screen, type Shop } from './testing/shop';
 
 let shop: Shop;
@@ -50,6 +51,42 @@ describe('a photograph', () => {
     expect((await send(bytes, 'image/jpeg', id)).status).toBe(201);
     expect((await send(bytes, 'image/jpeg', id)).status).toBe(201);
     expect((await send(bytes, 'image/jpeg', id, randomUUID())).status).toBe(404);
+  });
+
+  it('sent many times at once is kept once, and nobody hears of a failure', async () => {
+    const id = randomUUID();
+    const bytes = await picture().jpeg().toBuffer();
+    const answers = await Promise.all(Array.from({ length: 6 }, () => send(bytes, 'image/jpeg', id)));
+    expect(answers.map(({ status }) => status)).toEqual(Array(6).fill(201));
+    expect(await PhotoRow.count({ where: { id } })).toBe(1);
+  });
+
+  it('too many at once are asked to come again, and the rest are kept', async () => {
+    const bytes = await picture().jpeg().toBuffer();
+    const answers = await Promise.all(Array.from({ length: 14 }, () => send(bytes)));
+    const codes = answers.map(({ status }) => status);
+    expect(new Set(codes)).toEqual(new Set([201, 429]));
+    expect(answers.find(({ status }) => status === 429)?.headers['retry-after']).toBeDefined();
+  });
+
+  it('is asked for again before a browser shows it: after sign-out it is not shown', async () => {
+    const id = randomUUID();
+    await send(await picture().jpeg().toBuffer(), 'image/jpeg', id);
+    const { headers } = await ada.get(`/api/jobs/${job}/photos/${id}`);
+    expect(headers['cache-control']).toBe('private, no-cache');
+    const again = await ada.agent
+      .get(`/api/jobs/${job}/photos/${id}`)
+      .set('if-none-match', String(headers['etag']));
+    expect(again.status).toBe(304);
+  });
+
+  it('is not taken for a job that is closed, nor when it is larger than a camera’s', async () => {
+    await JobRow.update({ state: 'released' }, { where: { id: job } });
+    expect((await send(await picture().jpeg().toBuffer())).body.problem.code).toBe('job.released');
+    await JobRow.update({ state: 'open' }, { where: { id: job } });
+    const large = await send(Buffer.alloc(13 * 1024 * 1024));
+    expect(large.status).toBe(413);
+    expect(large.body.text).toMatch(/more than 12 MB/);
   });
 
   it.each([

@@ -2,7 +2,7 @@ import { defaultValve } from '@dusk-wren/core/valve';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { sheetFor } from './store/makers-sheets';
-import { FaultCountRow, SheetRow } from './store/models';
+import { EventRow, FaultCountRow, SheetRow } from './store/models';
 import { done, note, openShop, Screen, type Shop } from './testing/shop';
 
 let shop: Shop;
@@ -185,7 +185,35 @@ describe('what was done without a connection', () => {
     const before = new Date(Date.now() + 5).toISOString();
     await new Promise((passed) => setTimeout(passed, 20));
     const answer = await late(job.id, job.version, 'in the pit', before);
-    expect(answer.body.entries[0].at).toBe(before);
+    const [entry] = answer.body.entries;
+    expect(entry.at).toBe(before);
+    expect(Date.parse(entry.receivedAt)).toBeGreaterThan(Date.parse(before));
+    const { body } = await ada.get(`/api/jobs/${job.id}`);
+    expect(body.entries.at(-1)).toEqual(entry);
+  });
+  it('a moment of days ago makes no lapsed instrument good, and of weeks ago is not believed', async () => {
+    const job = await receive('O-5');
+    const daysAgo = (days: number) => minutesAgo(days * 24 * 60);
+    await EventRow.update({ at: daysAgo(40) }, { where: { jobId: job.id } });
+    const read = (baseVersion: number, doneAt: string) =>
+      ada.post(`/api/jobs/${job.id}/commands`, {
+        baseVersion,
+        commandId: randomUUID(),
+        doneAt,
+        command: {
+          kind: 'take-evidence',
+          body: { symptom: 'passes when shut', check: 'flush', result: 1, readBy: shop.lapsed },
+        },
+      });
+    // The dial was due three days ago: when its device says it was read, it still was in calibration.
+    const answer = await read(job.version, daysAgo(3.5));
+    expect(answer.status, JSON.stringify(answer.body)).toBe(200);
+    const [entry] = answer.body.entries;
+    expect(Date.parse(entry.at)).toBeLessThan(Date.now() - 3 * 86_400_000);
+    expect(entry.body.readBy.inCalibration).toBe(false);
+    const old = await read(job.version + 1, daysAgo(20));
+    expect(Math.abs(Date.parse(old.body.entries[0].at) - Date.now())).toBeLessThan(20_000);
+    expect(old.body.entries[0].receivedAt).toBeUndefined();
   });
   it('a clock that runs ahead, or before the last entry, is not believed', async () => {
     const job = await receive('O-2');

@@ -1,4 +1,11 @@
-import { importPreview, kitsView, ordersView, stockView, unitsView } from '@dusk-wren/contract/store';
+import {
+  importPreview,
+  kitsView,
+  ordersView,
+  stockView,
+  storeImportsView,
+  unitsView,
+} from '@dusk-wren/contract/store';
 import { kitFor } from '@dusk-wren/core/stock';
 import { CONSTRUCTIONS, defaultValve, valveKey } from '@dusk-wren/core/valve';
 import { randomUUID } from 'node:crypto';
@@ -44,6 +51,8 @@ async function jobFor(screen: Screen, tag: string): Promise<string> {
   return answer.body.id as string;
 }
 
+const PARTS = 'number,name,part,fits,material,elastomer,price,lead days';
+
 describe('files', () => {
   it('go out and come back unchanged, formulas harmless', () => {
     const text = toCsv(
@@ -75,7 +84,7 @@ describe('files', () => {
   it('each bad row is named with why, and nothing is half written', async () => {
     const lea = await Screen.open(shop, 'lea');
     const csv = [
-      'number,name,part,fits,material,elastomer,price,lead days',
+      PARTS,
       'N-1,Good one,stem,globe-bolted NPS 3 600,stainless steel,,120.50,4',
       'N-2,Bad part,flux capacitor,globe-bolted,stainless steel,,1,1',
       'N-3,Bad price,stem,globe-bolted,stainless steel,,dear,1',
@@ -107,6 +116,35 @@ describe('files', () => {
     expect((await ada.post('/api/store/import', { kind: 'stock', csv: 'number\n' })).body.problem.code).toBe(
       'role.not-allowed',
     );
+  });
+  it('a file read for anybody but a lead is not read at all', async () => {
+    const ada = await Screen.open(shop, 'ada');
+    const answer = await ada.post('/api/store/import/preview', { kind: 'kits', csv: 'sheet\n' });
+    expect(answer.status).toBe(403);
+  });
+  it('a number is what people write as one', async () => {
+    const lea = await Screen.open(shop, 'lea');
+    const csv = `${PARTS}\nH-16,gland,gland,x,steel,,0x10,3\n`;
+    const preview = importPreview.parse(
+      (await lea.post('/api/store/import/preview', { kind: 'parts', csv })).body,
+    );
+    expect(preview.rows[0]?.why.join()).toMatch(/price: “0x10”/);
+  });
+  it('who brought a file in is kept, and a second file on an old preview is refused', async () => {
+    const lea = await Screen.open(shop, 'lea');
+    const csv = `${PARTS}\nW-1,gland,gland,x,steel,,"4,50",3\n`;
+    const last = async () => {
+      const { imports } = storeImportsView.parse((await lea.get('/api/store/imports')).body);
+      return imports.find(({ kind }) => kind === 'parts');
+    };
+    const seen = (await last())?.id ?? 0;
+    const bring = (after: number) => lea.post('/api/store/import', { kind: 'parts', csv, after });
+    expect((await bring(seen)).status).toBe(200);
+    expect(await last()).toMatchObject({ by: 'lea', written: 1, skipped: 0 });
+    const second = await bring(seen);
+    expect(second.status).toBe(409);
+    expect(second.body.text).toMatch(/lea has brought in another file meanwhile/);
+    expect((await bring((await last())?.id ?? 0)).status).toBe(200);
   });
   it('stock for a part nobody knows is a bad row; a broken file is no 500', async () => {
     const lea = await Screen.open(shop, 'lea');
