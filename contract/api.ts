@@ -167,7 +167,12 @@ export const likeView = z.object({
 export const readingMessage = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('dial'), degrees: z.number(), thou: z.number() }),
   z.object({ kind: z.literal('click'), lbfFt: z.number() }),
-  z.object({ kind: z.literal('pressure'), psig: z.number() }),
+  z.object({
+    kind: z.literal('pressure'),
+    psig: z.number(),
+    /** On the gauge's own clock, since the watching began. */
+    seconds: z.number(),
+  }),
   /** What the gauges on a valve make of one check of the fault finder, and how they stand at full signal. */
   z.object({
     kind: z.literal('check'),

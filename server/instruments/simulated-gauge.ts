@@ -16,7 +16,8 @@ export const simulatedGauge: Source = {
     const dice = chance(seedFrom(`gauge ${state.version}`));
     for (let sample = 0; await pause(MILLISECONDS_A_SAMPLE / rate, stop); sample++) {
       const seconds = (sample * MILLISECONDS_A_SAMPLE * FASTER) / 1000;
-      yield { kind: 'pressure', psig: valueIn(ventGauge(condition, upstream, seconds, dice), 'psig') };
+      const psig = valueIn(ventGauge(condition, upstream, seconds, dice), 'psig');
+      yield { kind: 'pressure', psig, seconds };
     }
   },
 };

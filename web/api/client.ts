@@ -11,23 +11,46 @@ export class ApiProblem extends Error {
   ) {
     super(message);
   }
+
+  /** No answer came at all. */
+  get isLost(): boolean {
+    return this.status === 0;
+  }
+
+  /** Whoever asked is not, or no longer, signed in here as who they were. */
+  get isAboutSignIn(): boolean {
+    return this.status === 401 || this.code === 'csrf.missing' || this.code === 'person.other';
+  }
+
+  /** The server looked at what was asked and said no: asked again, it would say the same. */
+  get isDecision(): boolean {
+    return DECISIONS.includes(this.status) && this.code !== UNREADABLE && !this.isAboutSignIn;
+  }
 }
+
+const DECISIONS: readonly number[] = [400, 403, 404, 409, 415, 422];
+/** The answer was in no words of ours: something between here and the server gave it. */
+const UNREADABLE = 'answer.unreadable';
 
 const LOST: AnyProblem = { code: 'connection.lost' };
 
 let csrf = '';
-/** The session's token, which goes with every write. */
-export function rememberCsrf(token: string): void {
+let personHere = '';
+/** What goes with every write: the session's token, and who this page takes to be signed in. */
+export function rememberSession(token: string, personId: string | undefined): void {
   csrf = token;
+  personHere = personId ?? '';
 }
 
 interface Call {
   method?: 'GET' | 'POST' | 'PUT' | 'DELETE';
   body?: unknown;
+  /** Whose write it is, where it was made by whoever was here before. */
+  person?: string;
 }
 
 /** The raw answer of a call; a lost connection is an `ApiProblem` like any other. */
-async function answer(path: string, { method = 'GET', body }: Call): Promise<Response> {
+async function answer(path: string, { method = 'GET', body, person = personHere }: Call): Promise<Response> {
   try {
     return await fetch(`/api${path}`, {
       method,
@@ -36,7 +59,7 @@ async function answer(path: string, { method = 'GET', body }: Call): Promise<Res
         ...(body === undefined
           ? {}
           : { 'content-type': body instanceof Blob ? body.type : 'application/json' }),
-        ...(method === 'GET' ? {} : { 'x-csrf-token': csrf }),
+        ...(method === 'GET' ? {} : { 'x-csrf-token': csrf, 'x-person': person }),
       },
       ...(body === undefined ? {} : { body: body instanceof Blob ? body : JSON.stringify(body) }),
     });
@@ -49,7 +72,7 @@ async function refusal(response: Response): Promise<ApiProblem> {
   const read = problemBody.safeParse(await response.json().catch(() => undefined));
   return read.success
     ? new ApiProblem(read.data.problem.code, read.data.text, response.status)
-    : new ApiProblem(LOST.code, wordProblem(LOST), response.status);
+    : new ApiProblem(UNREADABLE, wordProblem(LOST), response.status);
 }
 
 /** Calls the server and reads its answer with the contract's schema. */

@@ -13,6 +13,10 @@ export async function shrinkPhoto(file: Blob): Promise<Blob> {
 }
 
 /** Sends a photograph for a job under an id of our own: sent twice, it is kept once. */
-export async function uploadPhoto(job: string, id: string, picture: Blob): Promise<void> {
-  await callForNothing(`/jobs/${job}/photos/${id}`, { method: 'PUT', body: picture });
+export async function uploadPhoto(job: string, id: string, picture: Blob, person?: string): Promise<void> {
+  await callForNothing(`/jobs/${job}/photos/${id}`, {
+    method: 'PUT',
+    body: picture,
+    ...(person === undefined ? {} : { person }),
+  });
 }

@@ -1,20 +1,30 @@
 <script setup lang="ts">
-import { computed, watchEffect } from 'vue';
-import { useRoute } from 'vue-router';
+import { computed, watch, watchEffect } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
 import { useTheme } from 'vuetify';
 import KeySheet from '../keys/KeySheet.vue';
 import { useKeys } from '../keys/keys';
 import { usePreferences } from '../stores/preferences';
+import { useSession } from '../stores/session';
 import SideRail from './SideRail.vue';
 
 const preferences = usePreferences();
 const theme = useTheme();
 const route = useRoute();
+const router = useRouter();
+const session = useSession();
 const bare = computed(() => route.meta['bare'] === true);
 watchEffect(() => {
   document.documentElement.dataset['theme'] = preferences.look;
   void theme.change(preferences.look);
 });
+// Another window signed somebody else in: whoever sits here says who they are before anything is entered.
+watch(
+  () => session.elsewhere,
+  (other) => {
+    if (other && !bare.value) void router.push({ path: '/sign-in', query: { to: route.fullPath } });
+  },
+);
 useKeys([
   { key: 'u', label: 'US or SI units', run: preferences.switchUnits },
   { key: 'd', label: 'Dusk or daylight', run: preferences.switchLook },

@@ -16,8 +16,9 @@ const preferences = usePreferences();
 const session = useSession();
 const router = useRouter();
 async function leave(): Promise<void> {
-  await session.signOut();
+  const told = session.signOut();
   await router.push('/sign-in');
+  await told;
 }
 </script>
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { describeEntry, type Entry } from '@dusk-wren/core/job';
+import { describeEntry, fallsWith, hangingLocks, type Entry } from '@dusk-wren/core/job';
 import { computed, ref } from 'vue';
 import { sayDay, sayTime } from '../app/dates';
 import BenchButton from '../parts/BenchButton.vue';
@@ -16,14 +16,23 @@ const mayStrike = (entry: Entry) =>
   job.summary?.state === 'open' &&
   !isStruck(entry) &&
   entry.kind !== 'job-opened' &&
+  entry.kind !== 'job-imported' &&
   entry.kind !== 'entry-struck';
 const simulated = (entry: Entry) =>
   'readBy' in entry.body && entry.body.readBy !== 'hand' && entry.body.readBy.simulated;
+/** What falls with an entry, in words, before it is struck. */
+const falls = (entry: Entry) =>
+  job.state ? fallsWith(job.state, entry).map((each) => `${describeEntry(each)} by ${each.by.name}`) : [];
+const hangs = (entry: Entry) =>
+  entry.kind === 'lock-hung' && job.state && hangingLocks(job.state).some(({ seq }) => seq === entry.seq)
+    ? entry.body.lock
+    : undefined;
+function leave(): void {
+  striking.value = undefined;
+  reason.value = '';
+}
 function strike(seq: number): void {
-  if (job.act({ kind: 'strike-entry', body: { entry: seq, reason: reason.value } })) {
-    striking.value = undefined;
-    reason.value = '';
-  }
+  if (job.act({ kind: 'strike-entry', body: { entry: seq, reason: reason.value } })) leave();
 }
 function addNote(): void {
   if (note.value.trim() && job.act({ kind: 'add-note', body: { text: note.value } })) note.value = '';
@@ -42,7 +51,12 @@ function addNote(): void {
         <span class="what"
           >{{ describeEntry(entry) }} <small v-if="simulated(entry)" class="muted">simulated</small></span
         >
-        <span class="label muted">{{ entry.by.name }}, {{ sayDay(entry.at) }} {{ sayTime(entry.at) }}</span>
+        <span class="label muted"
+          >{{ entry.by.name }}, {{ sayDay(entry.at) }} {{ sayTime(entry.at)
+          }}<template v-if="entry.receivedAt">
+            by its device, received {{ sayDay(entry.receivedAt) }} {{ sayTime(entry.receivedAt) }}</template
+          ></span
+        >
         <button
           v-if="mayStrike(entry) && striking !== entry.seq"
           type="button"
@@ -51,9 +65,23 @@ function addNote(): void {
         >
           Strike
         </button>
-        <form v-if="striking === entry.seq" class="add wide" @submit.prevent="strike(entry.seq)">
+        <form
+          v-if="striking === entry.seq"
+          class="strike wide"
+          @submit.prevent="strike(entry.seq)"
+          @keydown.escape.stop="leave"
+        >
+          <p v-if="hangs(entry)" class="problem">
+            Is lock {{ hangs(entry) }} off the valve? Struck, nobody is asked to take it off any more.
+          </p>
+          <p v-if="falls(entry).length > 0" class="problem">
+            These fall with it and are asked for again: {{ falls(entry).join('; ') }}.
+          </p>
           <v-text-field v-model="reason" label="Why it is wrong" autofocus />
-          <BenchButton kind="submit" :disabled="reason.trim().length < 3">Strike it</BenchButton>
+          <span class="buttons">
+            <BenchButton kind="submit" :disabled="reason.trim().length < 3">Strike it</BenchButton>
+            <BenchButton @press="leave">Leave it</BenchButton>
+          </span>
         </form>
       </li>
     </ol>
@@ -92,6 +120,15 @@ li > button {
   border: 0;
   text-decoration: underline dotted;
   cursor: pointer;
+}
+.strike {
+  display: grid;
+  gap: 8px;
+  padding: 8px 0;
+}
+.buttons {
+  display: flex;
+  gap: 8px;
 }
 .wide {
   grid-column: 1 / -1;

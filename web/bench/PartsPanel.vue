@@ -7,6 +7,7 @@ import BenchButton from '../parts/BenchButton.vue';
 import ContactRing from '../parts/ContactRing.vue';
 import { useJob } from '../stores/job';
 import OverruleForm from './OverruleForm.vue';
+import SheetOnFile from './SheetOnFile.vue';
 import ShelfOffer from './ShelfOffer.vue';
 import StockFacts from './StockFacts.vue';
 
@@ -51,6 +52,11 @@ const behind = computed(() => {
             <p v-if="call.overruled" class="label">
               Was “{{ call.overruled.was }}”, overruled by {{ call.overruled.by }}.
             </p>
+            <p v-if="call.proposed" class="label problem">
+              {{ call.proposed.by }} calls it “{{ call.proposed.verdict }}”. A safety part takes a lead and an
+              inspector together: the same call by
+              {{ call.proposed.wants === 'lead' ? 'a lead' : 'an inspector' }} is still wanted.
+            </p>
             <p v-for="entry in behind" :key="entry.seq" class="muted label">
               {{ entry.seq }} · {{ entry.by.name }}: {{ describeEntry(entry) }}
             </p>
@@ -69,6 +75,7 @@ const behind = computed(() => {
         </div>
       </li>
     </ul>
+    <SheetOnFile />
     <ShelfOffer />
   </div>
 </template>

@@ -2,8 +2,9 @@
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import { useMediaQuery } from '@vueuse/core';
 import { computed, nextTick, ref, watch } from 'vue';
+import { useTimeoutFn } from '@vueuse/core';
 import { sayTime } from '../app/dates';
-import { useKeys } from '../keys/keys';
+import { SETTLED_AFTER_MILLISECONDS, stepChanged, useKeys } from '../keys/keys';
 import { useJob } from '../stores/job';
 import StepFold from './StepFold.vue';
 import StepInHand from './StepInHand.vue';
@@ -41,12 +42,18 @@ function nextReady(): void {
   const next = otherReady.value[(at + 1) % otherReady.value.length];
   if (next) job.chosen = next.id;
 }
+/** Until then keys do nothing to the step that has just come into hand. */
+const fresh = useTimeoutFn(() => undefined, SETTLED_AFTER_MILLISECONDS);
 watch(
   () => job.inHand?.id,
-  async () => {
+  async (_now, before) => {
+    stepChanged(job.inHand?.deliberate ?? false);
+    fresh.start();
+    if (before === undefined) return;
     await nextTick();
     document.getElementById('in-hand')?.scrollIntoView({ block: 'nearest' });
   },
+  { immediate: true },
 );
 useKeys([
   { key: 'n', label: 'Another step that is ready', run: nextReady, when: () => otherReady.value.length > 1 },
@@ -86,7 +93,13 @@ useKeys([
     <p v-if="signed" class="signed label">
       The certificate is signed. <router-link :to="`/jobs/${job.id}/certificate`">Open it</router-link>
     </p>
-    <StepInHand v-else-if="job.inHand" id="in-hand" :key="job.inHand.id" :step="job.inHand" />
+    <StepInHand
+      v-else-if="job.inHand"
+      id="in-hand"
+      :key="job.inHand.id"
+      :class="{ fresh: fresh.isPending.value }"
+      :step="job.inHand"
+    />
     <p v-if="job.said" class="problem said" role="alert">{{ job.said }}</p>
     <StepFold
       v-for="step in after"
@@ -118,6 +131,9 @@ useKeys([
   gap: 7px;
   align-content: start;
   grid-template-columns: minmax(0, 1fr);
+}
+.fresh :deep(kbd) {
+  opacity: 0.3;
 }
 .unfold {
   justify-self: start;

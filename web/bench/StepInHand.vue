@@ -35,11 +35,13 @@ const job = useJob();
 /** Where what comes off here goes: places are counted as parts come off. */
 const tray = computed(() => trayOf(job.planned).filter(({ role }) => props.step.off.includes(role)));
 const notNeeded = () => job.act({ kind: 'do-step', body: { step: props.step.id, notNeeded: true } });
+/** What is signed with a PIN says so itself. */
+const signed = computed(() => ['hold', 'sign-off', 'sign'].includes(task.value.kind));
 const needs = computed(() => [...props.step.tools, ...props.step.consumables].join(', '));
 </script>
 
 <template>
-  <article class="in-hand">
+  <article class="in-hand" :class="{ deliberate: step.deliberate }">
     <h2>{{ step.title }}</h2>
     <p v-if="step.optional" class="label optional">Wanted {{ step.optional }}.</p>
     <p class="why">{{ step.why }}</p>
@@ -60,6 +62,9 @@ const needs = computed(() => [...props.step.tools, ...props.step.consumables].jo
       <span v-for="each in tray" :key="each.role"
         ><b class="number">{{ each.place }}</b> {{ each.name }}</span
       >
+    </p>
+    <p v-if="step.deliberate && !signed" class="label only">
+      By its own button alone, no key: pressure or an open valve comes next.
     </p>
     <BenchButton v-if="step.optional && task.kind === 'measure'" @press="notNeeded">Not needed</BenchButton>
     <DoTask v-if="task.kind === 'do'" :step="step" :task="task" />
@@ -120,6 +125,12 @@ h2 {
 small {
   color: var(--muted);
   font-size: 14px;
+}
+.only {
+  color: var(--lamp);
+}
+.deliberate :deep(kbd) {
+  display: none;
 }
 .optional {
   color: var(--blue);

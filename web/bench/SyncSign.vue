@@ -1,23 +1,73 @@
 <script setup lang="ts">
+import { computed } from 'vue';
 import BenchButton from '../parts/BenchButton.vue';
 import { useJob } from '../stores/job';
+import { useSession } from '../stores/session';
 
-/** What is safe and what is waiting, and what became impossible because somebody else was faster. */
+/** What is safe, what waits and for what, whose it is, and what became impossible because somebody else was faster. */
 const job = useJob();
+const session = useSession();
+const first = computed(() => job.waiting[0]);
+const more = computed(() => job.waiting.length - 1);
+const count = (entries: number) => `${entries} ${entries === 1 ? 'entry' : 'entries'}`;
+const reason = computed(() => {
+  switch (job.delay?.kind) {
+    case undefined:
+      return '';
+    case 'no connection':
+      return `No connection. Safe on the server: everything up to entry ${job.confirmedVersion}.`;
+    case 'sign-in':
+      return 'Your sign-in has ended.';
+    case 'server':
+      return job.delay.text;
+  }
+});
+const signInPath = computed(() => ({ path: '/sign-in', query: { to: `/jobs/${job.id ?? ''}` } }));
 </script>
 
 <template>
-  <div v-if="job.lost" class="sign" role="alert">
+  <div v-if="job.delay" class="sign" role="alert">
     <span
-      >No connection. Safe on the server: everything up to entry {{ job.confirmedVersion }}. Waiting on this
-      device: {{ job.waiting }} {{ job.waiting === 1 ? 'entry' : 'entries' }}, sent by itself when the
-      connection is back. Photographs, instruments and other people wait too.</span
+      >{{ reason }}
+      <template v-if="first"
+        >Waiting on this device: {{ count(job.waiting.length) }}, “{{ first.what }}”<template v-if="more > 0">
+          and {{ more }} more</template
+        >, sent by itself
+        {{
+          job.delay.kind === 'sign-in' ? 'when you have signed in again' : 'as soon as it can be'
+        }}.</template
+      >
+      <template v-if="job.delay.kind === 'no connection'">
+        Photographs, instruments and other people wait too.</template
+      ></span
     >
+    <span class="buttons">
+      <router-link v-if="job.delay.kind === 'sign-in'" :to="signInPath" class="label"
+        >Sign in again</router-link
+      >
+      <BenchButton v-if="first && job.delay.kind === 'server'" @press="job.giveUp(first.commandId)"
+        >Give this entry up</BenchButton
+      >
+    </span>
+  </div>
+  <div v-else-if="!session.person" class="sign" role="alert">
+    <span>Your sign-in has ended: nothing is entered here until somebody signs in.</span>
+    <router-link :to="signInPath" class="label">Sign in again</router-link>
+  </div>
+  <div v-else-if="!job.live" class="sign quiet" role="status">
+    Not live: what others do on this job is not shown at the moment. Trying again by itself.
+  </div>
+  <div v-if="job.unkept && job.waiting.length > 0" class="sign" role="alert">
+    This browser cannot keep what waits: leave this page open until it is sent.
+  </div>
+  <div v-for="each in job.othersWaiting" :key="each.person" class="sign quiet" role="status">
+    {{ count(each.count) }} of {{ each.name }} {{ each.count === 1 ? 'waits' : 'wait' }} on this device, and
+    {{ each.count === 1 ? 'goes' : 'go' }} out when {{ each.name }} signs in here.
   </div>
   <div v-if="job.lapsed.length > 0" class="sign" role="alert">
-    <span
-      >Not stored: <template v-for="(each, i) in job.lapsed" :key="i">{{ each.text }} </template></span
-    >
+    <ul>
+      <li v-for="(each, i) in job.lapsed" :key="i">Not stored: “{{ each.what }}”. {{ each.text }}</li>
+    </ul>
     <BenchButton @press="job.dismissLapsed">Understood</BenchButton>
   </div>
 </template>
@@ -34,5 +84,14 @@ const job = useJob();
   border-radius: var(--radius);
   font-family: var(--label);
   font-weight: 600;
+}
+.quiet {
+  border-color: var(--line);
+  border-left-color: var(--lamp);
+}
+.buttons {
+  display: flex;
+  gap: 10px;
+  flex: none;
 }
 </style>

@@ -13,9 +13,43 @@ export interface Key {
 export const activeKeys = shallowReactive<{ sets: (readonly Key[])[] }>({ sets: [] });
 
 const TYPING = 'input, textarea, select, [contenteditable], [role="combobox"], [role="listbox"]';
+/** The step in hand: what a leaning elbow would work through. */
+const IN_HAND = '#in-hand';
+const COMPLETING: readonly string[] = ['enter', ' ', 'x'];
+/** A press that was meant for the step before is over by then. */
+export const SETTLED_AFTER_MILLISECONDS = 700;
+
+/** The step in hand, as far as keys care: since when, and whether it is done by its own button alone. */
+let inHand = { since: Number.NEGATIVE_INFINITY, deliberate: false };
+
+/** Another step is in hand: a key meant for the one before does nothing to it. */
+export function stepChanged(deliberate: boolean): void {
+  inHand = { since: performance.now(), deliberate };
+}
 
 function isTyping(target: EventTarget | null): boolean {
   return target instanceof Element && target.closest(TYPING) !== null;
+}
+
+/**
+ * A key that can complete a step, held down, or pressed just as another step came into hand, or on a step that is done by
+ * its own button alone: it reaches no field, no button and no key of the bench. A letter typed into a field always does,
+ * and so does a key on the button itself.
+ */
+function leans(event: KeyboardEvent): boolean {
+  const pressed = event.key.toLowerCase();
+  if (!COMPLETING.includes(pressed)) return false;
+  const on = event.target instanceof Element && event.target !== document.body ? event.target : undefined;
+  if (on && !on.closest(IN_HAND)) return false;
+  if (isTyping(on ?? null) && pressed !== 'enter') return false;
+  if (event.repeat || performance.now() - inHand.since < SETTLED_AFTER_MILLISECONDS) return true;
+  return inHand.deliberate && !on?.closest('button, a, .sign-press');
+}
+
+function beforeAnything(event: KeyboardEvent): void {
+  if (!leans(event)) return;
+  event.preventDefault();
+  event.stopImmediatePropagation();
 }
 
 function onKey(event: KeyboardEvent): void {
@@ -43,12 +77,17 @@ let listening = 0;
 /** Gives a component its keys while it is on the screen. */
 export function useKeys(keys: readonly Key[]): void {
   onMounted(() => {
-    if (listening++ === 0) window.addEventListener('keydown', onKey);
+    if (listening++ === 0) {
+      window.addEventListener('keydown', beforeAnything, { capture: true });
+      window.addEventListener('keydown', onKey);
+    }
     activeKeys.sets = [...activeKeys.sets, keys];
   });
   onBeforeUnmount(() => {
     activeKeys.sets = activeKeys.sets.filter((set) => set !== keys);
-    if (--listening === 0) window.removeEventListener('keydown', onKey);
+    if (--listening > 0) return;
+    window.removeEventListener('keydown', beforeAnything, { capture: true });
+    window.removeEventListener('keydown', onKey);
   });
 }
 

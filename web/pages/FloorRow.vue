@@ -35,7 +35,10 @@ const edge = computed(() =>
         ><b
           >{{ stop?.text ?? job.summary.inHand
           }}<template v-if="stop?.expected">, {{ sayDay(stop.expected) }}</template></b
-        ><span>{{ job.customer }}, {{ job.location }}</span></span
+        ><span
+          ><template v-if="job.summary.imported">imported, not checked here · </template>{{ job.customer }},
+          {{ job.location }}</span
+        ></span
       >
     </span>
     <span class="with label">{{ job.summary.withPerson?.name.split(' ')[0] ?? 'nobody' }}</span>

@@ -13,6 +13,7 @@ import PlanColumn from '../bench/PlanColumn.vue';
 import SectionPanel from '../bench/SectionPanel.vue';
 import SyncSign from '../bench/SyncSign.vue';
 import { useKeys } from '../keys/keys';
+import ImportedSign from '../parts/ImportedSign.vue';
 import NamePlate from '../parts/NamePlate.vue';
 import ViewTabs from '../parts/ViewTabs.vue';
 import TravelScale from '../parts/TravelScale.vue';
@@ -74,6 +75,7 @@ useKeys([
         @stage="toStage"
       />
       <SyncSign />
+      <ImportedSign :state="job.state" />
     </div>
     <h1 class="visually-hidden">Job {{ job.planned.valve.tag }}</h1>
     <section class="left row-flat" aria-label="The valve">

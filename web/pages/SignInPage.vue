@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import type { PersonView } from '@dusk-wren/contract';
-import { onMounted, ref } from 'vue';
+import { computed, onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { ApiProblem } from '../api/client';
 import BenchButton from '../parts/BenchButton.vue';
+import { device } from '../stores/device';
 import { useSession } from '../stores/session';
 
-/** Who is at this screen: a name and a PIN, touchable with gloves. */
+/** Who is at this screen: a name and a PIN, touchable with gloves. In a shop with nobody in it, its first lead. */
 const session = useSession();
 const router = useRouter();
 const route = useRoute();
@@ -14,27 +15,44 @@ const people = ref<PersonView[]>([]);
 const chosen = ref<PersonView>();
 const pin = ref('');
 const wrong = ref('');
+const empty = ref(false);
+const first = ref({ code: '', name: '', pin: '' });
+/** Entries of each person that wait on this device for them. */
+const waiting = ref(new Map<string, number>());
 
 onMounted(async () => {
+  const kept = await device.waitingByPerson().catch(() => []);
+  waiting.value = new Map(kept.map(({ person, count }) => [person, count]));
   try {
-    if (!session.known) await session.load();
+    if (!session.known || session.shop === '') await session.load();
     people.value = await session.people();
+    empty.value = people.value.length === 0;
   } catch (error) {
-    wrong.value = error instanceof Error ? error.message : String(error);
+    wrong.value =
+      error instanceof ApiProblem && error.isLost
+        ? 'No connection: the server looks at PINs, so that nobody can sign in until it is back. What waits on this device is safe.'
+        : error instanceof Error
+          ? error.message
+          : String(error);
   }
 });
 
-async function signIn(): Promise<void> {
-  if (!chosen.value) return;
+const goesTo = computed(() => {
+  const to = route.query['to'];
+  return typeof to === 'string' && to.startsWith('/') && !to.startsWith('//') ? to : '/';
+});
+async function enter(work: () => Promise<void>): Promise<void> {
   try {
-    await session.signIn(chosen.value.id, pin.value);
-    const to = route.query['to'];
-    await router.push(typeof to === 'string' && to.startsWith('/') && !to.startsWith('//') ? to : '/');
+    await work();
+    await router.push(goesTo.value);
   } catch (error) {
     pin.value = '';
     wrong.value = error instanceof ApiProblem ? error.message : 'Something failed. Try again.';
   }
 }
+const signIn = () => enter(() => session.signIn(chosen.value?.id ?? '', pin.value));
+const goOn = () => enter(session.goOnAsOther);
+const beFirst = () => enter(() => session.beFirst(first.value));
 </script>
 
 <template>
@@ -50,31 +68,65 @@ async function signIn(): Promise<void> {
       />
     </svg>
     <h1>Dusk Wren</h1>
-    <p class="muted">Pinder Street valve shop. Who is at this bench?</p>
-    <ul class="people" aria-label="People">
-      <li v-for="each in people" :key="each.id">
-        <button
-          type="button"
-          class="person label"
-          :aria-pressed="chosen?.id === each.id"
-          @click="((chosen = each), (wrong = ''))"
+    <template v-if="empty">
+      <p class="muted">
+        {{ session.shop }}. Nobody is on file here yet: the first is a lead, made with the code that the
+        server printed when it started.
+      </p>
+      <form class="first" @submit.prevent="beFirst">
+        <v-text-field v-model="first.code" label="Code from the server" autocomplete="off" autofocus />
+        <v-text-field v-model="first.name" label="Your name" autocomplete="name" maxlength="80" />
+        <v-text-field
+          v-model="first.pin"
+          label="A PIN of your own, six digits or more"
+          type="password"
+          inputmode="numeric"
+          autocomplete="new-password"
+        />
+        <BenchButton
+          lamp
+          kind="submit"
+          :disabled="first.code.trim() === '' || first.name.trim() === '' || first.pin.length < 6"
+          >Be the first lead</BenchButton
         >
-          <b>{{ each.name }}</b><span>{{ each.role }}</span>
-        </button>
-      </li>
-    </ul>
-    <form v-if="chosen" class="pin" @submit.prevent="signIn">
-      <v-text-field
-        :key="chosen.id"
-        v-model="pin"
-        :label="`PIN of ${chosen.name}`"
-        type="password"
-        inputmode="numeric"
-        autocomplete="current-password"
-        autofocus
-      />
-      <BenchButton lamp kind="submit" :disabled="pin.length < 4">Sign in</BenchButton>
-    </form>
+      </form>
+    </template>
+    <template v-else>
+      <p class="muted">{{ session.shop }}. Who is at this bench?</p>
+      <p v-if="session.elsewhere" class="elsewhere" role="status">
+        {{ session.elsewhere.name }} has signed in on this browser in another window.
+        <BenchButton @press="goOn">I am {{ session.elsewhere.name }}: go on</BenchButton>
+      </p>
+      <ul class="people" aria-label="People">
+        <li v-for="each in people" :key="each.id">
+          <button
+            type="button"
+            class="person label"
+            :aria-pressed="chosen?.id === each.id"
+            @click="((chosen = each), (wrong = ''))"
+          >
+            <b>{{ each.name }}</b><span
+              >{{ each.role
+              }}<template v-if="waiting.get(each.id)">
+                · {{ waiting.get(each.id) }} waiting to be sent</template
+              ></span
+            >
+          </button>
+        </li>
+      </ul>
+      <form v-if="chosen" class="pin" @submit.prevent="signIn">
+        <v-text-field
+          :key="chosen.id"
+          v-model="pin"
+          :label="`PIN of ${chosen.name}`"
+          type="password"
+          inputmode="numeric"
+          autocomplete="current-password"
+          autofocus
+        />
+        <BenchButton lamp kind="submit" :disabled="pin.length < 4">Sign in</BenchButton>
+      </form>
+    </template>
     <p v-if="wrong" class="problem" role="alert">{{ wrong }}</p>
   </div>
 </template>
@@ -121,5 +173,14 @@ async function signIn(): Promise<void> {
   display: grid;
   grid-template-columns: minmax(0, 1fr) auto;
   gap: 10px;
+}
+.first,
+.elsewhere {
+  display: grid;
+  gap: 10px;
+  justify-items: start;
+}
+.first > :deep(.v-input) {
+  width: 100%;
 }
 </style>

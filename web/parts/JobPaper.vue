@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useOpenJob } from '../stores/open-job';
+import ImportedSign from './ImportedSign.vue';
 import NamePlate from './NamePlate.vue';
 
 /** A paper of a job, on a page of its own: its nameplate, what it is, the way back, and what can be done with it. */
@@ -14,6 +15,7 @@ const job = useOpenJob(() => props.id);
     </p>
     <template v-else-if="job.planned">
       <NamePlate :valve="job.planned.valve" />
+      <ImportedSign :state="job.state" />
       <div class="head">
         <h1>{{ title }}</h1>
         <router-link :to="`/jobs/${id}`" class="label no-print">Back to the bench</router-link>

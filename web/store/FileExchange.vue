@@ -3,11 +3,14 @@ import {
   IMPORT_KINDS,
   importDone,
   importPreview,
+  storeImportsView,
   type ImportKind,
   type ImportPreview,
+  type StoreImport,
 } from '@dusk-wren/contract/store';
 import { useQueryCache } from '@pinia/colada';
-import { computed, ref } from 'vue';
+import { computed, onMounted, ref } from 'vue';
+import { sayDay, sayTime } from '../app/dates';
 import { ApiProblem, call } from '../api/client';
 import BenchButton from '../parts/BenchButton.vue';
 import { useSession } from '../stores/session';
@@ -21,6 +24,10 @@ const csv = ref('');
 const name = ref('');
 const preview = ref<ImportPreview>();
 const said = ref('');
+const isLead = computed(() => session.person?.role === 'lead');
+const imports = ref<StoreImport[]>([]);
+/** The last file of this kind when the preview was made. */
+const after = ref(0);
 const problem = ref('');
 const chooser = ref<HTMLInputElement>();
 const bad = computed(() => preview.value?.rows.filter(({ does }) => does === 'bad') ?? []);
@@ -52,7 +59,14 @@ async function tried<T>(work: () => Promise<T>): Promise<T | undefined> {
     return undefined;
   }
 }
+async function seeImports(): Promise<void> {
+  const view = await tried(() => call('/store/imports', storeImportsView));
+  imports.value = view?.imports ?? imports.value;
+  after.value = imports.value.find((each) => each.kind === kind.value)?.id ?? 0;
+}
+onMounted(seeImports);
 async function look(): Promise<void> {
+  await seeImports();
   preview.value = await tried(() =>
     call('/store/import/preview', importPreview, {
       method: 'POST',
@@ -64,12 +78,15 @@ async function take(): Promise<void> {
   const done = await tried(() =>
     call('/store/import', importDone, {
       method: 'POST',
-      body: { kind: kind.value, csv: csv.value, skipBad: bad.value.length > 0 },
+      body: { kind: kind.value, csv: csv.value, skipBad: bad.value.length > 0, after: after.value },
     }),
   );
   if (!done) return;
   said.value = `${done.written} rows taken${done.skipped > 0 ? `, ${done.skipped} left out` : ''}.`;
   preview.value = undefined;
+  const words = said.value;
+  await seeImports();
+  said.value = words;
   await cache.invalidateQueries();
 }
 </script>
@@ -85,8 +102,9 @@ async function take(): Promise<void> {
     <h2>In</h2>
     <p class="muted">
       The same columns as the file that comes out. Nothing is written before you have seen what it would do.
+      <template v-if="!isLead">A lead brings files in.</template>
     </p>
-    <div class="row">
+    <div v-if="isLead" class="row">
       <v-select
         v-model="kind"
         label="The file holds"
@@ -130,12 +148,22 @@ async function take(): Promise<void> {
       <p v-if="preview.rows.length > shown.length" class="muted">
         And {{ preview.rows.length - shown.length }} more rows.
       </p>
-      <BenchButton v-if="session.person?.role === 'lead'" lamp :disabled="preview.good === 0" @press="take">{{
+      <BenchButton lamp :disabled="preview.good === 0" @press="take">{{
         bad.length > 0
           ? `Take the ${preview.good} good rows, leave ${bad.length}`
           : `Take all ${preview.good} rows`
       }}</BenchButton>
-      <p v-else class="muted">A lead takes it in.</p>
+    </template>
+    <template v-if="imports.length > 0">
+      <h2>Brought in before</h2>
+      <ol class="label imports">
+        <li v-for="each in imports" :key="each.id">
+          {{ sayDay(each.at) }} {{ sayTime(each.at) }} · {{ each.kind }}: {{ each.written }} rows<template
+            v-if="each.skipped > 0"
+            >, {{ each.skipped }} left out</template
+          >, by {{ each.by }}
+        </li>
+      </ol>
     </template>
   </section>
 </template>

@@ -12,16 +12,19 @@ import {
   commandId,
   personStamp,
   valveOf,
+  type CommandId,
   type Entry,
   type InstrumentKind,
   type JobId,
 } from '@dusk-wren/core/job';
 import { plan, readyBy, stepOf, summarise, type Plan, type PlannedStep } from '@dusk-wren/core/plan';
 import { defineStore } from 'pinia';
-import { computed, ref, shallowRef } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { ApiProblem, call, callOr409 } from '../api/client';
 import { uploadPhoto } from '../api/photos';
-import { JobSync, type Lapsed, type Waiting } from '../sync/job-sync';
+import { JobSync, type Delay, type Lapsed, type PostAnswer, type Waiting } from '../sync/job-sync';
+import type { WaitingOf } from '../sync/kept-jobs';
+import { LiveFeed } from '../sync/live-feed';
 import { device } from './device';
 import { useSession } from './session';
 
@@ -29,7 +32,20 @@ const AGAIN_MILLISECONDS = 3000;
 const LATE_MILLISECONDS = 10_000;
 /** Sent so long after it was done that the server's own clock would be wrong about it. */
 const isLate = (at: string) => Date.now() - Date.parse(at) > LATE_MILLISECONDS;
-const isLost = (error: unknown) => error instanceof ApiProblem && (error.status === 0 || error.status >= 502);
+/** Worth opening what this device kept: no answer, or none that the server decided on. */
+const isAway = (error: unknown) => error instanceof ApiProblem && (error.isLost || error.status >= 500);
+const NO_CONNECTION: Delay = { kind: 'no connection' };
+/** So long, or until the browser has a connection again. */
+const pause = (milliseconds: number) =>
+  new Promise<void>((done) => {
+    const timer = setTimeout(go, milliseconds);
+    function go(): void {
+      clearTimeout(timer);
+      globalThis.removeEventListener?.('online', go);
+      done();
+    }
+    globalThis.addEventListener?.('online', go);
+  });
 
 /** The job that is open on this screen. */
 export const useJob = defineStore('job', () => {
@@ -41,7 +57,11 @@ export const useJob = defineStore('job', () => {
   const failed = ref('');
   const said = ref('');
   const chosen = ref<string>();
-  let live: EventSource | undefined;
+  /** Whether what others do is heard as it happens. */
+  const live = ref(true);
+  /** Whose work on this job waits on this device, but for who is here. */
+  const othersWaiting = shallowRef<WaitingOf[]>([]);
+  let feed: LiveFeed | undefined;
 
   const state = computed(() => (turn.value, sync.value?.state));
   const entries = computed<readonly Entry[]>(() => (turn.value, sync.value?.entries ?? []));
@@ -52,9 +72,11 @@ export const useJob = defineStore('job', () => {
   const summary = computed(() => state.value && summarise(state.value, planned.value));
   const ready = computed(() => summary.value && readyBy(summary.value, new Date().toISOString()));
   const inLine = computed(() => state.value?.records['job-opened'][0]?.body.came === 'in line');
-  const waiting = computed(() => (turn.value, sync.value?.waiting ?? 0));
+  const waiting = computed(() => (turn.value, sync.value?.waiting ?? []));
+  const unkept = computed(() => (turn.value, sync.value?.unkept ?? false));
   const confirmedVersion = computed(() => (turn.value, sync.value?.confirmedLog.length ?? 0));
-  const lost = computed(() => (turn.value, sync.value?.lost ?? false));
+  /** Why what was entered here is not on the server yet. */
+  const delay = computed(() => (turn.value, sync.value?.delay));
   const lapsed = computed<Lapsed[]>(() => (turn.value, sync.value?.lapsed ?? []));
   /** The step on the bench: the one chosen while it is open, else the plan's. */
   const inHand = computed<PlannedStep | undefined>(() => {
@@ -72,38 +94,48 @@ export const useJob = defineStore('job', () => {
       {
         post: async (base, waiting) => {
           const answer = await post(jobId, base, waiting);
-          if (answer.kind === 'signed out') await session.load().catch(() => undefined);
-          return answer.kind === 'signed out' ? { kind: 'lost' as const } : answer;
+          if (answer.kind === 'later' && answer.delay.kind === 'sign-in')
+            await session.load().catch(() => undefined);
+          return answer;
         },
         fetchAfter: async (version) =>
           (await call(`/jobs/${jobId}`, jobView)).entries.filter(({ seq }) => seq > version),
         newId: () => commandId.parse(crypto.randomUUID()),
         now: () => new Date().toISOString(),
         instrument: (wanted) => instruments.value.find((each) => each.id === wanted),
-        person: () => personStamp.parse(session.person),
-        wait: (milliseconds) => new Promise((done) => setTimeout(done, milliseconds)),
+        person: () => personStamp.safeParse(session.person).data,
+        wait: pause,
         changed: () => turn.value++,
-        keep: (pending) => device.addPending(jobId, session.person?.id ?? '', pending),
+        keep: (pending) => device.addPending(jobId, pending),
         forget: (answered) => device.removePending(answered),
       },
       wordProblem,
     );
     sync.value = here;
-    const before = await device.load(jobId, session.person?.id ?? '').catch(() => undefined);
+    const before = await device.load(jobId).catch(() => undefined);
     try {
       await fetchInto(jobId, here);
     } catch (error) {
-      if (!before || !isLost(error)) {
+      if (!before || !isAway(error)) {
         failed.value = error instanceof ApiProblem ? error.message : String(error);
         return;
       }
       instruments.value = [...before.instruments];
       await here.receive(before.log);
-      here.lost = true;
+      here.delay = NO_CONNECTION;
     }
-    here.resume(before?.pending ?? []);
-    if (here.lost) void comeBack(jobId, here);
+    here.resume(await keptOn(jobId));
+    if (here.delay?.kind === 'no connection') void comeBack(jobId, here);
     else listen(jobId, here);
+  }
+
+  /** What waits here of who is at this screen; of others it is only told that something does. */
+  async function keptOn(jobId: JobId): Promise<Waiting[]> {
+    const person = personStamp.safeParse(session.person).data;
+    othersWaiting.value = (await device.waitingByPerson(jobId).catch(() => [])).filter(
+      (each) => each.person !== person?.id,
+    );
+    return person ? device.waitingOn(jobId, person).catch(() => []) : [];
   }
 
   async function fetchInto(jobId: JobId, here: JobSync): Promise<void> {
@@ -113,7 +145,7 @@ export const useJob = defineStore('job', () => {
     ]);
     instruments.value = shop.instruments;
     await here.receive(view.entries);
-    here.lost = false;
+    here.delay = undefined;
     turn.value++;
     const tag = valveOf(here.state)?.tag ?? '';
     await device.keepLog(jobId, tag, view.entries, shop.instruments).catch(() => undefined);
@@ -122,24 +154,35 @@ export const useJob = defineStore('job', () => {
   /** Opened from what this device kept: tries for the server until it answers, then goes on as usual. */
   async function comeBack(jobId: JobId, here: JobSync): Promise<void> {
     while (sync.value === here) {
-      await new Promise((done) => setTimeout(done, AGAIN_MILLISECONDS));
+      await pause(AGAIN_MILLISECONDS);
       try {
         await session.load();
         await fetchInto(jobId, here);
+        here.retry();
         if (sync.value === here) listen(jobId, here);
         return;
       } catch (error) {
-        if (!isLost(error)) said.value = error instanceof ApiProblem ? error.message : String(error);
+        if (!isAway(error)) said.value = error instanceof ApiProblem ? error.message : String(error);
       }
     }
   }
 
   function listen(jobId: JobId, here: JobSync): void {
-    live = new EventSource(`/api/jobs/${jobId}/live?after=${here.state.version}`);
-    live.onmessage = (event) => {
-      const message = liveMessage.safeParse(JSON.parse(String(event.data)));
-      if (message.success) void here.receive(message.data.entries).then(() => keepConfirmed(jobId, here));
-    };
+    feed = new LiveFeed({
+      open: (after) => new EventSource(`/api/jobs/${jobId}/live?after=${after}`),
+      version: () => here.confirmedLog.length,
+      heard: (data) => {
+        const message = liveMessage.safeParse(JSON.parse(data));
+        if (message.success) void here.receive(message.data.entries).then(() => keepConfirmed(jobId, here));
+      },
+      live: (isLive) => {
+        // What waits may go now: the server is there again.
+        if (isLive && !live.value) here.retry();
+        live.value = isLive;
+      },
+      refused: () => session.load().catch(() => undefined),
+      wait: pause,
+    });
   }
 
   const keepConfirmed = (jobId: JobId, here: JobSync) =>
@@ -148,8 +191,10 @@ export const useJob = defineStore('job', () => {
       .catch(() => undefined);
 
   function close(): void {
-    live?.close();
-    live = undefined;
+    feed?.close();
+    feed = undefined;
+    live.value = true;
+    sync.value?.close();
     sync.value = undefined;
     chosen.value = undefined;
     said.value = '';
@@ -160,6 +205,33 @@ export const useJob = defineStore('job', () => {
     said.value = sync.value?.do(command) ?? '';
     return said.value === '';
   }
+
+  /** Does a command that is a signature, by the PIN typed for it; answers whether it was taken, and says why not. */
+  async function sign(command: RawCommand, pin: string): Promise<boolean> {
+    const here = sync.value;
+    if (!here) return false;
+    said.value = here.refusal(command) ?? '';
+    if (said.value !== '') return false;
+    const id = commandId.parse(crypto.randomUUID());
+    try {
+      const confirmation = await session.confirm(pin, id);
+      said.value = here.do(command, { commandId: id, confirmation }) ?? '';
+    } catch (error) {
+      if (!(error instanceof ApiProblem)) throw error;
+      said.value = error.isLost
+        ? 'A signature wants the connection: the server looks at the PIN. Nothing was signed.'
+        : error.message;
+    }
+    return said.value === '';
+  }
+
+  const giveUp = (id: CommandId) => sync.value?.giveUp(id);
+
+  // Signed in again on this page: what waited for that goes.
+  watch(
+    () => session.person?.id,
+    () => sync.value?.retry(),
+  );
 
   function dismissLapsed(): void {
     if (sync.value) sync.value.lapsed = [];
@@ -179,8 +251,11 @@ export const useJob = defineStore('job', () => {
     ready,
     inLine,
     waiting,
+    othersWaiting,
+    unkept,
     confirmedVersion,
-    lost,
+    live,
+    delay,
     lapsed,
     inHand,
     chosen,
@@ -190,36 +265,52 @@ export const useJob = defineStore('job', () => {
     open,
     close,
     act,
+    sign,
+    giveUp,
     dismissLapsed,
     instrumentOf,
   };
 });
 
 /** A photograph that still lies on this device goes before the command that pins it. */
-async function sendKeptPhoto(jobId: JobId, command: unknown): Promise<void> {
+async function sendKeptPhoto(jobId: JobId, command: unknown, person: string): Promise<void> {
   const read = readCommand(command);
   if (!read.ok || read.value.kind !== 'add-photo') return;
   const { photo } = read.value.body;
   const picture = await device.photo(photo).catch(() => undefined);
   if (!picture) return;
-  await uploadPhoto(jobId, photo, picture);
+  await uploadPhoto(jobId, photo, picture, person);
   await device.removePhoto(photo);
 }
 
-async function post(jobId: JobId, baseVersion: number, { commandId: command, command: body, at }: Waiting) {
+/** Sends what waits, under the name of whose it is. What the server has not decided on waits on. */
+async function post(jobId: JobId, baseVersion: number, waiting: Waiting): Promise<PostAnswer> {
+  const { commandId: id, command, person, at, confirmation } = waiting;
   try {
-    await sendKeptPhoto(jobId, body);
+    await sendKeptPhoto(jobId, command, person.id);
     const answer = await callOr409(`/jobs/${jobId}/commands`, commandView, staleView, {
       method: 'POST',
-      body: { baseVersion, commandId: command, command: body, ...(isLate(at) ? { doneAt: at } : {}) },
+      person: person.id,
+      body: {
+        baseVersion,
+        commandId: id,
+        command,
+        ...(isLate(at) ? { doneAt: at } : {}),
+        ...(confirmation === undefined ? {} : { confirmation }),
+      },
     });
     return 'taken' in answer
-      ? { kind: 'taken' as const, entries: answer.taken.entries }
-      : { kind: 'stale' as const, missed: answer.stale.missed };
+      ? { kind: 'taken', entries: answer.taken.entries }
+      : { kind: 'stale', missed: answer.stale.missed };
   } catch (error) {
-    if (!(error instanceof ApiProblem) || isLost(error)) return { kind: 'lost' as const };
-    // A page that came back without its token, or a session that ran out: kept, and tried again once that is mended.
-    if (error.status === 401 || error.code === 'csrf.missing') return { kind: 'signed out' as const };
-    return { kind: 'refused' as const, text: error.message };
+    if (error instanceof ApiProblem && error.isDecision) return { kind: 'refused', text: error.message };
+    return { kind: 'later', delay: delayOf(error) };
   }
+}
+
+function delayOf(error: unknown): Delay {
+  if (!(error instanceof ApiProblem))
+    return { kind: 'server', text: 'The server answered something that this page does not understand.' };
+  if (error.isAboutSignIn) return { kind: 'sign-in' };
+  return error.isLost ? NO_CONNECTION : { kind: 'server', text: error.message };
 }

@@ -1,8 +1,17 @@
-import { peopleView, personView, sessionView, type PersonView } from '@dusk-wren/contract';
+import {
+  confirmationView,
+  peopleView,
+  personView,
+  sessionView,
+  type PersonView,
+  type SessionView,
+} from '@dusk-wren/contract';
+import type { CommandId } from '@dusk-wren/core/job';
 import { useLocalStorage } from '@vueuse/core';
 import { defineStore } from 'pinia';
-import { ref } from 'vue';
-import { ApiProblem, call, callForNothing, rememberCsrf } from '../api/client';
+import { ref, watch } from 'vue';
+import { ApiProblem, call, callForNothing, rememberSession } from '../api/client';
+import { device } from './device';
 
 function readPerson(text: string): PersonView | null {
   try {
@@ -15,21 +24,39 @@ function readPerson(text: string): PersonView | null {
 /** Who is at this screen. */
 export const useSession = defineStore('session', () => {
   const person = ref<PersonView | null>(null);
+  /** Somebody else who has signed in on this browser, in another window, since this page was somebody's. */
+  const elsewhere = ref<PersonView | null>(null);
   const known = ref(false);
+  const shop = useLocalStorage('dusk-wren.shop', '');
   const last = useLocalStorage<PersonView | null>('dusk-wren.last-person', null, {
     serializer: { read: readPerson, write: (value) => JSON.stringify(value) },
   });
+  /** Signed out here while the server could not be told: it is told before anything else. */
+  const owed = useLocalStorage('dusk-wren.sign-out-owed', false);
+
+  /** What the server says of this browser. A page that was one person's never turns into another's by itself. */
+  function take(session: SessionView): void {
+    rememberSession(session.csrf, session.person?.id);
+    shop.value = session.shop;
+    const other = person.value !== null && session.person !== null && session.person.id !== person.value.id;
+    elsewhere.value = other ? session.person : null;
+    person.value = other ? null : session.person;
+    if (!other) last.value = session.person;
+    known.value = true;
+  }
 
   async function load(): Promise<void> {
     try {
       const session = await call('/session', sessionView);
-      rememberCsrf(session.csrf);
-      person.value = session.person;
-      last.value = session.person;
+      if (!owed.value) return take(session);
+      rememberSession(session.csrf, session.person?.id);
+      if (session.person) await callForNothing('/session', { method: 'DELETE' });
+      owed.value = false;
+      take(await call('/session', sessionView));
     } catch (error) {
-      if (!(error instanceof ApiProblem) || error.status !== 0) throw error;
-      // No connection: whoever was here last goes on; the server asks again before it takes anything.
-      person.value ??= last.value;
+      if (!(error instanceof ApiProblem) || !error.isLost) throw error;
+      // No connection: whoever was here last goes on, unless they left; the server asks again before it takes anything.
+      if (!owed.value) person.value ??= last.value;
       throw error;
     } finally {
       known.value = person.value !== null || known.value;
@@ -40,19 +67,47 @@ export const useSession = defineStore('session', () => {
     return (await call('/people', peopleView)).people;
   }
 
-  async function signIn(personId: string, pin: string): Promise<void> {
-    const session = await call('/session', sessionView, { method: 'POST', body: { personId, pin } });
-    rememberCsrf(session.csrf);
-    person.value = session.person;
-    last.value = session.person;
-    known.value = true;
+  function begin(session: SessionView): void {
+    owed.value = false;
+    person.value = null;
+    take(session);
   }
 
-  async function signOut(): Promise<void> {
-    await callForNothing('/session', { method: 'DELETE' });
-    last.value = null;
+  async function signIn(personId: string, pin: string): Promise<void> {
+    begin(await call('/session', sessionView, { method: 'POST', body: { personId, pin } }));
+  }
+
+  /** The first lead of a shop with nobody in it. */
+  async function beFirst(given: { code: string; name: string; pin: string }): Promise<void> {
+    begin(await call('/first-lead', sessionView, { method: 'POST', body: given }));
+  }
+
+  /** Whoever signed in in another window says that it is they who sit here too. */
+  async function goOnAsOther(): Promise<void> {
+    person.value = null;
     await load();
   }
 
-  return { person, known, load, people, signIn, signOut };
+  /** The PIN again, for one signature. */
+  async function confirm(pin: string, commandId: CommandId): Promise<string> {
+    const body = { pin, commandId };
+    return (await call('/confirmations', confirmationView, { method: 'POST', body })).confirmation;
+  }
+
+  /** Gone from this screen at once; the server hears of it now, or first of all when it can be reached again. */
+  async function signOut(): Promise<void> {
+    person.value = null;
+    elsewhere.value = null;
+    last.value = null;
+    owed.value = true;
+    await device.forgetJobs().catch(() => undefined);
+    await load().catch(() => undefined);
+  }
+
+  // Another window of this browser signed somebody in, or out: this one asks before anything is entered here.
+  watch(last, (now) => {
+    if (person.value && now?.id !== person.value.id) void load().catch(() => undefined);
+  });
+
+  return { person, elsewhere, known, shop, load, people, signIn, beFirst, goOnAsOther, confirm, signOut };
 });

@@ -13,7 +13,7 @@ import {
 import { USUAL_RULES } from '@dusk-wren/core/inspection';
 import { must } from '@dusk-wren/core/problem';
 import { defaultValve } from '@dusk-wren/core/valve';
-import { JobSync, type PostAnswer } from './job-sync';
+import { JobSync, type PostAnswer, type Waiting } from './job-sync';
 
 const id = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
 const person = (n: number) => personStamp.parse({ id: id(n), name: `Person ${n}`, role: 'technician' });
@@ -53,7 +53,7 @@ class Authority {
     this.receipts.set(command, entries);
     if (!this.loseNextAnswer) return { kind: 'taken', entries };
     this.loseNextAnswer = false;
-    return { kind: 'lost' };
+    return { kind: 'later', delay: { kind: 'no connection' } };
   }
 
   private keep(recorded: { entries: Entry[]; state: JobState }): Entry[] {
@@ -88,7 +88,7 @@ async function screen(server: Authority, n: number): Promise<JobSync> {
 }
 
 const settle = async (...syncs: JobSync[]) => {
-  for (let i = 0; i < 500 && syncs.some((sync) => sync.waiting > 0); i++) await Promise.resolve();
+  for (let i = 0; i < 500 && syncs.some((sync) => sync.waiting.length > 0); i++) await Promise.resolve();
 };
 const note = (text: string): RawCommand => ({ kind: 'add-note', body: { text } });
 const done = (step: string): RawCommand => ({ kind: 'do-step', body: { step } });
@@ -108,7 +108,7 @@ describe('a job on a screen', () => {
     const server = new Authority();
     const sync = await screen(server, 1);
     expect(sync.do(done('strip.lift'))).toMatch(/waits for/);
-    expect(sync.waiting).toBe(0);
+    expect(sync.waiting).toEqual([]);
   });
 
   it('two screens that write at once both end with the same log', async () => {
@@ -154,5 +154,122 @@ describe('a job on a screen', () => {
     await settle(a);
     await b.receive(server.log.slice(-1));
     expect(b.state).toEqual(server.state);
+  });
+});
+
+describe('what waits is somebody’s', () => {
+  /** A screen at which people come and go, and a server that can be told what to answer. */
+  async function bench(server: Authority, answer?: () => PostAnswer | undefined) {
+    const here: { person: PersonStamp | undefined } = { person: person(1) };
+    const posted: Waiting[] = [];
+    let ids = 70_000;
+    const sync = new JobSync(
+      {
+        post: (base, waiting) => {
+          posted.push(waiting);
+          return Promise.resolve(
+            answer?.() ?? server.post(waiting.person, base, waiting.commandId, waiting.command),
+          );
+        },
+        fetchAfter: (version) => Promise.resolve(server.log.slice(version)),
+        newId: () => commandId.parse(id(ids++)),
+        now: () => NOW,
+        instrument: () => undefined,
+        person: () => here.person,
+        wait: () => new Promise(() => undefined),
+        keep: () => Promise.resolve(),
+        forget: () => Promise.resolve(),
+        changed: () => undefined,
+      },
+      wordProblem,
+    );
+    await sync.receive(server.log);
+    return { sync, here, posted };
+  }
+  const turns = async () => {
+    for (let i = 0; i < 50; i++) await Promise.resolve();
+  };
+
+  it('and is not sent under the next person’s name, whatever session there is', async () => {
+    const server = new Authority();
+    const { sync, here, posted } = await bench(server, () =>
+      here.person ? undefined : { kind: 'later', delay: { kind: 'sign-in' } },
+    );
+    here.person = undefined; // her sign-in has run out
+    const asked = sync.do(note('by the first'));
+    expect(asked).toMatch(/Sign in first/);
+    here.person = person(1);
+    sync.do(note('by the first'));
+    here.person = person(2); // and somebody else signs in at the same screen
+    sync.retry();
+    await turns();
+    expect(posted).toEqual([]);
+    expect(sync.delay).toEqual({ kind: 'sign-in' });
+    expect(sync.waiting.map(({ what }) => what)).toEqual(['by the first']);
+    here.person = person(1);
+    sync.retry();
+    await turns();
+    expect(server.state.records['note-added'].map(({ by }) => by.name)).toEqual(['Person 1']);
+  });
+
+  it('nothing is sent from a page that is gone', async () => {
+    const server = new Authority();
+    let away = true;
+    const { sync, posted } = await bench(server, () =>
+      away ? { kind: 'later', delay: { kind: 'no connection' } } : undefined,
+    );
+    sync.do(note('waits'));
+    await turns();
+    expect(posted).toHaveLength(1);
+    sync.close();
+    away = false;
+    sync.retry();
+    await turns();
+    expect(posted).toHaveLength(1);
+    expect(server.state.records['note-added']).toEqual([]);
+  });
+
+  it.each<[string, PostAnswer]>([
+    ['a database away', { kind: 'later', delay: { kind: 'server', text: 'away' } }],
+    ['no connection', { kind: 'later', delay: { kind: 'no connection' } }],
+  ])('after %s it is kept, said, and sent again under the same id', async (_name, later) => {
+    const server = new Authority();
+    let down = true;
+    const { sync, posted } = await bench(server, () => (down ? later : undefined));
+    sync.do(note('kept'));
+    await turns();
+    expect(sync.delay).toEqual(later.kind === 'later' ? later.delay : undefined);
+    expect(sync.waiting.map(({ what }) => what)).toEqual(['kept']);
+    down = false;
+    sync.retry();
+    await turns();
+    expect(new Set(posted.map((each) => each.commandId)).size).toBe(1);
+    expect(server.state.records['note-added']).toHaveLength(1);
+    expect(sync.delay).toBeUndefined();
+  });
+
+  it('an entry that can never go is given up by its person, and those behind it go', async () => {
+    const server = new Authority();
+    const { sync, posted } = await bench(server, () =>
+      JSON.stringify(posted.at(-1)?.command).includes('too large')
+        ? { kind: 'later', delay: { kind: 'server', text: 'more than 5 MB' } }
+        : undefined,
+    );
+    sync.do(note('too large'));
+    sync.do(note('behind it'));
+    await turns();
+    const [first] = sync.waiting;
+    if (first) sync.giveUp(first.commandId);
+    sync.retry();
+    await turns();
+    expect(server.state.records['note-added'].map(({ body }) => body.text)).toEqual(['behind it']);
+  });
+
+  it('what is refused after it was entered is said with what it was', async () => {
+    const server = new Authority();
+    const { sync } = await bench(server, () => ({ kind: 'refused', text: 'No such part is on file.' }));
+    sync.do(note('for the log'));
+    await turns();
+    expect(sync.lapsed).toMatchObject([{ what: 'for the log', text: 'No such part is on file.' }]);
   });
 });

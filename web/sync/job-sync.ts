@@ -1,6 +1,7 @@
 import { decide, readCommand, record, type Edge, type RawCommand } from '@dusk-wren/core/command';
 import {
   apply,
+  describeEntry,
   EMPTY_JOB,
   type CommandId,
   type Entry,
@@ -9,18 +10,30 @@ import {
 } from '@dusk-wren/core/job';
 import type { Problem } from '@dusk-wren/core/problem';
 
+/** Why a command has not been decided on the server yet: it is kept, and goes again under its own id. */
+export type Delay =
+  | { readonly kind: 'no connection' }
+  /** Whose it is, is not signed in here. */
+  | { readonly kind: 'sign-in' }
+  /** It answered, but not to this: busy, its database away, or something between that is no server of ours. */
+  | { readonly kind: 'server'; readonly text: string };
+
 export type PostAnswer =
   | { kind: 'taken'; entries: readonly Entry[] }
   | { kind: 'stale'; missed: readonly Entry[] }
   | { kind: 'refused'; text: string }
-  | { kind: 'lost' };
+  | { kind: 'later'; delay: Delay };
 
 /** A command on its way; read again by the core whenever it is decided. */
 export interface Waiting {
   readonly commandId: CommandId;
   readonly command: unknown;
+  /** Whose it is: it is decided and sent under this name, or not at all. */
+  readonly person: PersonStamp;
   /** When it was done, by this device's clock. */
   readonly at: string;
+  /** For a signature: that the PIN was asked again. */
+  readonly confirmation?: string;
 }
 
 /** What the sync needs of its host; tests give their own. */
@@ -30,7 +43,9 @@ export interface Ports {
   readonly newId: () => CommandId;
   readonly now: () => string;
   readonly instrument: Edge['instrument'];
-  readonly person: () => PersonStamp;
+  /** Who is signed in at this screen now. */
+  readonly person: () => PersonStamp | undefined;
+  /** Waits so long, or until there is a reason to try at once. */
   readonly wait: (milliseconds: number) => Promise<void>;
   readonly changed: () => void;
   /** Keeps what is on its way where it outlives the tab; settled once the command is kept. */
@@ -43,32 +58,44 @@ interface Pending extends Waiting {
   readonly entries: readonly Entry[];
 }
 
+/** A command that was refused after it had been entered. */
 export interface Lapsed {
   readonly command: unknown;
+  /** What was entered, in the words of the log. */
+  readonly what: string;
+  /** Why it was not stored. */
   readonly text: string;
 }
 
-const RETRY_MILLISECONDS = 1500;
+const FIRST_RETRY_MILLISECONDS = 1500;
+const LONGEST_RETRY_MILLISECONDS = 15_000;
+const NOBODY: Problem | { code: 'sign-in.needed' } = { code: 'sign-in.needed' };
 
 /**
  * One job on this screen: what the server has confirmed, and what was done here and is on its way. A command is decided
  * at once for an instant answer, then sent; when somebody else was faster their entries are folded in and what is still
- * pending is decided again, and what is refused now is said, never dropped in silence.
+ * pending is decided again, and what is refused now is said, never dropped in silence. What waits carries its person and
+ * is sent only while that person is signed in here.
  */
 export class JobSync {
   private confirmed: JobState = EMPTY_JOB;
   private readonly log: Entry[] = [];
   private pending: Pending[] = [];
   private sending = false;
+  private closed = false;
+  /** Ends the wait before the next try. */
+  private wake: () => void = () => undefined;
   /** The job as this screen should show it. */
   state: JobState = EMPTY_JOB;
   lapsed: Lapsed[] = [];
-  /** The server cannot be reached; what is pending waits here. */
-  lost = false;
+  /** Why what is pending waits here, while it does. */
+  delay: Delay | undefined;
+  /** This browser could not keep what waits: it is lost with the page. */
+  unkept = false;
 
   constructor(
     private readonly ports: Ports,
-    private readonly wordProblem: (problem: Problem) => string,
+    private readonly wordProblem: (problem: Problem | { code: 'sign-in.needed' }) => string,
   ) {}
 
   /** The confirmed log and, after it, what is on its way. */
@@ -81,8 +108,9 @@ export class JobSync {
     return this.log;
   }
 
-  get waiting(): number {
-    return this.pending.length;
+  /** What is on its way, in the words of the log, oldest first. */
+  get waiting(): readonly { commandId: CommandId; what: string }[] {
+    return this.pending.map((each) => ({ commandId: each.commandId, what: wordsOf(each) }));
   }
 
   /** Entries from the server: from loading, from other people, or our own coming back. Gaps are fetched. */
@@ -115,28 +143,64 @@ export class JobSync {
     void this.flush();
   }
 
+  /** Why this command would be refused here and now; nothing when it would be taken. */
+  refusal(command: RawCommand): string | undefined {
+    const person = this.ports.person();
+    if (!person) return this.wordProblem(NOBODY);
+    const decided = this.decideOn(this.state, {
+      commandId: this.ports.newId(),
+      command,
+      person,
+      at: this.ports.now(),
+    });
+    return 'text' in decided ? decided.text : undefined;
+  }
+
   /** Decides a command here; answers with the problem's words when it is refused, and sends it on otherwise. */
-  do(command: RawCommand): string | undefined {
-    const commandId = this.ports.newId();
-    const waiting = { commandId, command, at: this.ports.now() };
+  do(command: RawCommand, signed?: { commandId: CommandId; confirmation: string }): string | undefined {
+    const person = this.ports.person();
+    if (!person) return this.wordProblem(NOBODY);
+    const { commandId, ...confirmed } = signed ?? { commandId: this.ports.newId() };
+    const waiting: Waiting = { commandId, command, person, at: this.ports.now(), ...confirmed };
     const decided = this.decideOn(this.state, waiting);
     if ('text' in decided) return decided.text;
     this.pending.push({ ...waiting, entries: decided.entries });
-    const kept = this.ports.keep(waiting);
+    const kept = this.ports.keep(waiting).catch(() => {
+      this.unkept = true;
+    });
     this.state = decided.state;
     this.ports.changed();
     // Kept before it is sent: a tab that is killed in between loses nothing.
-    void kept.catch(() => undefined).then(() => this.flush());
+    void kept.then(() => this.flush());
     return undefined;
+  }
+
+  /** Whoever is signed in may have changed, or the connection: tries what waits. */
+  retry(): void {
+    this.wake();
+    void this.flush();
+  }
+
+  /** A person gives up an entry of theirs that cannot be sent. */
+  giveUp(commandId: CommandId): void {
+    this.pending = this.pending.filter((each) => each.commandId !== commandId);
+    void this.ports.forget(commandId);
+    if (this.pending.length === 0) this.delay = undefined;
+    this.replay();
+  }
+
+  /** The page is gone: nothing more is sent from here. What waits is kept on the device for whose it is. */
+  close(): void {
+    this.closed = true;
+    this.wake();
   }
 
   private decideOn(
     state: JobState,
-    { commandId, command: raw, at }: Waiting,
+    { commandId, command: raw, at, person }: Waiting,
   ): { entries: readonly Entry[]; state: JobState } | { text: string } {
     const command = readCommand(raw);
     if (!command.ok) return { text: this.wordProblem(command.problem) };
-    const person = this.ports.person();
     const facts = decide(state, command.value, { person, now: at, instrument: this.ports.instrument });
     if (!facts.ok) return { text: this.wordProblem(facts.problem) };
     const recorded = record(state, facts.value, { commandId, by: person, at });
@@ -149,10 +213,8 @@ export class JobSync {
     const still: Pending[] = [];
     for (const each of this.pending) {
       const decided = this.decideOn(state, each);
-      if ('text' in decided) {
-        this.lapsed = [...this.lapsed, { command: each.command, text: decided.text }];
-        void this.ports.forget(each.commandId);
-      } else {
+      if ('text' in decided) this.lapse(each, decided.text);
+      else {
         state = decided.state;
         still.push({ ...each, entries: decided.entries });
       }
@@ -162,27 +224,65 @@ export class JobSync {
     this.ports.changed();
   }
 
-  /** Sends what is pending, one at a time, with the same id until it is answered. */
+  private lapse(each: Pending, text: string): void {
+    this.lapsed = [...this.lapsed, { command: each.command, what: wordsOf(each), text }];
+    void this.ports.forget(each.commandId);
+  }
+
+  /** Sends what is pending, one at a time, with the same id until it is decided on, while its person is here. */
   private async flush(): Promise<void> {
     if (this.sending) return;
     this.sending = true;
-    for (let next = this.pending[0]; next; next = this.pending[0]) {
-      const { commandId, command, at } = next;
-      const answer = await this.ports.post(this.confirmed.version, { commandId, command, at });
-      this.lost = answer.kind === 'lost';
-      if (answer.kind === 'taken') await this.receive(answer.entries);
-      else if (answer.kind === 'stale') await this.receive(answer.missed);
-      else if (answer.kind === 'refused') {
-        this.pending = this.pending.filter((each) => each.commandId !== commandId);
-        this.lapsed = [...this.lapsed, { command, text: answer.text }];
-        void this.ports.forget(commandId);
-        this.replay();
-      } else {
-        this.ports.changed();
-        await this.ports.wait(RETRY_MILLISECONDS);
+    for (let tries = 0, next = this.pending[0]; next && !this.closed; next = this.pending[0]) {
+      if (this.ports.person()?.id !== next.person.id) {
+        this.delay = { kind: 'sign-in' };
+        break;
       }
+      const answer = await this.ports.post(this.confirmed.version, next);
+      if (answer.kind === 'later') {
+        this.delay = answer.delay;
+        this.ports.changed();
+        await this.patience(pauseAfter(tries++));
+        continue;
+      }
+      tries = 0;
+      this.delay = undefined;
+      await this.settle(next, answer);
     }
     this.sending = false;
+    if (this.pending.length === 0 && this.delay?.kind !== 'no connection') this.delay = undefined;
     this.ports.changed();
   }
+
+  private patience(milliseconds: number): Promise<void> {
+    const woken = new Promise<void>((done) => {
+      this.wake = done;
+    });
+    return Promise.race([this.ports.wait(milliseconds), woken]);
+  }
+
+  private async settle(sent: Pending, answer: Exclude<PostAnswer, { kind: 'later' }>): Promise<void> {
+    switch (answer.kind) {
+      case 'taken':
+        return this.receive(answer.entries);
+      case 'stale':
+        return this.receive(answer.missed);
+      case 'refused':
+        this.pending = this.pending.filter(({ commandId }) => commandId !== sent.commandId);
+        this.lapse(sent, answer.text);
+        this.replay();
+    }
+  }
 }
+
+/** An entry that waits, as the log would say it; a command that was never decided here, by its kind. */
+function wordsOf({ entries, command }: Pending): string {
+  const [first] = entries;
+  if (first) return describeEntry(first);
+  const read = readCommand(command);
+  return read.ok ? read.value.kind.replaceAll('-', ' ') : 'an entry of an older version';
+}
+
+/** Longer each time, so that a server that comes back is not fallen upon. */
+const pauseAfter = (tries: number): number =>
+  Math.min(LONGEST_RETRY_MILLISECONDS, FIRST_RETRY_MILLISECONDS * 2 ** tries);

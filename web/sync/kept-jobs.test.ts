@@ -11,6 +11,8 @@ import { JobSync, type Ports, type PostAnswer, type Waiting } from './job-sync';
 import { KeptJobs } from './kept-jobs';
 
 const ADA = personStamp.parse({ id: randomUUID(), name: 'Ada', role: 'technician' });
+const BO = personStamp.parse({ id: randomUUID(), name: 'Bo', role: 'technician' });
+const LOST: PostAnswer = { kind: 'later', delay: { kind: 'no connection' } };
 const NOW = '2026-11-24T08:00:00.000Z';
 const JOB = randomUUID();
 const opened = must(
@@ -41,7 +43,7 @@ function device(kept: KeptJobs, answer: (waiting: Waiting) => PostAnswer) {
     person: () => ADA,
     wait: () => new Promise(() => undefined),
     changed: () => undefined,
-    keep: (waiting) => kept.addPending(JOB, ADA.id, waiting),
+    keep: (waiting) => kept.addPending(JOB, waiting),
     forget: (id) => kept.removePending(id),
   };
   return new JobSync(ports, wordProblem);
@@ -63,11 +65,11 @@ describe('a job kept on the device', () => {
   it('comes back as it was, instruments too; one never opened here is unknown', async () => {
     const name = randomUUID();
     await open(name).keepLog(JOB, 'V-1', opened.entries, [gauge]);
-    const back = await open(name).load(JOB, ADA.id);
+    const back = await open(name).load(JOB);
     expect(back?.log).toEqual(opened.entries);
     expect(must(fold(back?.log ?? [])).version).toBe(2);
     expect(back?.instruments).toEqual([gauge]);
-    expect(await open(name).load(randomUUID(), ADA.id)).toBeUndefined();
+    expect(await open(name).load(randomUUID())).toBeUndefined();
     expect(await open(name).list()).toEqual([{ id: JOB, tag: 'V-1' }]);
   });
 
@@ -75,16 +77,17 @@ describe('a job kept on the device', () => {
     const name = randomUUID();
     const first = open(name);
     await first.keepLog(JOB, 'V-1', opened.entries, []);
-    const before = device(first, () => ({ kind: 'lost' }));
+    const before = device(first, () => LOST);
     await before.receive(opened.entries);
     for (const text of ['one', 'two', 'three']) expect(before.do(note(text))).toBeUndefined();
     await settled();
-    expect(before.waiting).toBe(3);
+    expect(before.waiting.map(({ what }) => what)).toEqual(['one', 'two', 'three']);
     first.close(); // the tab is killed
 
     const again = open(name);
-    const kept = await again.load(JOB, ADA.id);
-    expect(kept?.pending.map(({ command }) => command)).toEqual(['one', 'two', 'three'].map(note));
+    const kept = await again.load(JOB);
+    const pending = await again.waitingOn(JOB, ADA);
+    expect(pending.map(({ command }) => command)).toEqual(['one', 'two', 'three'].map(note));
     const sent: string[] = [];
     let state = opened.state;
     const after = device(again, ({ commandId: id, command }) => {
@@ -100,12 +103,12 @@ describe('a job kept on the device', () => {
       return { kind: 'taken', entries: taken.entries };
     });
     await after.receive(kept?.log ?? []);
-    after.resume(kept?.pending ?? []);
+    after.resume(pending);
     await settled();
     expect(sent).toHaveLength(3);
-    expect(after.waiting).toBe(0);
+    expect(after.waiting).toEqual([]);
     expect(after.state.records['note-added'].map(({ body }) => body.text)).toEqual(['one', 'two', 'three']);
-    expect((await again.load(JOB, ADA.id))?.pending).toEqual([]);
+    expect(await again.waitingOn(JOB, ADA)).toEqual([]);
   });
 
   it('what the server had taken before the tab died is not sent twice', async () => {
@@ -119,14 +122,14 @@ describe('a job kept on the device', () => {
       }),
     );
     await kept.keepLog(JOB, 'V-1', opened.entries, []);
-    await kept.addPending(JOB, ADA.id, { commandId: id, command: note('one'), at: NOW });
+    await kept.addPending(JOB, { commandId: id, command: note('one'), person: ADA, at: NOW });
     let posts = 0;
     const sync = device(kept, () => {
       posts++;
-      return { kind: 'lost' };
+      return LOST;
     });
     await sync.receive([...opened.entries, ...taken.entries]);
-    sync.resume((await kept.load(JOB, ADA.id))?.pending ?? []);
+    sync.resume(await kept.waitingOn(JOB, ADA));
     await settled();
     expect(posts).toBe(0);
     expect(sync.state.records['note-added']).toHaveLength(1);
@@ -136,17 +139,18 @@ describe('a job kept on the device', () => {
     const kept = open(randomUUID());
     await kept.keepLog(JOB, 'V-1', opened.entries, []);
     const id = commandId.parse(randomUUID());
-    await kept.addPending(JOB, ADA.id, {
+    await kept.addPending(JOB, {
       commandId: id,
       command: { kind: 'do-step', body: { step: 'strip.lift' } },
+      person: ADA,
       at: NOW,
     });
-    const sync = device(kept, () => ({ kind: 'lost' }));
+    const sync = device(kept, () => LOST);
     await sync.receive(opened.entries);
-    sync.resume((await kept.load(JOB, ADA.id))?.pending ?? []);
+    sync.resume(await kept.waitingOn(JOB, ADA));
     await settled();
     expect(sync.lapsed[0]?.text).toMatch(/waits for/);
-    expect((await kept.load(JOB, ADA.id))?.pending).toEqual([]);
+    expect(await kept.waitingOn(JOB, ADA)).toEqual([]);
   });
 
   it('a photograph outlives the tab, byte by byte, until it has been sent', async () => {
@@ -168,12 +172,30 @@ describe('a job kept on the device', () => {
     const name = randomUUID();
     const kept = open(name);
     await kept.keepLog(JOB, 'V-1', opened.entries, []);
-    await kept.addPending(JOB, ADA.id, {
+    await kept.addPending(JOB, {
       commandId: commandId.parse(randomUUID()),
       command: note('mine'),
+      person: ADA,
       at: NOW,
     });
-    expect((await kept.load(JOB, randomUUID()))?.pending).toEqual([]);
-    expect((await kept.load(JOB, ADA.id))?.pending).toHaveLength(1);
+    expect(await kept.waitingOn(JOB, BO)).toEqual([]);
+    expect(await kept.waitingOn(JOB, ADA)).toMatchObject([{ person: ADA }]);
+    expect(await kept.waitingByPerson(JOB)).toEqual([{ person: ADA.id, name: 'Ada', count: 1 }]);
+    expect(await kept.waitingByPerson(randomUUID())).toEqual([]);
+  });
+
+  it('whoever leaves takes the jobs off the device, and what waits to be sent stays', async () => {
+    const kept = open(randomUUID());
+    await kept.keepLog(JOB, 'V-1', opened.entries, []);
+    await kept.addPending(JOB, {
+      commandId: commandId.parse(randomUUID()),
+      command: note('mine'),
+      person: ADA,
+      at: NOW,
+    });
+    await kept.forgetJobs();
+    expect(await kept.load(JOB)).toBeUndefined();
+    expect(await kept.list()).toEqual([]);
+    expect(await kept.waitingOn(JOB, ADA)).toHaveLength(1);
   });
 });

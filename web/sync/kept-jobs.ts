@@ -1,14 +1,27 @@
 import { instrumentView, type InstrumentView } from '@dusk-wren/contract';
-import { commandId, entrySchema, type CommandId, type Entry } from '@dusk-wren/core/job';
+import {
+  commandId,
+  entrySchema,
+  personStamp,
+  type CommandId,
+  type Entry,
+  type PersonStamp,
+} from '@dusk-wren/core/job';
 import Dexie, { type EntityTable } from 'dexie';
 import { z } from 'zod';
 import type { Waiting } from './job-sync';
 
-/** One job as this device last knew it, and what was done on it here and has not been answered yet. */
+/** One job as this device last knew it. */
 export interface KeptJob {
   readonly log: readonly Entry[];
   readonly instruments: readonly InstrumentView[];
-  readonly pending: readonly Waiting[];
+}
+
+/** How much of somebody's work waits on this device. */
+export interface WaitingOf {
+  readonly person: string;
+  readonly name: string;
+  readonly count: number;
 }
 
 interface JobRecord {
@@ -16,17 +29,24 @@ interface JobRecord {
   tag: string;
   log: unknown;
   instruments: unknown;
+  /** When it was kept last. */
+  at?: number;
 }
 
 interface PendingRecord {
   commandId: string;
   job: string;
   person: string;
+  /** The person as a stamp; older records have the id alone. */
+  by?: unknown;
+  confirmation?: string;
   at: string;
   /** The order they were done in. */
   order: number;
   command: unknown;
 }
+
+const KEPT_FOR = 30 * 24 * 60 * 60 * 1000;
 
 const keptLog = z.array(entrySchema);
 const keptInstruments = z.array(instrumentView);
@@ -59,20 +79,38 @@ export class KeptJobs {
   }
 
   /** The job as it was kept; undefined when it was never opened here, or what is kept cannot be read any more. */
-  async load(job: string, person: string): Promise<KeptJob | undefined> {
+  async load(job: string): Promise<KeptJob | undefined> {
     const record = await this.store.jobs.get(job);
     const log = keptLog.safeParse(record?.log);
     const instruments = keptInstruments.safeParse(record?.instruments);
     if (!record || !log.success || !instruments.success) return undefined;
-    const rows = await this.store.pending.where({ job, person }).sortBy('order');
-    return {
-      log: log.data,
-      instruments: instruments.data,
-      pending: rows.flatMap(({ commandId: id, command, at }) => {
-        const read = commandId.safeParse(id);
-        return read.success ? [{ commandId: read.data, command, at }] : [];
-      }),
-    };
+    return { log: log.data, instruments: instruments.data };
+  }
+
+  /** What this person did on the job and the server has not decided on, in order: kept apart from the job itself. */
+  async waitingOn(job: string, person: PersonStamp): Promise<Waiting[]> {
+    const rows = await this.store.pending.where({ job, person: person.id }).sortBy('order');
+    return rows.flatMap(({ commandId: id, command, at, by, confirmation }) => {
+      const read = commandId.safeParse(id);
+      if (!read.success) return [];
+      const stamp = personStamp.safeParse(by);
+      const whose = stamp.success ? stamp.data : person;
+      const confirmed = confirmation === undefined ? {} : { confirmation };
+      return [{ commandId: read.data, command, person: whose, at, ...confirmed }];
+    });
+  }
+
+  /** Whose work waits on this device, on one job or on any. */
+  async waitingByPerson(job?: string): Promise<WaitingOf[]> {
+    const rows = await this.store.pending.toArray();
+    const found = new Map<string, WaitingOf>();
+    for (const { person, by, job: of } of rows) {
+      if (job !== undefined && of !== job) continue;
+      const stamp = personStamp.safeParse(by);
+      const name = stamp.success ? stamp.data.name : 'somebody';
+      found.set(person, { person, name, count: (found.get(person)?.count ?? 0) + 1 });
+    }
+    return [...found.values()];
   }
 
   async keepLog(
@@ -81,14 +119,33 @@ export class KeptJobs {
     log: readonly Entry[],
     instruments: readonly InstrumentView[],
   ): Promise<void> {
-    await this.store.jobs.put({ id: job, tag, log: plain(log), instruments: plain(instruments) });
+    await this.store.jobs.put({
+      id: job,
+      tag,
+      log: plain(log),
+      instruments: plain(instruments),
+      at: Date.now(),
+    });
   }
 
-  async addPending(job: string, person: string, pending: Waiting): Promise<void> {
+  /** Jobs are for who is here: whoever leaves takes them off this device. What waits to be sent stays, for its person. */
+  async forgetJobs(): Promise<void> {
+    await this.store.jobs.clear();
+  }
+
+  /** Jobs that nobody opened here for long. */
+  async forgetOldJobs(): Promise<void> {
+    const since = Date.now() - KEPT_FOR;
+    await this.store.jobs.filter(({ at }) => at === undefined || at < since).delete();
+  }
+
+  async addPending(job: string, pending: Waiting): Promise<void> {
     await this.store.pending.put({
       commandId: pending.commandId,
       job,
-      person,
+      person: pending.person.id,
+      by: plain(pending.person),
+      ...(pending.confirmation === undefined ? {} : { confirmation: pending.confirmation }),
       at: pending.at,
       order: Date.now() * 1000 + (this.count++ % 1000),
       command: plain(pending.command),

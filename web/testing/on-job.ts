@@ -45,7 +45,7 @@ function serverOf(job: BenchJob, person: PersonStamp) {
   const answers: Record<string, unknown> = {
     [`/api/jobs/${JOB}`]: { id: JOB, valveId: VALVE, version: job.state.version, entries: job.log },
     '/api/instruments': { instruments: [GAUGE_SET] },
-    '/api/session': { person, csrf: 'token' },
+    '/api/session': { person, csrf: 'token', shop: 'Test Street valve shop' },
     '/api/fault-counts': { counts: [] },
     '/api/store/units': { units: [] },
     '/api/store/kits': { kits: [] },

@@ -2,9 +2,8 @@
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import type { TaskOf } from '@dusk-wren/core/procedure';
 import { computed } from 'vue';
-import { useKeys } from '../../keys/keys';
-import BenchButton from '../../parts/BenchButton.vue';
 import ContactRing from '../../parts/ContactRing.vue';
+import SignPress from '../../parts/SignPress.vue';
 import { useJob } from '../../stores/job';
 import { useSession } from '../../stores/session';
 
@@ -16,8 +15,7 @@ const asks = computed(() =>
   [...(job.planned?.calls.values() ?? [])].filter(({ verdict }) => verdict === 'ask'),
 );
 const inspector = computed(() => session.person?.role === 'inspector');
-const release = () => job.act({ kind: 'release-hold', body: { step: props.step.id } });
-useKeys([{ key: 'enter', label: 'Release the hold', run: release, when: () => inspector.value }]);
+const release = (pin: string) => job.sign({ kind: 'release-hold', body: { step: props.step.id } }, pin);
 </script>
 
 <template>
@@ -28,8 +26,8 @@ useKeys([{ key: 'enter', label: 'Release the hold', run: release, when: () => in
         {{ call.part }}: {{ call.reason }}. A lead or an inspector decides it in the parts list.
       </li>
     </ul>
-    <BenchButton v-if="inspector" lamp hint="enter" :disabled="asks.length > 0" @press="release"
-      >I have seen it: release the hold</BenchButton
+    <SignPress v-if="inspector" lamp :disabled="asks.length > 0" :sign="release"
+      >I have seen it: release the hold</SignPress
     >
     <p v-else>
       It takes an inspector who did none of this work. Work that does not need this hold can go on meanwhile.

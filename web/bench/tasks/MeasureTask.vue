@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { mdiCheck } from '@mdi/js';
+import { STEADY_FOR, steadiness, type Watched } from '@dusk-wren/core/isolation';
 import { counts } from '@dusk-wren/core/job';
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import { meets, type MeasureAsk, type TaskOf } from '@dusk-wren/core/procedure';
-import { psig, si, valueIn, type Quantity } from '@dusk-wren/core/quantity';
-import { computed, reactive, ref } from 'vue';
+import { format, psig, seconds, si, valueIn, type Quantity } from '@dusk-wren/core/quantity';
+import { computed, reactive, shallowRef } from 'vue';
 import BenchButton from '../../parts/BenchButton.vue';
 import QuantityField from '../../parts/QuantityField.vue';
 import { useJob } from '../../stores/job';
@@ -15,16 +16,27 @@ import { useReadings } from '../use-readings';
 /** Figures that a step asks for: typed as spoken, or read live where an instrument stands by. */
 const props = defineProps<{ step: PlannedStep; task: TaskOf<'measure'> }>();
 const job = useJob();
-const { show, parts } = usePreferences();
+const preferences = usePreferences();
+const { show, parts } = preferences;
 const typed = reactive<Record<string, Quantity | undefined>>({});
-const live = ref<Quantity>();
+/** What the gauge showed since it is watched, as far back as it takes to tell that it stands. */
+const looks = shallowRef<readonly Watched[]>([]);
+const LOOKED_BACK = 100;
+const live = computed(() => looks.value.at(-1)?.reads);
+const stands = computed(() => steadiness(looks.value));
 const { instrument, choices, picked, running, start, stop } = useReadings(
   'gauge',
   () => ({ step: props.step.id }),
   (reading) => {
-    if (reading.kind === 'pressure') live.value = psig(reading.psig);
+    if (reading.kind !== 'pressure') return;
+    const look = { after: seconds(reading.seconds), reads: psig(reading.psig) };
+    looks.value = [...looks.value.slice(-LOOKED_BACK), look];
   },
 );
+function watchGauge(): void {
+  looks.value = [];
+  start();
+}
 const onGauge = computed(() =>
   props.task.asks.find(({ mustBe, instrument: kind }) => mustBe === 'zero' && kind === 'gauge'),
 );
@@ -69,8 +81,11 @@ function difference(ask: MeasureAsk): string {
 
 function take(ask: MeasureAsk, value: Quantity | undefined, by: 'hand' | 'instrument'): void {
   if (!value) return;
-  const readBy = by === 'instrument' && instrument.value ? instrument.value.id : 'hand';
-  if (job.act({ kind: 'take-measurement', body: { step: props.step.id, what: ask.what, value, readBy } }))
+  const read =
+    by === 'instrument' && instrument.value
+      ? { readBy: instrument.value.id, watched: [...looks.value] }
+      : { readBy: 'hand' as const };
+  if (job.act({ kind: 'take-measurement', body: { step: props.step.id, what: ask.what, value, ...read } }))
     typed[ask.what] = undefined;
 }
 </script>
@@ -85,12 +100,24 @@ function take(ask: MeasureAsk, value: Quantity | undefined, by: 'hand' | 'instru
         ><template v-else>–</template>
       </p>
       <div class="buttons">
-        <BenchButton v-if="!running" lamp @press="start">Open the vent, watch the gauge</BenchButton>
+        <BenchButton v-if="!running" lamp @press="watchGauge">Open the vent, watch the gauge</BenchButton>
         <template v-else>
-          <BenchButton lamp @press="take(onGauge, live, 'instrument')">Take this reading</BenchButton>
+          <BenchButton lamp :disabled="stands.kind !== 'steady'" @press="take(onGauge, live, 'instrument')"
+            >Take this reading</BenchButton
+          >
           <BenchButton @press="stop">Stop watching</BenchButton>
         </template>
       </div>
+      <p v-if="running" class="label" :class="stands.kind === 'steady' ? 'fit' : 'muted'" role="status">
+        <template v-if="stands.kind === 'steady'"
+          >Steady for {{ format(STEADY_FOR, preferences.units) }}.</template
+        >
+        <template v-else-if="stands.kind === 'moving'"
+          >Still moving: {{ format(stands.change, preferences.units) }} in
+          {{ format(STEADY_FOR, preferences.units) }}. It is kept only once it stands.</template
+        >
+        <template v-else>Watched for too short a time yet.</template>
+      </p>
       <p v-if="taken(onGauge) && isOff(onGauge)" class="problem" role="alert">
         Not at zero: {{ shown(onGauge) }}. Something still feeds it: a block valve may pass. Nothing is opened
         until it is found.

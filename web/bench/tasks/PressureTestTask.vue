@@ -85,10 +85,7 @@ function send(
 const before = computed(
   () => job.state?.records['pressure-tested'].filter(({ body }) => body.step.id === props.step.id) ?? [],
 );
-useKeys([
-  { key: ' ', label: 'Pump up', run, when: () => !running.value },
-  { key: 'enter', label: 'Keep this test', run: keep, when: () => now.value?.phase === 'done' },
-]);
+useKeys([{ key: 'enter', label: 'Keep this test', run: keep, when: () => now.value?.phase === 'done' }]);
 </script>
 
 <template>
@@ -143,7 +140,7 @@ useKeys([
             : 'Keep it, put right and run again'
           : 'Keep this test'
       }}</BenchButton>
-      <BenchButton v-if="!running" :lamp="now?.phase !== 'done'" hint=" " @press="run">{{
+      <BenchButton v-if="!running" :lamp="now?.phase !== 'done'" @press="run">{{
         samples.length > 0 ? 'Run again' : 'Pump up'
       }}</BenchButton>
       <BenchButton v-else @press="stop">Stop, pressure off</BenchButton>

@@ -3,8 +3,8 @@ import type { PlannedStep } from '@dusk-wren/core/plan';
 import type { TaskOf } from '@dusk-wren/core/procedure';
 import { computed } from 'vue';
 import { sayTime } from '../../app/dates';
-import BenchButton from '../../parts/BenchButton.vue';
 import ContactRing from '../../parts/ContactRing.vue';
+import SignPress from '../../parts/SignPress.vue';
 import { useJob } from '../../stores/job';
 import { useSession } from '../../stores/session';
 
@@ -16,27 +16,26 @@ const sides = computed(() =>
   (['done', 'checked'] as const).map((side) => ({
     side,
     words: props.task[side],
-    entry: job.state?.records['isolation-signed'].find(
-      ({ body }) => body.step.id === props.step.id && body.side === side,
-    ),
+    entry: props.step.signing?.signed.find(({ body }) => body.side === side),
   })),
 );
 const signedHere = computed(() => sides.value.some(({ entry }) => entry?.by.id === session.person?.id));
-const sign = (side: 'done' | 'checked') =>
-  job.act({ kind: 'sign-isolation', body: { step: props.step.id, side } });
+const sign = (side: 'done' | 'checked') => (pin: string) =>
+  job.sign({ kind: 'sign-isolation', body: { step: props.step.id, side } }, pin);
 </script>
 
 <template>
   <div class="signing">
     <p class="label">
-      <router-link :to="`/jobs/${job.id}/isolation`">Read the sheet before you sign</router-link>
+      <router-link :to="`/jobs/${job.id}/isolation`">Read the sheet before you sign</router-link>. Whoever
+      checks has hung no lock and read no zero here.
     </p>
     <div v-for="each in sides" :key="each.side" class="side">
       <ContactRing :verdict="each.entry ? 'fit' : 'not yet'" :size="24" />
       <b class="label">{{ each.words }}</b>
       <span v-if="each.entry" class="label">{{ each.entry.by.name }}, {{ sayTime(each.entry.at) }}</span>
       <span v-else-if="signedHere" class="muted">a second person signs here</span>
-      <BenchButton v-else :lamp="each.side === 'done'" @press="sign(each.side)">Sign</BenchButton>
+      <SignPress v-else :lamp="each.side === 'done'" :sign="sign(each.side)">Sign</SignPress>
     </div>
   </div>
 </template>
@@ -55,5 +54,13 @@ const sign = (side: 'done' | 'checked') =>
   min-height: var(--touch);
   border-top: 1px solid var(--line);
   padding-top: 8px;
+}
+@media (max-width: 700px) {
+  .side {
+    grid-template-columns: auto 1fr;
+  }
+  .side > :nth-child(3) {
+    grid-column: 1 / -1;
+  }
 }
 </style>

@@ -3,26 +3,26 @@ import type { PlannedStep } from '@dusk-wren/core/plan';
 import type { TaskOf } from '@dusk-wren/core/procedure';
 import { ref } from 'vue';
 import { addMonths, isoDay } from '../../app/dates';
-import BenchButton from '../../parts/BenchButton.vue';
+import SignPress from '../../parts/SignPress.vue';
 import { useJob } from '../../stores/job';
 
 /** The last step: read it through, set the next due date, sign. */
 const props = defineProps<{ step: PlannedStep; task: TaskOf<'sign'> }>();
 const job = useJob();
 const nextDue = ref(isoDay(addMonths(new Date(), props.task.months)));
-const sign = () =>
-  job.act({ kind: 'sign-certificate', body: { step: props.step.id, nextDue: nextDue.value } });
+const sign = (pin: string) =>
+  job.sign({ kind: 'sign-certificate', body: { step: props.step.id, nextDue: nextDue.value } }, pin);
 </script>
 
 <template>
-  <form class="sign" @submit.prevent="sign">
+  <div class="sign">
     <p>
       Signing closes the job for good.
       <router-link :to="`/jobs/${job.id}/certificate`">Read the certificate first</router-link>.
     </p>
     <v-text-field v-model="nextDue" type="date" label="Next overhaul due" />
-    <BenchButton lamp kind="submit">Sign</BenchButton>
-  </form>
+    <SignPress lamp :sign="sign">Sign</SignPress>
+  </div>
 </template>
 
 <style scoped>
