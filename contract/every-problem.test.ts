@@ -153,7 +153,10 @@ const SAMPLES: { [C in AnyProblemCode]: [Extract<AnyProblem, { code: C }>, RegEx
   'import.valve': [{ code: 'import.valve', tag: 'V-1' }, /on file here under V-1/],
   'import.moment': [{ code: 'import.moment', seq: 3, at: '9999' }, /^Entry 3 is of 9999/],
   'store.changed': [{ code: 'store.changed', by: 'Lea', at: '2026-11-25' }, /^Lea has brought in another/],
-  'database.away': [{ code: 'database.away' }, /database does not answer.*sent again by itself/],
+  'database.away': [
+    { code: 'database.away' },
+    /database does not answer at the moment.*nothing was half stored/,
+  ],
 };
 
 describe.each(Object.entries(SAMPLES))('%s', (code, [problem, words]) => {

@@ -122,7 +122,7 @@ export const WORDING: Words = {
   'store.changed': ({ by, at }) =>
     `${by} has brought in another file meanwhile, on ${at}. Look at the preview again; nothing was written.`,
   'database.away': () =>
-    'The shop’s database does not answer. What is stored is safe; what you do waits on this device and is sent again by itself.',
+    'The shop’s database does not answer at the moment. What is stored is safe, and nothing was half stored.',
   'import.exists': ({ tag }) => `The job of ${tag} is here already; nothing was changed.`,
   'valve.job-open': ({ tag }) => `${tag} has an open job already.`,
   'server.failed': ({ requestId }) =>

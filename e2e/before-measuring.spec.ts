@@ -5,6 +5,7 @@ import {
   inHand,
   openJob,
   setMarks,
+  sign,
   signIn,
   title,
   workPlainly,
@@ -56,13 +57,17 @@ test('a control valve with half travel, from symptom to strip: found, isolated b
     await inHand(page).getByRole('button', { name: 'So it stands' }).click();
     await workTo(page, 'Prove zero: upstream side');
     await inHand(page).getByRole('button', { name: 'Open the vent, watch the gauge' }).click();
+    const take = inHand(page).getByRole('button', { name: 'Take this reading' });
+    await expect(take).toBeDisabled();
+    await expect(inHand(page).getByText(/Still moving: .* in 5 s/)).toBeVisible();
     await expect(inHand(page).locator('.reading')).toHaveText(/^0 psig$/, { timeout: 20_000 });
+    await expect(take).toBeEnabled({ timeout: 20_000 });
     await inHand(page).getByRole('button', { name: 'Take this reading' }).click();
     await workTo(page, 'Two sign the isolation');
   });
 
   await test.step('one person does not sign both sides; a second one walks the points', async () => {
-    await inHand(page).getByRole('button', { name: 'Sign' }).first().click();
+    await sign(page);
     await expect(inHand(page).getByText('a second person signs here')).toBeVisible();
     await checkIsolation(browser, 'PCV-301', 'Wen Aldous');
     await expect(title(page)).not.toHaveText('Two sign the isolation');
@@ -166,7 +171,8 @@ test('two people on an isolation: a block valve that passes stops the sheet', as
   await openJob(page, 'TW-31');
   await expect(title(page)).toHaveText('Prove zero: upstream side');
   await inHand(page).getByRole('button', { name: 'Open the vent, watch the gauge' }).click();
-  await expect(inHand(page).locator('.reading')).toHaveText(/^4\d(\.\d)? psig$/, { timeout: 20_000 });
+  await expect(inHand(page).getByText('Steady for 5 s.')).toBeVisible({ timeout: 20_000 });
+  await expect(inHand(page).locator('.reading')).toHaveText(/^4\d(\.\d)? psig$/);
   await inHand(page).getByRole('button', { name: 'Take this reading' }).click();
   await expect(inHand(page).getByRole('alert')).toContainText('a block valve may pass');
   await expect(page.locator('#step-isolate\\.sign')).toHaveClass(/waits/);

@@ -1,13 +1,17 @@
-import { expect, type Browser, type Page } from '@playwright/test';
+import { expect, type Browser, type Locator, type Page } from '@playwright/test';
 
-export const FIRST = 'http://127.0.0.1:4791';
-export const SECOND = 'http://127.0.0.1:4792';
+/** The two servers of the journeys, on whatever ports they took: see `start-servers.ts`. */
+export const FIRST = process.env['DW_FIRST'] ?? '';
+export const SECOND = process.env['DW_SECOND'] ?? '';
+/** Their database, for what no page can do. */
+export const DATABASE = process.env['DW_DATABASE'] ?? '';
+const PIN = '2468';
 
 /** Signs a person in; everybody in the demo has the same PIN. */
 export async function signIn(page: Page, name: string, server = FIRST): Promise<void> {
   await page.goto(`${server}/sign-in`);
   await page.getByRole('button', { name: new RegExp(name) }).click();
-  await page.getByLabel(/^PIN of/).fill('2468');
+  await page.getByLabel(/^PIN of/).fill(PIN);
   await page.getByRole('button', { name: 'Sign in' }).click();
   await expect(page.getByRole('heading', { name: 'The floor' })).toBeVisible();
 }
@@ -21,6 +25,23 @@ export async function openJob(page: Page, tag: string): Promise<void> {
 
 export const inHand = (page: Page) => page.locator('#in-hand');
 export const title = (page: Page) => inHand(page).getByRole('heading', { level: 2 });
+
+/** A key of the bench, once the step in hand has stood long enough to take one. */
+export async function press(page: Page, key: string): Promise<void> {
+  await expect(inHand(page)).not.toHaveClass(/fresh/);
+  await page.keyboard.press(key);
+}
+
+/** Signs what is in hand: its own button, then the PIN again. */
+export async function sign(page: Page, button: string | RegExp = 'Sign'): Promise<void> {
+  const step = inHand(page);
+  await step
+    .getByRole('button', { name: button, exact: typeof button === 'string' })
+    .first()
+    .click();
+  await step.getByLabel(/^PIN of .*, to sign/).fill(PIN);
+  await step.getByRole('button', { name: 'Sign it' }).click();
+}
 
 /** What this shop's globes measure; anything else is taken as its own example says. */
 const MEASURED: Readonly<Record<string, string>> = {
@@ -68,7 +89,7 @@ export async function workPlainly(page: Page): Promise<void> {
       ring < 20 && (await step.getByRole('button', { name: 'Packing done' }).count()) === 0;
       ring++
     )
-      await page.keyboard.press(' ');
+      await press(page, ' ');
     await step.getByRole('button', { name: 'Packing done' }).click();
   } else if ((await step.locator('.measure').count()) > 0) {
     for (const field of await step.getByRole('textbox').all()) {
@@ -76,10 +97,34 @@ export async function workPlainly(page: Page): Promise<void> {
       const id = (await field.getAttribute('id')) ?? '';
       const label = await page.locator(`label[for="${id}"]`).first().innerText();
       await field.fill(MEASURED[label.trim()] ?? example);
-      await field.press('Enter');
+      await keepField(page, field);
     }
   } else throw new Error(`“${before}” has to be done on purpose`);
   await expect(title(page)).not.toHaveText(before);
+}
+
+/** Keeps the figure typed into a field: by Enter, or by its button where a key would let pressure in. */
+async function keepField(page: Page, field: Locator): Promise<void> {
+  if ((await inHand(page).getAttribute('class'))?.includes('deliberate'))
+    await field
+      .locator('xpath=ancestor::*[contains(concat(" ", @class, " "), " ask ")]')
+      .getByRole('button', { name: 'Keep' })
+      .click();
+  else {
+    await expect(inHand(page)).not.toHaveClass(/fresh/);
+    await field.press('Enter');
+  }
+}
+
+/** Somebody who did none of the work signs the certificate, on a screen of their own. */
+export async function signCertificate(browser: Browser, tag: string, name: string): Promise<void> {
+  const context = await browser.newContext();
+  const other = await context.newPage();
+  await signIn(other, name, SECOND);
+  await openJob(other, tag);
+  await sign(other);
+  await expect(other.locator('.signed')).toBeVisible();
+  await context.close();
 }
 
 /** Sets every match mark: where it stood before, or by the hours in turn. */
@@ -93,7 +138,7 @@ export async function setMarks(page: Page): Promise<void> {
     await inHand(page)
       .getByRole('textbox')
       .fill(`${was ?? 2 + i} o'clock`);
-    await page.keyboard.press('Enter');
+    await press(page, 'Enter');
     if (i + 1 < count) await expect(row.locator('.fit, svg').first()).toBeVisible();
   }
 }
@@ -104,8 +149,8 @@ export async function checkIsolation(browser: Browser, tag: string, name: string
   const second = await context.newPage();
   await signIn(second, name, SECOND);
   await openJob(second, tag);
-  await inHand(second).getByRole('button', { name: 'Sign' }).click();
-  await expect(inHand(second).getByRole('button', { name: 'Sign' })).toHaveCount(0);
+  await sign(second);
+  await expect(inHand(second).getByRole('button', { name: 'Sign', exact: true })).toHaveCount(0);
   await context.close();
 }
 
@@ -122,13 +167,13 @@ export async function workTo(page: Page, wanted: string | RegExp): Promise<void>
 /** Turns the stem under the simulated dial and keeps its runout. */
 export async function takeRunout(page: Page): Promise<void> {
   const heading = await title(page).innerText();
-  await page.keyboard.press(' ');
+  await press(page, ' ');
   await expect(
     inHand(page)
       .getByText(/TIR .*limit/)
       .first(),
   ).toBeVisible({ timeout: 30_000 });
-  await page.keyboard.press('Enter');
+  await press(page, 'Enter');
   await expect(title(page)).not.toHaveText(heading);
 }
 
@@ -142,11 +187,11 @@ export async function boltUp(page: Page): Promise<void> {
 /** Runs a pressure test on the simulated rig and keeps it. */
 export async function pressureTest(page: Page): Promise<string> {
   const heading = await title(page).innerText();
-  await page.keyboard.press(' ');
+  await inHand(page).getByRole('button', { name: 'Pump up' }).click();
   const verdict = inHand(page).locator('.verdict');
   await expect(verdict).toBeVisible({ timeout: 60_000 });
   const words = await verdict.innerText();
-  await page.keyboard.press('Enter');
+  await inHand(page).getByRole('button', { name: /^Keep/ }).click();
   await expect(title(page)).not.toHaveText(heading);
   return words;
 }
@@ -157,9 +202,7 @@ export async function releaseHold(browser: Browser, tag: string): Promise<void> 
   const inspector = await context.newPage();
   await signIn(inspector, 'Noor Castellane');
   await openJob(inspector, tag);
-  await inHand(inspector)
-    .getByRole('button', { name: /release the hold/ })
-    .click();
+  await sign(inspector, /release the hold/);
   await expect(title(inspector)).not.toHaveText(/^Hold/);
   await context.close();
 }

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { FIRST, inHand, openJob, signIn, title } from './bench';
+import { FIRST, inHand, openJob, sign, signIn, title } from './bench';
 
 test('sign-in, roles and the hold', async ({ page }) => {
   await test.step('nobody sees a job without signing in, and comes back to it after', async () => {
@@ -41,9 +41,7 @@ test('sign-in, roles and the hold', async ({ page }) => {
     await page.getByRole('button', { name: /sign out/ }).click();
     await signIn(page, 'Noor Castellane');
     await openJob(page, 'TW-12');
-    await inHand(page)
-      .getByRole('button', { name: /release the hold/ })
-      .click();
+    await sign(page, /release the hold/);
     await expect(title(page)).not.toHaveText('Hold: contact and calls');
   });
 });

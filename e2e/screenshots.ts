@@ -1,6 +1,6 @@
 import { chromium, type Page } from '@playwright/test';
 import { join } from 'node:path';
-import { inHand, openJob, signIn, workTo } from './bench';
+import { inHand, openJob, press, sign, signIn, workTo } from './bench';
 
 /** Takes the pictures of docs/screenshots from a fresh demo that runs at PORT: `npm run screenshots`. */
 const HERE = `http://127.0.0.1:${process.env['PORT'] ?? '4780'}`;
@@ -31,14 +31,14 @@ const working = async (page: Page, path: string, name: string) => {
 const ines = await as('Ines Okoro', 'dusk');
 await take(ines, 'floor');
 await openJob(ines, 'HV-2214');
-await ines.keyboard.press(' ');
+await press(ines, ' ');
 await ines.waitForTimeout(7000);
 await take(ines, 'job-runout');
 
 await ines.goto(HERE);
 await openJob(ines, 'DH-420');
 await workTo(ines, /^Blue check/);
-await ines.keyboard.press('a');
+await press(ines, 'a');
 await inHand(ines).getByRole('radio', { name: /Bare/ }).click();
 await inHand(ines).getByRole('application').focus();
 for (let i = 0; i < 4; i++) await ines.keyboard.press('Shift+ArrowRight');
@@ -46,14 +46,12 @@ await take(ines, 'job-bluing');
 
 const inspector = await as('Noor Castellane', 'daylight');
 await openJob(inspector, 'DH-415');
-await inHand(inspector)
-  .getByRole('button', { name: /release the hold/ })
-  .click();
+await sign(inspector, /release the hold/);
 
 await ines.goto(HERE);
 await openJob(ines, 'DH-415');
 await workTo(ines, 'Bolt up the bonnet');
-await ines.keyboard.press('w');
+await press(ines, 'w');
 await ines.waitForTimeout(2500);
 await take(ines, 'job-bolt-up');
 const lead = await as('Petra Lundholm', 'daylight');

@@ -1,10 +1,7 @@
 import { createConnection } from 'mariadb';
-import { spawn, type ChildProcess } from 'node:child_process';
-import { once } from 'node:events';
-import { dirname, join } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { playDemo, root, startServer } from './server-process';
+import { join } from 'node:path';
 
-const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 const DATABASE = 'dw_e2e';
 
 /** A fresh database with the demo, and two servers on it: what one commits must reach people on the other. */
@@ -23,34 +20,16 @@ export default async function startServers(): Promise<() => Promise<void>> {
     WEB_ROOT: join(root, 'web/dist'),
     LOG_LEVEL: 'error',
     SIMULATION_RATE: '15',
-    SIGN_IN_TRIES: '1000',
+    SHOP_NAME: 'Pinder Street valve shop',
     NODE_ENV: 'production',
   };
-  const prepared = spawn(process.execPath, [join(root, 'server/dist/prepare.mjs'), '--demo'], {
-    env,
-    stdio: ['ignore', 'ignore', 'inherit'],
-  });
-  const [code] = await once(prepared, 'exit');
-  if (code !== 0) throw new Error('the demo could not be played into the database');
-  const servers = await Promise.all([server({ ...env, PORT: '4791' }), server({ ...env, PORT: '4792' })]);
+  await playDemo(env);
+  const servers = await Promise.all([startServer(env), startServer(env)]);
+  // The journeys run in processes of their own, which inherit this one's environment.
+  process.env['DW_FIRST'] = servers[0]?.url;
+  process.env['DW_SECOND'] = servers[1]?.url;
+  process.env['DW_DATABASE'] = env.DATABASE_URL;
   return async () => {
-    for (const each of servers) {
-      each.kill('SIGTERM');
-      await once(each, 'exit');
-    }
+    for (const each of servers) await each.stop();
   };
-}
-
-async function server(env: NodeJS.ProcessEnv): Promise<ChildProcess> {
-  const child = spawn(process.execPath, [join(root, 'server/dist/main.mjs')], {
-    env: { ...env, PUBLIC_URL: `http://127.0.0.1:${env['PORT'] ?? ''}` },
-    stdio: ['ignore', 'pipe', 'inherit'],
-  });
-  await new Promise<void>((ready, failed) => {
-    child.stdout.on('data', (chunk: Buffer) => {
-      if (chunk.toString().includes('"ready"')) ready();
-    });
-    child.once('exit', (status) => failed(new Error(`the server ended with ${status}`)));
-  });
-  return child;
 }

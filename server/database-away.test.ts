@@ -34,7 +34,7 @@ describe('a database that is killed under the server', () => {
     const answer = await ada.command(job, base, note('while it was away'), commandId);
     expect(answer.status).toBe(503);
     expect(answer.body.problem.code).toBe('database.away');
-    expect(answer.body.text).toMatch(/waits on this device and is sent again by itself/);
+    expect(answer.body.text).toMatch(/database does not answer at the moment/);
     expect(answer.headers['retry-after']).toBe('2');
     for (const path of ['/api/jobs', `/api/jobs/${job}`, '/api/people', '/readyz'])
       expect((await ada.get(path)).status, path).toBe(503);

@@ -118,7 +118,9 @@ describe('steps done only on purpose', () => {
     expect(deliberate(new BenchJob())).not.toContain('strip.gasket');
     const { steps } = new BenchJob().plan();
     const shell = steps.find(({ id }) => id === 'test.shell');
-    for (const id of shell?.after ?? []) expect(deliberate(new BenchJob()), id).toContain(id);
+    expect(shell?.after.some((id) => deliberate(new BenchJob()).includes(id))).toBe(true);
+    for (const id of ['isolate.block.upstream', 'isolate.zero.upstream-pressure', 'rebuild.clean'])
+      expect(deliberate(new BenchJob()), id).not.toContain(id);
   });
   it('bare: the paper that says it is clean, for the valve is opened next', () => {
     expect(deliberate(new BenchJob(defaultValve(), { came: 'bare' }))).toContain('isolate.decontaminated');

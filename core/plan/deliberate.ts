@@ -7,12 +7,18 @@ const LETS_PRESSURE_IN: readonly Task['kind'][] = ['pressure-test', 'unlock'];
 
 /** Steps that are done only on purpose: releases, signatures, and the last ones before pressure comes or the valve is opened. */
 export function deliberateSteps(order: readonly Placed[]): ReadonlySet<string> {
-  const isolating = new Set(order.flatMap(({ draft }) => (draft.stage === 'isolate' ? [draft.id] : [])));
+  const byId = new Map(order.map((placed) => [placed.draft.id, placed]));
+  const isolating = (id: string) => byId.get(id)?.draft.stage === 'isolate';
+  /** Those of these steps that none of the others waits for. */
+  const lastOf = (ids: readonly string[]) => {
+    const waitedFor = new Set(ids.flatMap((id) => byId.get(id)?.after ?? []));
+    return ids.filter((id) => !waitedFor.has(id));
+  };
   return new Set(
     order.flatMap(({ draft: { id, stage, task }, after }) => [
       ...(ON_PURPOSE.includes(task.kind) ? [id] : []),
-      ...(LETS_PRESSURE_IN.includes(task.kind) ? after : []),
-      ...(stage === 'strip' ? after.filter((before) => isolating.has(before)) : []),
+      ...(LETS_PRESSURE_IN.includes(task.kind) ? lastOf(after) : []),
+      ...(stage === 'strip' ? lastOf(after.filter(isolating)) : []),
     ]),
   );
 }

@@ -17,6 +17,11 @@ export class ApiProblem extends Error {
     return this.status === 0;
   }
 
+  /** No answer, or none that the server decided on: worth going on from what this device kept. */
+  get isAway(): boolean {
+    return this.isLost || this.status >= 500;
+  }
+
   /** Whoever asked is not, or no longer, signed in here as who they were. */
   get isAboutSignIn(): boolean {
     return this.status === 401 || this.code === 'csrf.missing' || this.code === 'person.other';

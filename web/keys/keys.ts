@@ -13,6 +13,8 @@ export interface Key {
 export const activeKeys = shallowReactive<{ sets: (readonly Key[])[] }>({ sets: [] });
 
 const TYPING = 'input, textarea, select, [contenteditable], [role="combobox"], [role="listbox"]';
+/** What takes keys for itself; a page that has the focus as a whole does not. */
+const TAKES_KEYS = `${TYPING}, button, a, summary, [role="button"], [role="application"]`;
 /** The step in hand: what a leaning elbow would work through. */
 const IN_HAND = '#in-hand';
 const COMPLETING: readonly string[] = ['enter', ' ', 'x'];
@@ -39,9 +41,9 @@ function isTyping(target: EventTarget | null): boolean {
 function leans(event: KeyboardEvent): boolean {
   const pressed = event.key.toLowerCase();
   if (!COMPLETING.includes(pressed)) return false;
-  const on = event.target instanceof Element && event.target !== document.body ? event.target : undefined;
+  const on = event.target instanceof Element ? event.target.closest(TAKES_KEYS) : null;
   if (on && !on.closest(IN_HAND)) return false;
-  if (isTyping(on ?? null) && pressed !== 'enter') return false;
+  if (isTyping(on) && pressed !== 'enter') return false;
   if (event.repeat || performance.now() - inHand.since < SETTLED_AFTER_MILLISECONDS) return true;
   return inHand.deliberate && !on?.closest('button, a, .sign-press');
 }

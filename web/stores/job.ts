@@ -32,8 +32,7 @@ const AGAIN_MILLISECONDS = 3000;
 const LATE_MILLISECONDS = 10_000;
 /** Sent so long after it was done that the server's own clock would be wrong about it. */
 const isLate = (at: string) => Date.now() - Date.parse(at) > LATE_MILLISECONDS;
-/** Worth opening what this device kept: no answer, or none that the server decided on. */
-const isAway = (error: unknown) => error instanceof ApiProblem && (error.isLost || error.status >= 500);
+const isAway = (error: unknown) => error instanceof ApiProblem && error.isAway;
 const NO_CONNECTION: Delay = { kind: 'no connection' };
 /** So long, or until the browser has a connection again. */
 const pause = (milliseconds: number) =>
@@ -206,11 +205,14 @@ export const useJob = defineStore('job', () => {
     return said.value === '';
   }
 
+  /** Why this command would be refused now, in words; nothing when it would be taken. */
+  const refusal = (command: RawCommand): string => (turn.value, sync.value?.refusal(command) ?? '');
+
   /** Does a command that is a signature, by the PIN typed for it; answers whether it was taken, and says why not. */
   async function sign(command: RawCommand, pin: string): Promise<boolean> {
     const here = sync.value;
     if (!here) return false;
-    said.value = here.refusal(command) ?? '';
+    said.value = refusal(command);
     if (said.value !== '') return false;
     const id = commandId.parse(crypto.randomUUID());
     try {
@@ -265,6 +267,7 @@ export const useJob = defineStore('job', () => {
     open,
     close,
     act,
+    refusal,
     sign,
     giveUp,
     dismissLapsed,

@@ -54,8 +54,8 @@ export const useSession = defineStore('session', () => {
       owed.value = false;
       take(await call('/session', sessionView));
     } catch (error) {
-      if (!(error instanceof ApiProblem) || !error.isLost) throw error;
-      // No connection: whoever was here last goes on, unless they left; the server asks again before it takes anything.
+      if (!(error instanceof ApiProblem) || !error.isAway) throw error;
+      // No connection, or no database behind it: whoever was here last goes on, unless they left; the server asks again before it takes anything.
       if (!owed.value) person.value ??= last.value;
       throw error;
     } finally {

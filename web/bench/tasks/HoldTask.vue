@@ -3,7 +3,7 @@ import type { PlannedStep } from '@dusk-wren/core/plan';
 import type { TaskOf } from '@dusk-wren/core/procedure';
 import { computed } from 'vue';
 import ContactRing from '../../parts/ContactRing.vue';
-import SignPress from '../../parts/SignPress.vue';
+import SignPress from '../SignPress.vue';
 import { useJob } from '../../stores/job';
 import { useSession } from '../../stores/session';
 
@@ -15,7 +15,7 @@ const asks = computed(() =>
   [...(job.planned?.calls.values() ?? [])].filter(({ verdict }) => verdict === 'ask'),
 );
 const inspector = computed(() => session.person?.role === 'inspector');
-const release = (pin: string) => job.sign({ kind: 'release-hold', body: { step: props.step.id } }, pin);
+const release = computed(() => ({ kind: 'release-hold' as const, body: { step: props.step.id } }));
 </script>
 
 <template>
@@ -26,9 +26,7 @@ const release = (pin: string) => job.sign({ kind: 'release-hold', body: { step: 
         {{ call.part }}: {{ call.reason }}. A lead or an inspector decides it in the parts list.
       </li>
     </ul>
-    <SignPress v-if="inspector" lamp :disabled="asks.length > 0" :sign="release"
-      >I have seen it: release the hold</SignPress
-    >
+    <SignPress v-if="inspector" lamp :command="release">I have seen it: release the hold</SignPress>
     <p v-else>
       It takes an inspector who did none of this work. Work that does not need this hold can go on meanwhile.
     </p>

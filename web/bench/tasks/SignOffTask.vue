@@ -4,7 +4,7 @@ import type { TaskOf } from '@dusk-wren/core/procedure';
 import { computed } from 'vue';
 import { sayTime } from '../../app/dates';
 import ContactRing from '../../parts/ContactRing.vue';
-import SignPress from '../../parts/SignPress.vue';
+import SignPress from '../SignPress.vue';
 import { useJob } from '../../stores/job';
 import { useSession } from '../../stores/session';
 
@@ -20,8 +20,10 @@ const sides = computed(() =>
   })),
 );
 const signedHere = computed(() => sides.value.some(({ entry }) => entry?.by.id === session.person?.id));
-const sign = (side: 'done' | 'checked') => (pin: string) =>
-  job.sign({ kind: 'sign-isolation', body: { step: props.step.id, side } }, pin);
+const sign = (side: 'done' | 'checked') => ({
+  kind: 'sign-isolation' as const,
+  body: { step: props.step.id, side },
+});
 </script>
 
 <template>
@@ -35,7 +37,7 @@ const sign = (side: 'done' | 'checked') => (pin: string) =>
       <b class="label">{{ each.words }}</b>
       <span v-if="each.entry" class="label">{{ each.entry.by.name }}, {{ sayTime(each.entry.at) }}</span>
       <span v-else-if="signedHere" class="muted">a second person signs here</span>
-      <SignPress v-else :lamp="each.side === 'done'" :sign="sign(each.side)">Sign</SignPress>
+      <SignPress v-else :lamp="each.side === 'done'" :command="sign(each.side)">Sign</SignPress>
     </div>
   </div>
 </template>

@@ -1,17 +1,19 @@
 <script setup lang="ts">
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import type { TaskOf } from '@dusk-wren/core/procedure';
-import { ref } from 'vue';
+import { computed, ref } from 'vue';
 import { addMonths, isoDay } from '../../app/dates';
-import SignPress from '../../parts/SignPress.vue';
+import SignPress from '../SignPress.vue';
 import { useJob } from '../../stores/job';
 
 /** The last step: read it through, set the next due date, sign. */
 const props = defineProps<{ step: PlannedStep; task: TaskOf<'sign'> }>();
 const job = useJob();
 const nextDue = ref(isoDay(addMonths(new Date(), props.task.months)));
-const sign = (pin: string) =>
-  job.sign({ kind: 'sign-certificate', body: { step: props.step.id, nextDue: nextDue.value } }, pin);
+const sign = computed(() => ({
+  kind: 'sign-certificate' as const,
+  body: { step: props.step.id, nextDue: nextDue.value },
+}));
 </script>
 
 <template>
@@ -21,7 +23,7 @@ const sign = (pin: string) =>
       <router-link :to="`/jobs/${job.id}/certificate`">Read the certificate first</router-link>.
     </p>
     <v-text-field v-model="nextDue" type="date" label="Next overhaul due" />
-    <SignPress lamp :sign="sign">Sign</SignPress>
+    <SignPress lamp :command="sign">Sign</SignPress>
   </div>
 </template>
 

@@ -1,18 +1,17 @@
 <script setup lang="ts">
-import { nextTick, ref, useTemplateRef } from 'vue';
+import type { RawCommand } from '@dusk-wren/core/command';
+import { computed, nextTick, ref, useTemplateRef } from 'vue';
+import BenchButton from '../parts/BenchButton.vue';
+import { useJob } from '../stores/job';
 import { useSession } from '../stores/session';
-import BenchButton from './BenchButton.vue';
 
 /**
  * A signature: a press of its own button, then one's own PIN. No key of the bench does it, and neither does whoever
- * happens to stand at somebody else's screen.
+ * happens to stand at somebody else's screen. Who may not sign reads why.
  */
-const props = defineProps<{
-  /** Signs with the PIN; answers whether it was taken. */
-  sign: (pin: string) => Promise<boolean>;
-  lamp?: boolean;
-  disabled?: boolean;
-}>();
+const props = defineProps<{ command: RawCommand; lamp?: boolean }>();
+const job = useJob();
+const refusal = computed(() => job.refusal(props.command));
 const session = useSession();
 const open = ref(false);
 const pin = ref('');
@@ -28,7 +27,7 @@ async function go(): Promise<void> {
   if (pin.value === '' || busy.value) return;
   busy.value = true;
   try {
-    open.value = !(await props.sign(pin.value));
+    open.value = !(await job.sign(props.command, pin.value));
   } finally {
     pin.value = '';
     busy.value = false;
@@ -41,7 +40,10 @@ function leave(): void {
 </script>
 
 <template>
-  <BenchButton v-if="!open" :lamp="lamp" :disabled="disabled" @press="ask"><slot /></BenchButton>
+  <div v-if="!open" class="closed">
+    <BenchButton :lamp="lamp" :disabled="refusal !== ''" @press="ask"><slot /></BenchButton>
+    <span v-if="refusal" class="muted">{{ refusal }}</span>
+  </div>
   <form v-else class="sign-press" @submit.prevent="go" @keydown.escape.stop="leave">
     <v-text-field
       ref="field"
@@ -58,6 +60,12 @@ function leave(): void {
 </template>
 
 <style scoped>
+.closed {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 12px;
+  align-items: center;
+}
 .sign-press {
   display: flex;
   flex-wrap: wrap;
