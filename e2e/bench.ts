@@ -138,7 +138,7 @@ export async function setMarks(page: Page): Promise<void> {
     await inHand(page)
       .getByRole('textbox')
       .fill(`${was ?? 2 + i} o'clock`);
-    await press(page, 'Enter');
+    await inHand(page).getByRole('button', { name: 'Keep this mark' }).click();
     if (i + 1 < count) await expect(row.locator('.fit, svg').first()).toBeVisible();
   }
 }

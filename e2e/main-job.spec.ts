@@ -81,6 +81,7 @@ test('a bolted globe valve from a bent stem to a signed certificate', async ({ p
     await inHand(page)
       .getByLabel(/Click on bolt 4/)
       .fill('25 ft-lb');
+    await expect(inHand(page)).not.toHaveClass(/fresh/);
     await inHand(page)
       .getByLabel(/Click on bolt 4/)
       .press('Enter');

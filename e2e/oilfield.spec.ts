@@ -131,7 +131,7 @@ test('a weight-lever dump valve: torques by crow-foot, the shaft free, the weigh
   await workTo(page, /plus half a turn/);
   await expect(inHand(page)).toContainText('Half a turn and no more');
   await workTo(page, /^Weight position/);
-  await inHand(page).getByLabel('weight from the shaft').fill('36 cm');
+  await inHand(page).getByLabel('weight from the shaft').fill('360 mm');
   await inHand(page).getByRole('button', { name: 'Keep' }).click();
   await workTo(page, 'Hold: witness the test');
   await releaseHold(browser, 'LD-05');

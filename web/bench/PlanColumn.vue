@@ -133,7 +133,7 @@ useKeys([
   grid-template-columns: minmax(0, 1fr);
 }
 .fresh :deep(kbd) {
-  opacity: 0.3;
+  visibility: hidden;
 }
 .unfold {
   justify-self: start;
