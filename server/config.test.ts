@@ -32,6 +32,12 @@ describe('the configuration from the environment', () => {
     expect(lines).toHaveLength(1);
     expect(lines[0]).toMatch(new RegExp(`^${name}: `));
   });
+  it('https wants to be told of the proxy that speaks it, for sign-in cookies depend on it', () => {
+    expect(wrong({ PUBLIC_URL: 'https://shop.example' })[0]).toMatch(
+      /^TRUST_PROXY: .*a proxy stands in front/,
+    );
+    expect(wrong({ PUBLIC_URL: 'https://shop.example', TRUST_PROXY: '1' })).toEqual([]);
+  });
   it('names every wrong value at once', () => {
     const read = readConfig({});
     expect('wrong' in read && read.wrong.map((line) => line.split(':')[0])).toEqual([

@@ -74,14 +74,18 @@ async function bareCommits(url) {
 
 async function commands() {
   const base = 'http://127.0.0.1:4799/api';
+  const jar = new Map();
   let headers = { 'content-type': 'application/json' };
   const call = async (path, init = {}) => {
     const answer = await fetch(`${base}${path}`, { ...init, headers });
-    const cookie = answer.headers.get('set-cookie');
-    if (cookie) headers = { ...headers, cookie: cookie.split(';')[0] };
+    for (const cookie of answer.headers.getSetCookie()) {
+      const [pair] = cookie.split(';');
+      jar.set(pair.split('=')[0], pair);
+    }
+    headers = { ...headers, cookie: [...jar.values()].join('; ') };
     if (!answer.ok) throw new Error(`${path} was answered ${answer.status}: ${await answer.text()}`);
     const body = await answer.json();
-    if (body.csrf) headers = { ...headers, 'x-csrf-token': body.csrf };
+    if (body.csrf) headers = { ...headers, 'x-csrf-token': body.csrf, 'x-person': body.person?.id ?? '' };
     return body;
   };
   const post = (path, body) => call(path, { method: 'POST', body: JSON.stringify(body) });

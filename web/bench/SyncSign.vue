@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import BenchButton from '../parts/BenchButton.vue';
 import { useJob } from '../stores/job';
 import { useSession } from '../stores/session';
@@ -22,6 +22,12 @@ const reason = computed(() => {
       return job.delay.text;
   }
 });
+/** Giving an entry up is asked about once more: it is gone then. */
+const givingUp = ref(false);
+function giveUp(): void {
+  if (first.value) job.giveUp(first.value.commandId);
+  givingUp.value = false;
+}
 const signInPath = computed(() => ({ path: '/sign-in', query: { to: `/jobs/${job.id ?? ''}` } }));
 </script>
 
@@ -45,9 +51,13 @@ const signInPath = computed(() => ({ path: '/sign-in', query: { to: `/jobs/${job
       <router-link v-if="job.delay.kind === 'sign-in'" :to="signInPath" class="label"
         >Sign in again</router-link
       >
-      <BenchButton v-if="first && job.delay.kind === 'server'" @press="job.giveUp(first.commandId)"
-        >Give this entry up</BenchButton
-      >
+      <template v-if="first && job.delay.kind === 'server'">
+        <template v-if="givingUp">
+          <BenchButton @press="giveUp">Give “{{ first.what }}” up for good</BenchButton>
+          <BenchButton lamp @press="givingUp = false">Let it wait</BenchButton>
+        </template>
+        <BenchButton v-else @press="givingUp = true">Give this entry up…</BenchButton>
+      </template>
     </span>
   </div>
   <div v-else-if="!session.person" class="sign" role="alert">
@@ -77,7 +87,8 @@ const signInPath = computed(() => ({ path: '/sign-in', query: { to: `/jobs/${job
   display: flex;
   justify-content: space-between;
   align-items: center;
-  gap: 12px;
+  flex-wrap: wrap;
+  gap: 6px 12px;
   padding: 6px 12px;
   border: 1px solid var(--condemn);
   border-left-width: 5px;
@@ -85,13 +96,16 @@ const signInPath = computed(() => ({ path: '/sign-in', query: { to: `/jobs/${job
   font-family: var(--label);
   font-weight: 600;
 }
+.sign > :first-child {
+  flex: 1 1 260px;
+}
 .quiet {
   border-color: var(--line);
   border-left-color: var(--lamp);
 }
 .buttons {
   display: flex;
+  flex-wrap: wrap;
   gap: 10px;
-  flex: none;
 }
 </style>

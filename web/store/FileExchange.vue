@@ -24,6 +24,7 @@ const csv = ref('');
 const name = ref('');
 const preview = ref<ImportPreview>();
 const said = ref('');
+const rows = (count: number) => (count === 1 ? '1 row' : `${count} rows`);
 const isLead = computed(() => session.person?.role === 'lead');
 const imports = ref<StoreImport[]>([]);
 /** The last file of this kind when the preview was made. */
@@ -82,7 +83,7 @@ async function take(): Promise<void> {
     }),
   );
   if (!done) return;
-  said.value = `${done.written} rows taken${done.skipped > 0 ? `, ${done.skipped} left out` : ''}.`;
+  said.value = `${rows(done.written)} taken${done.skipped > 0 ? `, ${done.skipped} left out` : ''}.`;
   preview.value = undefined;
   const words = said.value;
   await seeImports();
@@ -149,19 +150,15 @@ async function take(): Promise<void> {
         And {{ preview.rows.length - shown.length }} more rows.
       </p>
       <BenchButton lamp :disabled="preview.good === 0" @press="take">{{
-        bad.length > 0
-          ? `Take the ${preview.good} good rows, leave ${bad.length}`
-          : `Take all ${preview.good} rows`
+        bad.length > 0 ? `Take ${rows(preview.good)}, leave ${bad.length}` : `Take ${rows(preview.good)}`
       }}</BenchButton>
     </template>
     <template v-if="imports.length > 0">
       <h2>Brought in before</h2>
       <ol class="label imports">
         <li v-for="each in imports" :key="each.id">
-          {{ sayDay(each.at) }} {{ sayTime(each.at) }} · {{ each.kind }}: {{ each.written }} rows<template
-            v-if="each.skipped > 0"
-            >, {{ each.skipped }} left out</template
-          >, by {{ each.by }}
+          {{ sayDay(each.at) }} {{ sayTime(each.at) }} · {{ each.kind }}: {{ rows(each.written)
+          }}<template v-if="each.skipped > 0">, {{ each.skipped }} left out</template>, by {{ each.by }}
         </li>
       </ol>
     </template>
