@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
-import { readFileSync } from 'node:fs';
+import { readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { privateDatabase } from '../machine/database.mjs';
+import { dataHome, privateDatabase } from '../machine/database.mjs';
 import { run, start } from '../machine/run.mjs';
 import { root } from '../machine/say.mjs';
 
@@ -27,12 +27,14 @@ async function timed(rounds, work) {
 
 /** Memory of the server with the demo, and a command's answer against a bare commit on the same database. */
 export async function serverLoad(report) {
-  const database = await privateDatabase({ name: 'bench', databases: [DATABASE], startOver: [DATABASE] });
+  for (const name of ['mariadb', 'secrets.json'])
+    rmSync(join(dataHome('bench'), name), { recursive: true, force: true });
+  const database = await privateDatabase({ name: 'bench', databases: [DATABASE] });
   try {
     const env = {
       DATABASE_URL: database.url(DATABASE),
       SESSION_SECRET: database.secrets.session,
-      PORT: '4799',
+      PORT: '0',
       LOG_LEVEL: 'error',
       WEB_ROOT: join(root, 'web/dist'),
     };
@@ -41,12 +43,12 @@ export async function serverLoad(report) {
     const isReady = new Promise((done) => (ready = done));
     const server = start('node', [join(root, 'server/dist/main.mjs')], {
       env,
-      onLine: (line) => line.startsWith('{"ready"') && ready(),
+      onLine: (line) => line.startsWith('{"ready"') && ready(JSON.parse(line).ready),
     });
     try {
-      await Promise.race([isReady, server.ended]);
+      const url = await Promise.race([isReady, server.ended.then(() => '')]);
       const bare = p95(await bareCommits(database.url(DATABASE)));
-      const answered = p95(await commands());
+      const answered = p95(await commands(`${url}/api`));
       report('Command committed and answered, p95', answered, 2 * bare + HEADROOM_MS, 'ms');
       const [, kilobytes] = /VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${server.child.pid}/status`, 'utf8'));
       report('Server, resident', Number(kilobytes) / 1000, RESIDENT_LIMIT_MB, 'MB');
@@ -72,8 +74,7 @@ async function bareCommits(url) {
   return times;
 }
 
-async function commands() {
-  const base = 'http://127.0.0.1:4799/api';
+async function commands(base) {
   const jar = new Map();
   let headers = { 'content-type': 'application/json' };
   const call = async (path, init = {}) => {
