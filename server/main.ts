@@ -1,6 +1,7 @@
 import { pino } from 'pino';
 import { readConfig } from './config';
 import { serve } from './serve';
+import { withoutStatement } from './store/failures';
 
 const read = readConfig(process.env);
 if ('wrong' in read) {
@@ -25,7 +26,7 @@ try {
     running.close().then(
       () => process.exit(0),
       (error: unknown) => {
-        logger.error({ err: error }, 'did not close cleanly');
+        logger.error(withoutStatement(error), 'did not close cleanly');
         process.exit(1);
       },
     );

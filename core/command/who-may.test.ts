@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { USUAL_RULES } from '../inspection';
 import { BenchJob, INSPECTOR, LEAD, person, TECHNICIAN } from '../testing/bench';
 import { defaultValve } from '../valve';
-import { COMMANDS, isSigned, type CommandKind, type RawCommand } from '.';
+import { must } from '../problem';
+import { COMMANDS, isSigned, readCommand, type CommandKind, type RawCommand } from '.';
 
 describe('signatures', () => {
   it('are the hold, the isolation and the certificate: for these the PIN is asked again', () => {
@@ -87,6 +88,15 @@ describe('a maker’s sheet', () => {
     const job = new BenchJob().send({ kind: 'file-makers-sheet', body: { sheet } });
     expect(job.plan().valve.sheet?.model).toBe('H 7');
     expect(check(job)).toMatchObject({ code: 'input.conflict', fields: ['model'] });
+  });
+  it('that was the shop’s already when the job was opened is not asked to be checked again', () => {
+    const sheetOnFile = must(readCommand({ kind: 'file-makers-sheet', body: { sheet } }));
+    if (sheetOnFile.kind !== 'file-makers-sheet') throw new Error('no sheet');
+    const job = new BenchJob(
+      { ...defaultValve(), plate: { model: 'H 7' } },
+      { sheet: sheetOnFile.body.sheet },
+    );
+    expect(check(job)).toMatchObject({ code: 'step.already-done' });
   });
   it('filed again, the check of the old one does not count for the new one', () => {
     const job = plated().send({ kind: 'file-makers-sheet', body: { sheet } });

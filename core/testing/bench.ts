@@ -16,7 +16,7 @@ import { usualLine } from '../isolation';
 import { USUAL_RULES, type SiteRules } from '../inspection';
 import { plan, type Plan, type PlannedStep } from '../plan';
 import { must, type Problem } from '../problem';
-import { defaultValve, type ShelfUnitKind, type Valve } from '../valve';
+import { defaultValve, type MakersSheet, type ShelfUnitKind, type Valve } from '../valve';
 
 /** Made-up ids in order, so that a test's log is the same every time. */
 export const id = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
@@ -51,7 +51,13 @@ export class BenchJob {
 
   constructor(
     valve: Valve = defaultValve(),
-    options: { site?: SiteRules; came?: 'in line' | 'bare'; due?: string; only?: ShelfUnitKind } = {},
+    options: {
+      site?: SiteRules;
+      came?: 'in line' | 'bare';
+      due?: string;
+      only?: ShelfUnitKind;
+      sheet?: MakersSheet;
+    } = {},
   ) {
     this.keep(
       must(
@@ -67,6 +73,7 @@ export class BenchJob {
               ...(options.only === undefined ? {} : { only: options.only }),
             },
             TECHNICIAN,
+            options.sheet,
           ),
           this.stamp(TECHNICIAN),
         ),

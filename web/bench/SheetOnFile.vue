@@ -37,19 +37,20 @@ function check(): void {
     <p v-for="each in figures" :key="each.label" class="label">
       {{ each.label }} <b class="number">{{ each.value }}</b>, page {{ each.page }}
     </p>
-    <p class="muted label">Filed by {{ on.filed.by.name }}, {{ on.filed.by.role }}.</p>
-    <p v-if="on.checked" class="label">
-      Checked by {{ on.checked.by.name }}: the shop’s, for every {{ sheet.model }}.
-    </p>
-    <p v-else-if="!ofPlate" class="muted">
-      The plate does not name this model: it is used on this job alone.
-    </p>
-    <p v-else-if="on.filed.by.role === 'lead'" class="label">The shop’s, for every {{ sheet.model }}.</p>
-    <template v-else-if="job.summary?.state === 'open'">
-      <p v-if="own" class="muted">
+    <p v-if="on.fromShop" class="label">The shop’s, as it was when this job was opened.</p>
+    <template v-else>
+      <p class="muted label">Filed by {{ on.filed.by.name }}, {{ on.filed.by.role }}.</p>
+      <p v-if="on.checked" class="label">
+        Checked by {{ on.checked.by.name }}: the shop’s, for every {{ sheet.model }}.
+      </p>
+      <p v-else-if="!ofPlate" class="muted">
+        The plate does not name this model: it is used on this job alone.
+      </p>
+      <p v-else-if="on.filed.by.role === 'lead'" class="label">The shop’s, for every {{ sheet.model }}.</p>
+      <p v-else-if="own" class="muted">
         Used on this job. A second person who reads it against the maker’s paper makes it the shop’s.
       </p>
-      <BenchButton v-else @press="check"
+      <BenchButton v-else-if="job.summary?.state === 'open'" @press="check"
         >Read against the maker’s paper: use it for every {{ sheet.model }}</BenchButton
       >
     </template>

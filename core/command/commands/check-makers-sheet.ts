@@ -10,7 +10,8 @@ export const checkMakersSheet = defineCommand({
   decide: ({ filed: seq }, { state, person }) => {
     const sheet = filedSheet(state);
     if (sheet?.filed.seq !== seq) return refuse({ code: 'entry.unknown', seq });
-    if (sheet.checked) return refuse({ code: 'step.already-done', step: 'Check of the maker’s sheet' });
+    if (sheet.checked || sheet.fromShop)
+      return refuse({ code: 'step.already-done', step: 'Check of the maker’s sheet' });
     if (sheet.filed.by.id === person.id) return refuse({ code: 'sheet.own', person: person.name });
     const { model, revision } = sheet.filed.body.sheet;
     if (!plateNamesModel(state, model))
