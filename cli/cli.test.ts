@@ -133,6 +133,14 @@ describe('a plan varied', () => {
     expect(ids).toContain('order.stem');
     expect(ids).not.toContain('diagnose.gland.tighten');
   });
+  it('a finding is made by the step that looks at the part, whatever that is called', async () => {
+    const findings = file([{ part: 'bonnet', finding: { kind: 'sound' } }]);
+    const { steps } = JSON.parse((await dw(['plan', 'globe-bolted', '--findings', findings])).out) as {
+      steps: { id: string; status: string; kept?: boolean }[];
+    };
+    expect(steps.find(({ id }) => id === 'inspect.bonnet-face')?.status).toBe('done');
+    expect(steps.filter(({ kept }) => kept)).toEqual([]);
+  });
   it.each([
     [
       'features that cannot stand together',

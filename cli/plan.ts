@@ -8,9 +8,10 @@ import {
   readLog,
   type Fact,
   type JobState,
+  type StepRef,
 } from '@dusk-wren/core/job';
 import { findingSchema, partRoleSchema, USUAL_RULES, wayChosenSchema } from '@dusk-wren/core/inspection';
-import { plan, type Plan } from '@dusk-wren/core/plan';
+import { plan, type Plan, type PlannedStep } from '@dusk-wren/core/plan';
 import { must } from '@dusk-wren/core/problem';
 import {
   CONSTRUCTION_IDS,
@@ -18,6 +19,7 @@ import {
   defaultValve,
   partsOf,
   valveSchema,
+  type PartRole,
   type Valve,
 } from '@dusk-wren/core/valve';
 import { readFile } from 'node:fs/promises';
@@ -117,7 +119,8 @@ async function usual(construction: string, features?: string, findings?: string)
   const body = { valve, site: USUAL_RULES, came: 'in line' as const, reported: '' };
   const { state } = must(record(EMPTY_JOB, openJob(body, person), stamp));
   if (findings === undefined) return state;
-  return must(record(state, await factsIn(findings, valve), stamp)).state;
+  const steps = must(plan(state))?.steps ?? [];
+  return must(record(state, await factsIn(findings, valve, steps), stamp)).state;
 }
 
 /** The usual valve with other features: each axis given replaces that axis, its other choices kept when the kind is. */
@@ -153,7 +156,7 @@ function mergedAxis(usual: unknown, given: unknown): unknown {
   return kept ? { ...usual, ...given } : given;
 }
 
-async function factsIn(file: string, valve: Valve): Promise<Fact[]> {
+async function factsIn(file: string, valve: Valve, steps: readonly PlannedStep[]): Promise<Fact[]> {
   const read = findingsFile.safeParse(await contentOf(file));
   if (!read.success)
     throw new UsageError(
@@ -164,13 +167,20 @@ async function factsIn(file: string, valve: Valve): Promise<Fact[]> {
     if ('way' in each) return { kind: 'way-chosen', body: { way: each.way } };
     const { part, finding } = each;
     if (!roles.has(part)) throw new UsageError(`${file}: this valve has no ${part}.`);
-    const step = {
-      id: `inspect.${part.replaceAll(' ', '-').toLowerCase()}`,
-      title: `Look at the ${part}`,
-      stage: 'inspect' as const,
-    };
-    return { kind: 'finding-made', body: { step, part, finding } };
+    return { kind: 'finding-made', body: { step: lookAt(steps, part), part, finding } };
   });
+}
+
+/** The step that looks at a part; for a part that no step looks at, one as it would be called. */
+function lookAt(steps: readonly PlannedStep[], part: PartRole): StepRef {
+  const look = steps.find(({ task }) => task.kind === 'look' && task.part === part);
+  return look
+    ? { id: look.id, title: look.title, stage: look.stage }
+    : {
+        id: `inspect.${part.replaceAll(' ', '-').toLowerCase()}`,
+        title: `Look at the ${part}`,
+        stage: 'inspect',
+      };
 }
 
 async function jobIn(file: string | undefined): Promise<JobState> {

@@ -10,6 +10,7 @@ import type {
   Role,
   StepRef,
 } from '../job';
+import { LONGEST_TITLE } from '../job';
 import { stepOf, type Plan, type PlannedStep } from '../plan';
 import type { Task, TaskOf } from '../procedure';
 
@@ -70,8 +71,9 @@ function isTask<K extends Task['kind']>(
   return kinds.some((kind) => kind === step.task.kind);
 }
 
+/** A step as an entry names it; a title that a long serial made too long is cut, never refused. */
 export function refOf({ id, title, stage }: PlannedStep): StepRef {
-  return { id, title, stage };
+  return { id, title: title.length > LONGEST_TITLE ? `${title.slice(0, LONGEST_TITLE - 1)}…` : title, stage };
 }
 
 /** The stamp of the instrument behind a reading; `hand` for a figure read by eye. */

@@ -120,16 +120,18 @@ describe('stem runout (handbook parts 3 and 4)', () => {
     [2, thick, 'fit'],
     [3, thick, 'renew'],
   ])('a bow of %d thou', (bow, on, verdict) => {
-    expect(callOnRunout(on, USUAL_RULES, bent(bow)).verdict).toBe(verdict);
+    expect(callOnRunout(on, USUAL_RULES, bent(bow), 'stem').verdict).toBe(verdict);
   });
   it('straightened only where the site allows it', () => {
-    expect(callOnRunout(valve, { ...USUAL_RULES, straighteningAllowed: true }, bent(3))).toMatchObject({
+    expect(
+      callOnRunout(valve, { ...USUAL_RULES, straighteningAllowed: true }, bent(3), 'stem'),
+    ).toMatchObject({
       verdict: 'rework',
       method: 'straighten',
     });
   });
   it('an oval is not straightened: packing rides on it', () => {
-    const called = callOnRunout(valve, { ...USUAL_RULES, straighteningAllowed: true }, bent(0, 3));
+    const called = callOnRunout(valve, { ...USUAL_RULES, straighteningAllowed: true }, bent(0, 3), 'stem');
     expect(called).toMatchObject({ verdict: 'renew', reason: expect.stringContaining('oval') });
   });
 });

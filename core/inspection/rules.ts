@@ -240,12 +240,7 @@ export function stemLimit(valve: Valve, site: SiteRules): { limit: Length; sourc
 }
 
 /** The call on a stem from its runout. */
-export function callOnRunout(
-  valve: Valve,
-  site: SiteRules,
-  runout: StemRunout,
-  part: PartRole = 'stem',
-): Call {
+export function callOnRunout(valve: Valve, site: SiteRules, runout: StemRunout, part: PartRole): Call {
   const { limit, source } = stemLimit(valve, site);
   const tir = `${format(runout.tir, 'US')}, limit ${format(limit, 'US')}`;
   if (si(runout.tir) <= si(limit) + 1e-12) return { part, ...ruled('fit', `TIR ${tir}`, source) };

@@ -22,7 +22,7 @@ export {
   type InstrumentStamp,
   type ReadBy,
 } from './instrument';
-export { STAGES, stepRef, type Stage, type StepRef } from './stage';
+export { LONGEST_TITLE, STAGES, stepRef, type Stage, type StepRef } from './stage';
 export { PRESSURE_TESTS, type PressureTest } from './events/pressure-tested';
 export {
   describeEntry,

@@ -15,10 +15,13 @@ export const STAGES = [
 ] as const;
 export type Stage = (typeof STAGES)[number];
 
+/** Letters of a step's title that the log keeps. */
+export const LONGEST_TITLE = 120;
+
 /** The step a fact belongs to, with its title as it stood: facts outlive the plan that asked for them. */
 export const stepRef = z.strictObject({
   id: z.string().min(1).max(80),
-  title: z.string().min(1).max(120),
+  title: z.string().min(1).max(LONGEST_TITLE),
   stage: z.enum(STAGES),
 });
 export type StepRef = z.output<typeof stepRef>;

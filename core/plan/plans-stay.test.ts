@@ -23,7 +23,10 @@ const BEFORE = written.parse(
 );
 
 /** Relations that are new on purpose: what must come before, what waits for it, and why. */
-const NEW_RELATIONS: readonly { before: RegExp; after: RegExp; why: string }[] = [];
+const NEW_RELATIONS: readonly { before: RegExp; after: RegExp; why: string }[] = [
+  { before: /^strip\.settings$/, after: /./, why: 'settings are measured before the strip can lose them' },
+  { before: /^strip\.mark-wedge$/, after: /./, why: 'a wedge is marked before it comes off its stem' },
+];
 
 const now = ({ steps }: Plan): Written =>
   steps.map(({ id, stage, title, after }) => [id, stage, title, [...after]]);

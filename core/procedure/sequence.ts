@@ -84,10 +84,11 @@ export function reopened({ opening }: Context, because: Because): Because {
   return opening.failed ? finding('the seat test was over its allowance', opening.failed.seq) : because;
 }
 
+/** What comes off after the marks are set waits until the settings are taken too, where the valve has any. */
 export const strip = (because: Because, after: readonly string[], ...provides: string[]): Thread => ({
   stage: 'strip',
   because,
-  after,
+  after: after.includes('marked') && !provides.includes('noted') ? [...after, 'noted'] : after,
   provides: ['stripped', ...provides],
 });
 

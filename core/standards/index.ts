@@ -17,6 +17,7 @@ export * from './iec-60534-2-1';
 export * from './iso-5208';
 export * from './lapping-compound';
 export * from './medium-hazard';
+export * from './medium-names';
 export * from './mss-sp-61';
 export * from './nominal-size';
 export * from './packing-section';

@@ -43,7 +43,8 @@ export function orderLines(current: Plan, state: JobState, today: string): Order
 
 /** Working days of work that can only follow the part. */
 function daysAfter(current: Plan, part: PartRole): number {
-  const from = current.steps.findIndex(({ on, after }) => on.includes(part) || after.includes(`fit.${part}`));
+  const arrives = current.steps.find(({ task }) => task.kind === 'arrive' && task.part === part)?.id ?? '';
+  const from = current.steps.findIndex(({ on, after }) => on.includes(part) || after.includes(arrives));
   const minutes = current.steps
     .slice(from < 0 ? current.steps.length : from)
     .filter(({ status }) => status !== 'done')

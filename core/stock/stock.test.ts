@@ -310,6 +310,24 @@ describe('orders', () => {
     job.send({ kind: 'receive-part', body: { step: 'arrive.stem' } });
     expect(line()?.state).toBe('arrived');
   });
+  it('a seat that is fitted in the body is ordered early enough for the work after its fitting', () => {
+    const due = '2026-12-14';
+    const job = new BenchJob(defaultValve('gate-wedge'), { due, came: 'bare' }).workTo('inspect.left-seat');
+    job.send({
+      kind: 'make-finding',
+      body: { step: 'inspect.left-seat', finding: { kind: 'cracked' } },
+    });
+    const line = orderLines(job.plan(), job.state, '2026-11-25').find(({ part }) => part === 'left seat');
+    const fitting = job.plan().steps.find(({ after }) => after.includes('arrive.left-seat'));
+    expect(fitting?.id).toBe('fit.left-seat');
+    // Lead time alone would be exactly so many working days before the day it is due.
+    const leadAlone = orderLines(
+      { ...job.plan(), steps: job.plan().steps.filter(({ task }) => task.kind === 'order') },
+      job.state,
+      '2026-11-25',
+    ).find(({ part }) => part === 'left seat');
+    expect((line?.orderBy ?? '') < (leadAlone?.orderBy ?? '')).toBe(true);
+  });
 });
 
 describe('a unit from the shelf', () => {
@@ -333,6 +351,17 @@ describe('a unit from the shelf', () => {
       ]),
     );
     expect(job.plan().remainingMinutes).toBeLessThan(new BenchJob(cage).plan().remainingMinutes);
+  });
+  it('a serial as long as the register takes stops no step', () => {
+    const job = new BenchJob(cage);
+    const serial = 'S'.repeat(60);
+    job.send({ kind: 'take-unit', body: { unit: id(9), kind: 'rebuilt actuator', serial } });
+    job.workTo('release.sign');
+    const fitted = job.state.records['step-done'].find(
+      ({ body }) => body.step.id === 'repair.shelf-rebuilt-actuator',
+    );
+    expect(fitted?.body.step.title).toContain(serial);
+    expect(fitted?.body.step.title.length).toBeLessThanOrEqual(120);
   });
   it('is taken once, and only where it fits', () => {
     const job = take(new BenchJob(cage));

@@ -1,5 +1,5 @@
 import { formatAs, si, valueIn, type Quantity } from '../quantity';
-import { MEDIUM_HAZARDS, type HazardousMedium } from '../standards';
+import { MEDIUM_HAZARDS, mediumOf, type HazardousMedium } from '../standards';
 import { HAZARDS, type Hazard } from './medium';
 import type { Valve } from './valve';
 
@@ -15,28 +15,6 @@ export interface Protection {
   /** Never worked on alone. */
   readonly buddy: boolean;
 }
-
-/** Words of a nameplate or a permit that name a medium of the table, the most particular first. */
-const NAMED: readonly (readonly [RegExp, HazardousMedium])[] = [
-  [/h2s|hydrogen sul|sour/i, 'hydrogen sulphide'],
-  [/natural gas|\bgas lift|fuel gas|wet gas|condensate gas|methane/i, 'natural gas'],
-  [/crude|oil|condensate/i, 'crude oil'],
-  [/steam/i, 'steam'],
-  [/hot water|heating|boiler|district/i, 'hot water'],
-  [/oxygen/i, 'oxygen'],
-  [/ammonia/i, 'ammonia'],
-  [/chlorine/i, 'chlorine'],
-  [/carbon dioxide|\bco2/i, 'carbon dioxide'],
-  [/nitrogen/i, 'nitrogen'],
-  [/hydrogen/i, 'hydrogen'],
-  [/caustic|soda|lye/i, 'caustic'],
-  [/acid/i, 'acid'],
-  [/amine|glycol/i, 'amine'],
-  [/methanol|alcohol/i, 'methanol'],
-  [/brine|produced water/i, 'brine'],
-  [/\bair\b/i, 'air'],
-  [/water|juice|syrup/i, 'water'],
-];
 
 const OF_HAZARD: Partial<Record<Hazard, HazardousMedium>> = {
   h2s: 'hydrogen sulphide',
@@ -57,7 +35,7 @@ const ALONE: readonly HazardousMedium[] = [...BREATHES, 'nitrogen', 'carbon diox
  */
 export function protectionFor(medium: Valve['medium']): Protection {
   if (!medium) return UNKNOWN;
-  const named = NAMED.find(([words]) => words.test(medium.name))?.[1];
+  const named = mediumOf(medium.name)?.hazard;
   const media = new Set<HazardousMedium>([
     ...(named ? [named] : []),
     ...medium.hazards.flatMap((hazard) => OF_HAZARD[hazard] ?? []),

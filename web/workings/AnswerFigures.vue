@@ -39,6 +39,7 @@ const tables = computed(() =>
 );
 const RINGS: Readonly<Record<string, 'fit' | 'rework' | 'renew' | 'ask' | 'condemn'>> = {
   fit: 'fit',
+  acceptable: 'fit',
   shuts: 'fit',
   ask: 'ask',
   'no limit given': 'ask',

@@ -42,6 +42,7 @@ function out(c: Context): Draft[] {
         why: 'By hand. If it binds, dress the thread rather than force it; a wrench only between disc and backseat, where a mark does no harm.',
         caution: CAUTIONS.stem,
         off: ['stem', ...carried(c)],
+        also: ['wedge marked'],
         tools: ['soft jaws'],
         minutes: 6,
       },

@@ -62,11 +62,11 @@ const worked = computed(() =>
 const answer = computed(() => (worked.value?.ok ? worked.value.value : undefined));
 const call = computed(() =>
   answer.value && job.state && job.planned
-    ? callOnRunout(job.planned.valve, siteOf(job.state), answer.value.result)
+    ? callOnRunout(job.planned.valve, siteOf(job.state), answer.value.result, props.task.part)
     : undefined,
 );
 const leadDays = computed(() =>
-  job.planned ? partsOf(job.planned.valve).find(({ role }) => role === 'stem')?.leadDays : undefined,
+  job.planned ? partsOf(job.planned.valve).find(({ role }) => role === props.task.part)?.leadDays : undefined,
 );
 const clock = (degrees: number) => {
   const hours = degrees / 30;
@@ -158,7 +158,7 @@ useKeys([
       <template v-if="answer && call">
         <BenchButton lamp hint="enter" @press="keep">{{
           call.verdict === 'renew'
-            ? `Take the call, order stem${leadDays ? ` (${leadDays} days)` : ''}`
+            ? `Take the call, order ${task.part}${leadDays ? ` (${leadDays} days)` : ''}`
             : 'Take the call'
         }}</BenchButton>
         <BenchButton hint="o" @press="overruling = true">Overrule</BenchButton>
