@@ -151,3 +151,35 @@ describe('a certificate on the way', () => {
     expect(certificate(EMPTY_JOB, [], 'US')).toBeUndefined();
   });
 });
+
+describe('the certificate of a double-seated control valve', () => {
+  const job = new BenchJob(defaultValve('control-globe-double-seat'), { came: 'bare' }).workTo(
+    'inspect.blue.upper',
+  );
+  job.blue('inspect.blue.upper', 200).workTo('inspect.blue.lower').blue('inspect.blue.lower', 250);
+  job.workTo('test.seat').send({
+    kind: 'run-pressure-test',
+    body: {
+      step: 'test.seat',
+      pressure: job.step('test.seat')?.task.kind === 'pressure-test' ? '60 psig' : '0 psig',
+      hold: '60 s',
+      leakPerMinute: 2.34,
+      readBy: DIAL,
+    },
+  });
+  job.workTo('nothing');
+  const paper = certificate(job.state, job.log, 'SI');
+
+  it('has both contacts as found, and both as left', () => {
+    const contacts = (lines: readonly string[] = []) =>
+      lines.filter((line) => line.includes('of the circle'));
+    expect(contacts(paper?.asFound)).toHaveLength(2);
+    expect(contacts(paper?.asFound).join()).toMatch(/55\.6 %.*69\.4 %/);
+    expect(contacts(paper?.asLeft)).toHaveLength(2);
+  });
+  it('counts the leak in what was counted, in figures that can be read (FCI 70-2, class II in mL)', () => {
+    const seat = paper?.tests.find(({ title }) => title.startsWith('Seat test'));
+    expect(seat?.leak).toBe('2.3 mL/min');
+    expect(seat?.allowed).toMatch(/^\d+(\.\d)? mL\/min$/);
+  });
+});

@@ -6,15 +6,18 @@ import {
   siteOf,
   standingEntries,
   type Entry,
+  type EntryOf,
   type InstrumentStamp,
   type JobState,
   type PersonStamp,
   type ReadBy,
+  type Stage,
 } from '../job';
 import { boltProgress, passed, plan, type Plan, type PlannedStep } from '../plan';
 import type { TaskOf } from '../procedure';
 import {
   format,
+  formatNumber,
   type GaugePressure,
   type Length,
   type Time,
@@ -116,7 +119,7 @@ export function certificate(
     received: opening.at,
     ...(signed ? { signed: { by: signed.by, at: signed.at, nextDue: signed.body.nextDue } } : {}),
     condemned: current.condemned,
-    asFound: asFound(state, system),
+    asFound: asFound(state, current, system),
     asLeft: asLeft(state, current, system),
     calls: callLines(current),
     torques: current.steps.flatMap((step) =>
@@ -180,7 +183,7 @@ export function plateOf(valve: Valve, system: UnitSystem): PlateLine[] {
   ];
 }
 
-function asFound(state: JobState, system: UnitSystem): string[] {
+function asFound(state: JobState, current: Plan, system: UnitSystem): string[] {
   const { records } = state;
   const runout = latestRunout(state);
   const sound = records['finding-made']
@@ -202,13 +205,12 @@ function asFound(state: JobState, system: UnitSystem): string[] {
       : []),
     ...findings,
     ...(sound.length > 0 ? [`nothing found: ${sound.join('; ')}`] : []),
-    ...contactLines(state, system, (step) => step === 'inspect.blue'),
+    ...contactLines(state, current, system, 'inspect'),
     ...measured,
   ];
 }
 
 function asLeft(state: JobState, current: Plan, system: UnitSystem): string[] {
-  const last = contactLines(state, system, (step) => step.startsWith('repair.blue')).at(-1);
   const grits = state.records['lapping-logged'];
   const renewed = [...current.calls.values()]
     .filter(({ verdict }) => verdict === 'renew')
@@ -220,25 +222,29 @@ function asLeft(state: JobState, current: Plan, system: UnitSystem): string[] {
           `lapped: ${grits.map(({ body }) => `grit ${body.grit} for ${format(body.minutes, system)}`).join('; ')}`,
         ]
       : []),
-    ...(last ? [last] : []),
+    ...contactLines(state, current, system, 'repair'),
   ];
 }
 
-function contactLines(state: JobState, system: UnitSystem, of: (step: string) => boolean): string[] {
-  return state.records['bluing-checked']
-    .filter(({ body }) => of(body.step.id))
-    .flatMap(({ body }) => {
-      const worked = seatContact.work({
-        diameter: body.diameter,
-        arcs: body.arcs,
-        widest: siteOf(state).widestBlueLine,
-      });
-      if (!worked.ok) return [];
-      const { continuity, widthMean, verdict } = worked.value.result;
-      return [
-        `${body.step.title}: ${format(continuity, system)} of the circle, ${format(widthMean, system)} wide, ${verdict}`,
-      ];
+/** The last blue check of each contact in a stage: as found while looking, as left after the work. */
+function contactLines(state: JobState, current: Plan, system: UnitSystem, stage: Stage): string[] {
+  const last = new Map<string, EntryOf<'bluing-checked'>>();
+  for (const entry of state.records['bluing-checked']) {
+    const step = current.steps.find(({ id }) => id === entry.body.step.id);
+    if (entry.body.step.stage === stage) last.set(step?.parts.join() ?? entry.body.step.id, entry);
+  }
+  return [...last.values()].flatMap(({ body }) => {
+    const worked = seatContact.work({
+      diameter: body.diameter,
+      arcs: body.arcs,
+      widest: siteOf(state).widestBlueLine,
     });
+    if (!worked.ok) return [];
+    const { continuity, widthMean, verdict } = worked.value.result;
+    return [
+      `${body.step.title}: ${format(continuity, system)} of the circle, ${format(widthMean, system)} wide, ${verdict}`,
+    ];
+  });
 }
 
 function callLines({ calls }: Plan): CallLine[] {
@@ -301,14 +307,14 @@ function testLines(state: JobState, current: Plan): TestLine[] {
     const step = current.steps.find(({ id }) => id === entry.body.step.id);
     if (step?.task.kind !== 'pressure-test') return [];
     const { body } = entry;
-    const unit = body.fluid === 'gas' ? 'bubbles/min' : 'drops/min';
+    const unit = `${body.counted ?? (body.fluid === 'gas' ? 'bubbles' : 'drops')}/min`;
     return [
       {
         title: body.step.title,
         pressure: body.pressure,
         hold: body.hold,
-        leak: `${Math.round(body.leakPerMinute * 10) / 10} ${unit}`,
-        allowed: `${step.task.allowedPerMinute} ${unit}`,
+        leak: `${formatNumber(body.leakPerMinute, 1)} ${unit}`,
+        allowed: `${formatNumber(step.task.allowedPerMinute, 1)} ${unit}`,
         passed: counts(body.readBy) && passed(entry, step.task),
         source: describeSource(step.task.shown.source),
         simulated: isSimulated(body.readBy),

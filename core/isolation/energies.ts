@@ -1,5 +1,5 @@
 import { quantity, type Dimension, type Quantity, type Temperature } from '../quantity';
-import type { ClosureKind, MoverKind, Valve } from '../valve';
+import type { ClosureKind, MoverKind, PartRole, Valve } from '../valve';
 import type { Line, Side } from './line';
 
 export const ENERGIES = [
@@ -28,7 +28,12 @@ export type Proof =
   /** Seen, not read: it is held, and tried by hand. */
   | { readonly kind: 'tried'; readonly how: string }
   /** It cannot be let out before the strip: said here, and held by a step of the strip. */
-  | { readonly kind: 'held'; readonly how: string };
+  | {
+      readonly kind: 'held';
+      readonly how: string;
+      /** The parts that hold it: it is gone once one of them is off. */
+      readonly by: readonly PartRole[];
+    };
 
 /** One energy that can hurt whoever opens this valve, where it stands and what proves it gone. */
 export interface Energy {
@@ -43,18 +48,44 @@ export const TOUCHABLE: Temperature = quantity('temperature', 50, '°C');
 /** Closures that keep a pocket of line pressure between their faces. */
 const CAVITIES: readonly ClosureKind[] = ['ball', 'expanding-gates', 'wedge', 'taper-plug'];
 
-const SPRINGS: Partial<Record<MoverKind, string>> = {
-  'spring-diaphragm': 'actuator spring: its adjuster is backed off before the stem is let go',
-  'rolling-diaphragm': 'spring barrel: never opened in the field; the clevis is freed with air at mid-travel',
-  'diaphragm-on-stem': 'spring under the bonnet: the adjusting screw is backed off first',
-  'hygienic-cylinder': 'clamped spring stack: held by air or in the press before it is freed',
-  'range-spring': 'range spring: screwed fully off before a bolt is loosened',
-  'set-spring': 'set spring: the compression screw is backed off, counting turns',
-  solenoid: 'small cone spring under the cover',
+interface Spring {
+  readonly how: string;
+  readonly by: readonly PartRole[];
+}
+
+const SPRINGS: Partial<Record<MoverKind, Spring>> = {
+  'spring-diaphragm': {
+    how: 'actuator spring: its adjuster is backed off before the stem is let go',
+    by: ['actuator spring'],
+  },
+  'rolling-diaphragm': {
+    how: 'spring barrel: never opened in the field; the clevis is freed with air at mid-travel',
+    by: ['spring barrel', 'actuator spring'],
+  },
+  'diaphragm-on-stem': {
+    how: 'spring under the bonnet: the adjusting screw is backed off first',
+    by: ['spring'],
+  },
+  'hygienic-cylinder': {
+    how: 'clamped spring stack: held by air or in the press before it is freed',
+    by: ['spring assembly'],
+  },
+  'range-spring': {
+    how: 'range spring: screwed fully off before a bolt is loosened',
+    by: ['range spring'],
+  },
+  'set-spring': {
+    how: 'set spring: the compression screw is backed off, counting turns',
+    by: ['spring'],
+  },
+  solenoid: { how: 'small cone spring under the cover', by: ['cone spring'] },
 };
 
 /** A guided check is pressed on its seat by a spring under the cover; a swing check hangs. */
-const UNDER_COVER = 'spring under the cover: two opposing bolts stay to the last, the cover clamped';
+const UNDER_COVER: Spring = {
+  how: 'spring under the cover: two opposing bolts stay to the last, the cover clamped',
+  by: ['spring'],
+};
 
 /** Every energy of this valve in this line, in the order in which each is let out. */
 export function energiesOf(valve: Valve, line: Line): Energy[] {
@@ -72,7 +103,7 @@ export function energiesOf(valve: Valve, line: Line): Energy[] {
     ...(hot ? [HEAT] : []),
     ...(spring === undefined
       ? []
-      : [{ kind: 'spring', where: 'spring', proof: { kind: 'held', how: spring } } satisfies Energy]),
+      : [{ kind: 'spring', where: 'spring', proof: { kind: 'held', ...spring } } satisfies Energy]),
   ];
 }
 

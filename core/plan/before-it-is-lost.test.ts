@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { BenchJob } from '../testing/bench';
 import { waitsFor } from '../testing/relations';
 import { CONSTRUCTION_IDS, defaultValve } from '../valve';
+import { handOver, type PlannedStep } from '.';
 
 const planOf = (construction: (typeof CONSTRUCTION_IDS)[number]) =>
   new BenchJob(defaultValve(construction)).plan();
@@ -31,5 +32,21 @@ describe('what is measured and marked before it is lost (common practice)', () =
     const plan = planOf(id);
     const off = plan.steps.find((step) => step.off.includes('wedge'));
     expect([...waitsFor(plan, off?.id ?? '')]).toContain('strip.mark-wedge');
+  });
+});
+
+describe('a spring that still pushes', () => {
+  const loaded = (job: BenchJob) => handOver(job.plan(), job.state).loaded;
+  it('is handed over until it is off itself: another spring off is no comfort (solenoid pilot)', () => {
+    const job = new BenchJob(defaultValve('solenoid-pilot'));
+    const off = (part: string) =>
+      job.plan().steps.find((step) => step.off.some((each) => each === part))?.id ?? '';
+    expect(loaded(job)).toEqual(['small cone spring under the cover']);
+    job.workTo(off('armature spring'));
+    job.work(job.step(off('armature spring')) as PlannedStep);
+    expect(loaded(job)).toEqual(['small cone spring under the cover']);
+    job.workTo(off('cone spring'));
+    job.work(job.step(off('cone spring')) as PlannedStep);
+    expect(loaded(job)).toEqual([]);
   });
 });

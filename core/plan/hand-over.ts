@@ -29,10 +29,9 @@ export function handOver(plan: Plan, state: JobState): HandOver {
   const off = done.flatMap((step) => step.off);
   const lots = new Map(state.records['part-laid'].map(({ body }) => [body.part, body.lot]));
   const line = lineOf(state);
-  const springs = (line ? energiesOf(plan.valve, line) : []).flatMap(({ proof }) =>
-    proof.kind === 'held' ? [proof.how] : [],
+  const loaded = (line ? energiesOf(plan.valve, line) : []).flatMap(({ proof }) =>
+    proof.kind === 'held' && !proof.by.some((part) => off.includes(part)) ? [proof.how] : [],
   );
-  const springOff = off.some((part) => part.includes('spring'));
   return {
     inHand: plan.inHand?.title ?? 'Nothing ready',
     tray: off.flatMap((part, i) =>
@@ -42,7 +41,7 @@ export function handOver(plan: Plan, state: JobState): HandOver {
       .filter(({ task, status }) => task.kind === 'bolt-up' && status !== 'done')
       .filter(({ on }) => on.some((part) => off.includes(part)))
       .map(({ title }) => `not torqued yet: ${title}`),
-    loaded: springOff ? [] : springs,
+    loaded,
     locks: hangingLocks(state).map(
       ({ body, by }) => `lock ${body.lock}, tag ${body.tag}, ${by.name}: ${body.step.title}`,
     ),

@@ -1,7 +1,15 @@
 <script setup lang="ts">
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import type { TaskOf } from '@dusk-wren/core/procedure';
-import { preferredUnit, psig, seconds, si, valueIn, type Quantity } from '@dusk-wren/core/quantity';
+import {
+  formatNumber,
+  preferredUnit,
+  psig,
+  seconds,
+  si,
+  valueIn,
+  type Quantity,
+} from '@dusk-wren/core/quantity';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
@@ -99,7 +107,9 @@ useKeys([{ key: 'enter', label: 'Keep this test', run: keep, when: () => now.val
       </li>
       <li>
         <span>at most</span
-        ><b>{{ task.allowedPerMinute === 0 ? 'none' : `${task.allowedPerMinute} ${counted}/min` }}</b>
+        ><b>{{
+          task.allowedPerMinute === 0 ? 'none' : `${formatNumber(task.allowedPerMinute, 1)} ${counted}/min`
+        }}</b>
       </li>
     </ul>
     <div class="rig">
