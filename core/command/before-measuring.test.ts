@@ -3,7 +3,9 @@ import { usualLine } from '../isolation';
 import { describeEntry, evidenceOn, hangingLocks, lineOf } from '../job';
 import { BenchJob, DIAL, id, INSPECTOR, LAPSED, LEAD, TECHNICIAN } from '../testing/bench';
 import { defaultValve } from '../valve';
-import { openJob } from '.';
+import { findFault, type Counts } from '../diagnosis';
+import { must } from '../problem';
+import { decide, openJob, readCommand } from '.';
 
 const globe = () => new BenchJob(defaultValve('control-globe-double-seat'));
 const answer = (job: BenchJob, check: string, result: number, readBy: string = 'hand') =>
@@ -72,6 +74,25 @@ describe('placing the fault', () => {
     expect(placed?.body.chance).toBeLessThan(0.2);
     expect(placed && describeEntry(placed)).toMatch(/Bench set wrong; held at \d+ %/);
     expect(job.step('diagnose.place')?.status).toBe('done');
+  });
+  it('is held as likely as the shop’s own jobs make it, as it was shown', () => {
+    const chanceWith = (counts: Counts) => {
+      const job = globe().workTo('diagnose.place');
+      const read = readCommand({
+        kind: 'place-fault',
+        body: { step: 'diagnose.place', symptom: 'half travel', cause: 'bench set wrong' },
+      });
+      const facts = decide(job.state, must(read), { ...job.edge(TECHNICIAN), faultCounts: () => counts });
+      const [placed] = must(facts);
+      return placed?.kind === 'fault-placed' ? placed.body.chance : 0;
+    };
+    const { features } = globe().plan().valve;
+    const counts = { 'bench set wrong': 40 };
+    const shown = findFault({ symptom: 'half travel', features, evidence: [], counts }).suspects.find(
+      ({ cause }) => cause === 'bench set wrong',
+    );
+    expect(chanceWith(counts)).toBe(shown?.chance);
+    expect(chanceWith(counts)).toBeGreaterThan(2 * chanceWith({}));
   });
   it('somewhere this valve has not, or that gives another symptom, is refused', () => {
     const job = globe().workTo('diagnose.place');

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { Counts, SymptomId } from '../diagnosis';
 import { ok, refuse, type Result } from '../problem';
 import type {
   Fact,
@@ -20,6 +21,8 @@ export interface Edge {
   /** ISO date and time. */
   readonly now: string;
   readonly instrument: (id: InstrumentId) => InstrumentStamp | undefined;
+  /** What this shop's closed jobs with a symptom were; where it is not known, the finder goes by usual odds. */
+  readonly faultCounts?: (symptom: SymptomId) => Counts;
 }
 
 export interface Asked extends Edge {

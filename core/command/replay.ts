@@ -3,6 +3,7 @@ import {
   EMPTY_JOB,
   type Entry,
   type EventKind,
+  type Fact,
   type InstrumentId,
   type InstrumentStamp,
   type JobState,
@@ -102,8 +103,8 @@ function problemOf(state: JobState, together: readonly Entry[]): Problem | undef
     instrument: (id) => stampIn(first, id),
   });
   if (!facts.ok) return facts.problem;
-  const told = facts.value.map(({ kind, body }) => ({ kind, body }));
-  const stored = together.map(({ kind, body }) => ({ kind, body }));
+  const told = facts.value.map(withoutChance);
+  const stored = together.map(withoutChance);
   return sameFacts(told, stored) ? undefined : unfounded;
 }
 
@@ -128,6 +129,10 @@ function commandOf(state: JobState, entry: Entry): unknown {
     body: Object.fromEntries(Object.entries(told).filter(([field]) => fields.includes(field))),
   };
 }
+
+/** How likely a finder held a fault follows from the jobs of its own shop. */
+const withoutChance = ({ kind, body }: Fact): unknown =>
+  kind === 'fault-placed' ? { kind, body: { ...body, chance: 0 } } : { kind, body };
 
 /** A gauge that stood still for so long, as it was watched. */
 const stoodAt = (reads: unknown, length: number) =>

@@ -20,7 +20,7 @@ import { keepState, knownState } from './folded';
 import { appendLog, loadLog } from './job-log';
 import { JobRow, ReceiptRow } from './models';
 import { findPerson } from './people';
-import { countFault } from './fault-counts';
+import { countFault, countsBySymptom } from './fault-counts';
 import { kitsAreOfValve } from './kits-laid-out';
 import { followSheet, sheetFor } from './makers-sheets';
 import { photoIsOfJob } from './photos';
@@ -90,7 +90,8 @@ async function inTransaction(
   const moment = momentOf(request, state);
   // Whatever its device says, a reading is good only by an instrument in calibration on the day it reaches us.
   const instrument = await stampsFor(command, request.now.slice(0, 10), transaction);
-  const edge: Edge = { person, now: moment.at, instrument };
+  const faultCounts = command.kind === 'place-fault' ? await countsBySymptom(transaction) : () => ({});
+  const edge: Edge = { person, now: moment.at, instrument, faultCounts };
   await photoIsOfJob(command, jobId, transaction);
   await kitsAreOfValve(command, state, transaction);
   const facts = decide(state, command, edge);

@@ -1,4 +1,4 @@
-import { CAUSE_IDS, SYMPTOM_IDS, type CauseId, type SymptomId } from '@dusk-wren/core/diagnosis';
+import { CAUSE_IDS, SYMPTOM_IDS, type CauseId, type Counts, type SymptomId } from '@dusk-wren/core/diagnosis';
 import type { JobState } from '@dusk-wren/core/job';
 import type { Transaction } from 'sequelize';
 import { z } from 'zod';
@@ -11,6 +11,15 @@ const counted = z.array(
 /** How often each cause was placed on this shop's closed jobs. */
 export async function listFaultCounts(): Promise<{ symptom: SymptomId; cause: CauseId; count: number }[]> {
   return counted.parse(await FaultCountRow.findAll({ raw: true }));
+}
+
+/** The same by symptom, as the fault finder asks for it. */
+export async function countsBySymptom(transaction: Transaction): Promise<(symptom: SymptomId) => Counts> {
+  const rows = counted.parse(await FaultCountRow.findAll({ raw: true, transaction }));
+  return (symptom) =>
+    Object.fromEntries(
+      rows.filter((row) => row.symptom === symptom).map(({ cause, count }) => [cause, count]),
+    );
 }
 
 /** A job that is signed teaches the fault finder what its fault was. */
