@@ -124,6 +124,7 @@ test('a bolted globe valve from a bent stem to a signed certificate', async ({ p
     await workTo(page, 'Two sign the isolation off');
     await sign(page);
     await checkIsolation(browser, 'HV-2214', 'Wen Aldous');
+    await expect(title(page)).not.toHaveText('Two sign the isolation off');
     await workTo(page, 'Sign the certificate');
     await expect(inHand(page).getByRole('button', { name: 'Sign', exact: true })).toBeDisabled();
     await expect(inHand(page).getByText('another signs the certificate')).toBeVisible();
