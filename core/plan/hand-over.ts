@@ -2,6 +2,7 @@ import { energiesOf } from '../isolation';
 import { hangingLocks, lineOf, type JobState, type LOTS } from '../job';
 import type { PartRole } from '../valve';
 import type { Plan } from './plan';
+import { trayPlaces } from './tray';
 
 export interface OnTray {
   readonly place: number;
@@ -27,6 +28,7 @@ export function handOver(plan: Plan, state: JobState): HandOver {
   const done = plan.steps.filter(({ status }) => status === 'done');
   const back = new Set(done.flatMap(({ on }) => on));
   const off = done.flatMap((step) => step.off);
+  const places = trayPlaces(state, plan.steps);
   const lots = new Map(state.records['part-laid'].map(({ body }) => [body.part, body.lot]));
   const line = lineOf(state);
   const loaded = (line ? energiesOf(plan.valve, line) : []).flatMap(({ proof }) =>
@@ -34,9 +36,13 @@ export function handOver(plan: Plan, state: JobState): HandOver {
   );
   return {
     inHand: plan.inHand?.title ?? 'Nothing ready',
-    tray: off.flatMap((part, i) =>
-      back.has(part) ? [] : [{ place: i + 1, part, lot: lots.get(part) ?? ('not said' as const) }],
-    ),
+    tray: [...new Set(off)]
+      .flatMap((part): OnTray[] =>
+        back.has(part)
+          ? []
+          : [{ place: places.get(part) ?? places.size + 1, part, lot: lots.get(part) ?? 'not said' }],
+      )
+      .sort((a, b) => a.place - b.place),
     loose: plan.steps
       .filter(({ task, status }) => task.kind === 'bolt-up' && status !== 'done')
       .filter(({ on }) => on.some((part) => off.includes(part)))

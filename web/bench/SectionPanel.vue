@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import type { Plan } from '@dusk-wren/core/plan';
+import { stripOrder, type Plan } from '@dusk-wren/core/plan';
 import type { PartRole } from '@dusk-wren/core/valve';
 import { computed, onBeforeUnmount, ref } from 'vue';
 import SectionDrawing from '../drawings/SectionDrawing.vue';
-import { stripOrder } from '../drawings/sections/apart';
 import ContactRing from '../parts/ContactRing.vue';
 
 /** The valve in section with its calls; drawn apart part by part in the order it is stripped. */

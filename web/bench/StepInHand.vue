@@ -33,7 +33,9 @@ const props = defineProps<{ step: PlannedStep }>();
 const task = computed(() => props.step.task);
 const job = useJob();
 /** Where what comes off here goes: places are counted as parts come off. */
-const tray = computed(() => trayOf(job.planned).filter(({ role }) => props.step.off.includes(role)));
+const tray = computed(() =>
+  trayOf(job.planned, job.state).filter(({ role }) => props.step.off.includes(role)),
+);
 const notNeeded = () => job.act({ kind: 'do-step', body: { step: props.step.id, notNeeded: true } });
 /** What is signed with a PIN says so itself. */
 const signed = computed(() => ['hold', 'sign-off', 'sign'].includes(task.value.kind));

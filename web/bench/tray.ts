@@ -1,6 +1,6 @@
-import type { Plan } from '@dusk-wren/core/plan';
+import type { JobState } from '@dusk-wren/core/job';
+import { stripOrder, trayPlaces, type Plan } from '@dusk-wren/core/plan';
 import { partsOf, type PartRole } from '@dusk-wren/core/valve';
-import { stripOrder } from '../drawings/sections/apart';
 
 /** A place on the tray: parts lie in the order they come off. */
 export interface TrayPlace {
@@ -10,11 +10,12 @@ export interface TrayPlace {
   readonly number: number;
 }
 
-export function trayOf(planned: Plan | undefined): TrayPlace[] {
-  if (!planned) return [];
+export function trayOf(planned: Plan | undefined, state: JobState | undefined): TrayPlace[] {
+  if (!planned || !state) return [];
   const parts = new Map(partsOf(planned.valve).map((part) => [part.role, part]));
-  return stripOrder(planned.steps).map((role, i) => ({
-    place: i + 1,
+  const places = trayPlaces(state, planned.steps);
+  return [...new Set(stripOrder(planned.steps))].map((role) => ({
+    place: places.get(role) ?? 0,
     role,
     name: parts.get(role)?.name ?? role,
     number: parts.get(role)?.number ?? 0,

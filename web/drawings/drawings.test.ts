@@ -15,7 +15,8 @@ import { attributes, render, wordsOf } from '../testing/render';
 import BoltCircle from './BoltCircle.vue';
 import ContactArcs from './ContactArcs.vue';
 import { BenchJob } from '../../core/testing/bench';
-import { apart, stripOrder } from './sections/apart';
+import { stripOrder } from '@dusk-wren/core/plan';
+import { apart } from './sections/apart';
 import { sectionOf } from './sections/compose';
 import PackingRingDrawing from './PackingRingDrawing.vue';
 

@@ -8,7 +8,7 @@ import { useOpenJob } from '../stores/open-job';
 /** Labels for the tray: one a part, in the order they come off, each with a code that a scanner reads. */
 const props = defineProps<{ id: string }>();
 const job = useOpenJob(() => props.id);
-const places = computed(() => trayOf(job.planned));
+const places = computed(() => trayOf(job.planned, job.state));
 const tag = computed(() => job.planned?.valve.tag ?? '');
 const print = () => window.print();
 </script>

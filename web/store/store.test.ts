@@ -4,7 +4,7 @@ import QrCode from '../parts/QrCode.vue';
 import ViewTabs from '../parts/ViewTabs.vue';
 import NamePlate from '../parts/NamePlate.vue';
 import SectionDrawing from '../drawings/SectionDrawing.vue';
-import { stripOrder } from '../drawings/sections/apart';
+import { stripOrder } from '@dusk-wren/core/plan';
 import { trayOf } from '../bench/tray';
 import { attributes, render, wordsOf } from '../testing/render';
 import { BenchJob } from '../../core/testing/bench';
@@ -52,14 +52,15 @@ describe('views of a page', () => {
 describe('the tray', () => {
   it('has a place for every part that comes off, in the order they do, numbered from 1', () => {
     for (const id of CONSTRUCTION_IDS) {
-      const planned = new BenchJob(defaultValve(id)).plan();
-      const tray = trayOf(planned);
+      const job = new BenchJob(defaultValve(id));
+      const planned = job.plan();
+      const tray = trayOf(planned, job.state);
       expect(tray.map(({ place }) => place)).toEqual(tray.map((_, i) => i + 1));
       expect(tray.map(({ role }) => role)).toEqual(stripOrder(planned.steps));
       const numbers = new Map(partsOf(planned.valve).map(({ role, number }) => [role, number]));
       for (const { role, number } of tray) expect(number).toBe(numbers.get(role));
     }
-    expect(trayOf(undefined)).toEqual([]);
+    expect(trayOf(undefined, undefined)).toEqual([]);
   });
 });
 

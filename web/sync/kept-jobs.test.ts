@@ -184,6 +184,24 @@ describe('a job kept on the device', () => {
     expect(await kept.waitingByPerson(randomUUID())).toEqual([]);
   });
 
+  it('a job that cannot be read any more takes nothing along of what waits', async () => {
+    const kept = open(randomUUID());
+    const [first, ...rest] = opened.entries;
+    const unreadable = [
+      { ...first, kind: 'of a later version' },
+      ...rest,
+    ] as unknown as typeof opened.entries;
+    await kept.keepLog(JOB, 'V-1', unreadable, []);
+    await kept.addPending(JOB, {
+      commandId: commandId.parse(randomUUID()),
+      command: note('mine'),
+      person: ADA,
+      at: NOW,
+    });
+    expect(await kept.load(JOB)).toBeUndefined();
+    expect(await kept.waitingOn(JOB, ADA)).toMatchObject([{ command: note('mine') }]);
+  });
+
   it('whoever leaves takes the jobs off the device, and what waits to be sent stays', async () => {
     const kept = open(randomUUID());
     await kept.keepLog(JOB, 'V-1', opened.entries, []);

@@ -1,8 +1,8 @@
 import { instrumentView, type InstrumentView } from '@dusk-wren/contract';
 import {
   commandId,
-  entrySchema,
   personStamp,
+  readLog,
   type CommandId,
   type Entry,
   type PersonStamp,
@@ -48,7 +48,7 @@ interface PendingRecord {
 
 const KEPT_FOR = 30 * 24 * 60 * 60 * 1000;
 
-const keptLog = z.array(entrySchema);
+const keptLog = z.array(z.unknown());
 const keptInstruments = z.array(instrumentView);
 
 interface PhotoRecord {
@@ -81,10 +81,12 @@ export class KeptJobs {
   /** The job as it was kept; undefined when it was never opened here, or what is kept cannot be read any more. */
   async load(job: string): Promise<KeptJob | undefined> {
     const record = await this.store.jobs.get(job);
-    const log = keptLog.safeParse(record?.log);
+    // As stored logs are read: an older format is brought up to date, not given up.
+    const raw = keptLog.safeParse(record?.log);
     const instruments = keptInstruments.safeParse(record?.instruments);
-    if (!record || !log.success || !instruments.success) return undefined;
-    return { log: log.data, instruments: instruments.data };
+    if (!raw.success || !instruments.success) return undefined;
+    const log = readLog(raw.data);
+    return log.ok ? { log: log.value, instruments: instruments.data } : undefined;
   }
 
   /** What this person did on the job and the server has not decided on, in order: kept apart from the job itself. */

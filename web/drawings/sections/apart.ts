@@ -29,8 +29,3 @@ export function apart(section: Section, order: readonly PartRole[], off: number)
     room: { up: room('up'), down: room('down'), side: Math.max(room('left'), room('right')) },
   };
 }
-
-/** The order parts come off, as the plan takes them. */
-export const stripOrder = (
-  steps: readonly { readonly off: readonly PartRole[]; readonly opening: number }[],
-): PartRole[] => steps.filter(({ opening }) => opening === 1).flatMap(({ off }) => off);
