@@ -25,7 +25,7 @@ export default defineConfig({
         test: {
           name: 'server',
           include: ['server/**/*.test.ts'],
-          fileParallelism: false,
+          maxWorkers: 2,
           testTimeout: 30_000,
           hookTimeout: 60_000,
         },
