@@ -28,6 +28,7 @@ const behind = computed(() => {
 
 <template>
   <div>
+    <SheetOnFile />
     <ul class="parts">
       <li v-for="{ part, call } in rows" :key="part.role">
         <button
@@ -75,7 +76,6 @@ const behind = computed(() => {
         </div>
       </li>
     </ul>
-    <SheetOnFile />
     <ShelfOffer />
   </div>
 </template>
