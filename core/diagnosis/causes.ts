@@ -1,4 +1,12 @@
-import { airMoved, packedBox, type Features } from '../valve';
+import {
+  closureOf,
+  moverOf,
+  packedBox,
+  positionerOf,
+  type Closure,
+  type Features,
+  type Mover,
+} from '../valve';
 
 /** The chain from the air to the process; a fault lies in one of its links. */
 export const LINKS = [
@@ -22,19 +30,13 @@ interface Definition {
 }
 
 const always = () => true;
-const onAir = ({ moved }: Features) => airMoved(moved.kind);
-const positioned = ({ positioner }: Features) => positioner.kind !== 'none';
-const moved =
-  (...kinds: Features['moved']['kind'][]) =>
-  (features: Features) =>
-    kinds.includes(features.moved.kind);
-const closes =
-  (...kinds: Features['closure']['kind'][]) =>
-  (features: Features) =>
-    kinds.includes(features.closure.kind);
+const onAir = (features: Features) => moverOf(features).byAir === true;
+const positioned = (features: Features) => positionerOf(features) !== undefined;
+const moved = (is: (mover: Mover) => boolean) => (features: Features) => is(moverOf(features));
+const closes = (is: (closure: Closure) => boolean) => (features: Features) => is(closureOf(features));
 const packed = (features: Features) => packedBox(features) !== undefined;
-const diaphragm = moved('spring-diaphragm', 'rolling-diaphragm', 'diaphragm-on-stem');
-const cylinder = moved('piston', 'vane-arm', 'hygienic-cylinder');
+const diaphragm = moved(({ element }) => element === 'diaphragm');
+const cylinder = moved(({ element }) => element === 'cylinder');
 
 /** Everything that a fault can be, by link (handbook part 4; common practice). */
 export const CAUSES = {
@@ -114,13 +116,13 @@ export const CAUSES = {
     name: 'Bottom guide full, weep hole blocked',
     link: 'packing and guides',
     then: 'Blind head off, clean guide and weep hole.',
-    has: closes('double-plug'),
+    has: closes(({ guides }) => guides === 'top and bottom'),
   },
   'guides galled': {
     name: 'Plug sticks in its guides',
     link: 'packing and guides',
     then: 'Strip: guides and plug are looked at, renewed where galled.',
-    has: closes('double-plug', 'balanced-plug', 'ball-in-cage'),
+    has: closes(({ guides }) => guides !== undefined),
   },
   debris: { name: 'Debris on the seat', link: 'trim', then: 'Flush; strip if it stays.', has: always },
   'seat worn': {
@@ -163,55 +165,55 @@ export const CAUSES = {
     name: 'Weight out of place',
     link: 'linkage',
     then: 'Reckon its place again and set it.',
-    has: moved('weight-lever'),
+    has: moved(({ weight }) => weight === true),
   },
   'pot blocked': {
     name: 'Drip pot blocked',
     link: 'power element',
     then: 'Clean pot and needle valve.',
-    has: moved('weight-lever'),
+    has: moved(({ weight }) => weight === true),
   },
   'hole blocked': {
     name: 'Communication hole blocked',
     link: 'power element',
     then: 'Clear the hole; look at the diaphragm on the way.',
-    has: moved('weight-lever'),
+    has: moved(({ weight }) => weight === true),
   },
   'equalising orifice blocked': {
     name: 'Equalising orifice blocked',
     link: 'power element',
     then: 'Hold it to the light; clear it with a needle.',
-    has: moved('solenoid'),
+    has: moved(({ power }) => power === true),
   },
   'pilot orifice dirty': {
     name: 'Pilot orifice dirty',
     link: 'power element',
     then: 'Clean pilot orifice and armature seat.',
-    has: moved('solenoid'),
+    has: moved(({ power }) => power === true),
   },
   'pilot diaphragm torn': {
     name: 'Diaphragm torn',
     link: 'power element',
     then: 'Renew it, metal disc up.',
-    has: moved('solenoid'),
+    has: moved(({ power }) => power === true),
   },
   'armature stuck': {
     name: 'Armature stuck or coil dead',
     link: 'signal',
     then: 'Voltage first; then clean or renew the armature.',
-    has: moved('solenoid'),
+    has: moved(({ power }) => power === true),
   },
   'runs near set': {
     name: 'Runs too close to its set pressure',
     link: 'process',
     then: 'Nothing to repair: the margin is the operator’s.',
-    has: closes('relief-disc'),
+    has: closes(({ duty }) => duty === 'relieve by a spring'),
   },
   misaligned: {
     name: 'Spindle out of line',
     link: 'linkage',
     then: 'Strip: spindle runout, spring washers, guide.',
-    has: closes('relief-disc'),
+    has: closes(({ duty }) => duty === 'relieve by a spring'),
   },
 } as const satisfies Record<string, Definition>;
 

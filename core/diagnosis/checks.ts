@@ -1,4 +1,4 @@
-import { closesByAir, type Features } from '../valve';
+import { closesByAir, closureOf, moverOf, positionerOf, type Features } from '../valve';
 import type { CauseId } from './causes';
 import type { Read } from './gauges';
 
@@ -102,7 +102,7 @@ export const CHECKS = {
     results: ['as they should', 'both low'],
     shows: { 'relay faulty': 1, 'flapper dirty': 1, 'supply low': 1 },
     sure: BY_GAUGE,
-    of: ({ moved }) => moved.kind === 'piston',
+    of: (features) => moverOf(features).positioner === 'side or top',
     read: (read) => {
       const { actuator, below } = read(HALF);
       return judged((actuator + below) / 2 < 12);
@@ -116,7 +116,7 @@ export const CHECKS = {
     results: ['full output', 'weak output'],
     shows: { 'relay faulty': 1, 'supply low': 1, 'diaphragm torn': 1 },
     sure: BY_GAUGE,
-    of: ({ positioner }) => positioner.kind !== 'none',
+    of: (features) => positionerOf(features) !== undefined,
     read: (read) => judged(read({ ...FULL, with: 'flapper held by hand' }).actuator < 13),
   },
   locks: {
@@ -163,7 +163,7 @@ export const CHECKS = {
     results: ['clear', 'blocked'],
     shows: { 'bottom guide blocked': 1 },
     sure: BY_GAUGE,
-    of: ({ closure }) => closure.kind === 'double-plug',
+    of: (features) => closureOf(features).guides === 'top and bottom',
     read: (read) => judged(!read(SHUT).weepHoleClear),
   },
   'bench set': {
@@ -254,7 +254,7 @@ export const CHECKS = {
     results: ['swings on', 'steadies'],
     shows: { 'gain too high': 1 },
     sure: BY_GAUGE,
-    of: ({ positioner }) => positioner.kind !== 'none',
+    of: (features) => positionerOf(features) !== undefined,
     read: (read) => judged(read({ ...HALF, with: 'gain turned down' }).swing < 2),
   },
   'gland look': {
@@ -320,7 +320,7 @@ export const CHECKS = {
     results: ['silent', 'passes still'],
     shows: { 'seat worn': 1, debris: 1 },
     sure: BY_HAND,
-    of: ({ moved }) => moved.kind === 'weight-lever',
+    of: (features) => moverOf(features).weight === true,
   },
   coil: {
     title: 'Voltage at the coil, and a click?',
@@ -366,7 +366,7 @@ export const CHECKS = {
     results: ['weeps on', 'tight'],
     shows: { debris: 1 },
     sure: BY_HAND,
-    of: ({ moved }) => moved.kind === 'set-spring' || moved.kind === 'range-spring',
+    of: (features) => moverOf(features).setBySpring === true,
   },
   'piping strain': {
     title: 'Loosen the outlet flange: does the weep change?',

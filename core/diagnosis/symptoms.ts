@@ -1,5 +1,7 @@
-import type { Features } from '../valve';
+import { closureOf, moverOf, type Closure, type Features } from '../valve';
 import { causesOf, type CauseId } from './causes';
+
+type Duty = Closure['duty'];
 
 interface Definition {
   readonly name: string;
@@ -9,8 +11,10 @@ interface Definition {
 }
 
 const onAir = (features: Features) => causesOf(features).includes('supply low');
-const closure = (kind: Features['closure']['kind']) => (features: Features) => features.closure.kind === kind;
-const moved = (kind: Features['moved']['kind']) => (features: Features) => features.moved.kind === kind;
+const does =
+  (...duties: readonly Duty[]) =>
+  (features: Features) =>
+    duties.includes(closureOf(features).duty);
 
 /** What is seen, and what it can come from: cheapest check first, as the handbook lists them (common practice). */
 export const SYMPTOMS = {
@@ -33,7 +37,7 @@ export const SYMPTOMS = {
   'passes when shut': {
     name: 'Leaks through when shut, full travel',
     causes: { 'coupled short': 3, debris: 3, 'seat worn': 4 },
-    of: ({ closure: { kind } }) => kind !== 'relief-disc' && kind !== 'spring-regulator',
+    of: (features) => !does('relieve by a spring', 'regulate')(features),
   },
   sluggish: {
     name: 'Erratic or sluggish',
@@ -75,12 +79,12 @@ export const SYMPTOMS = {
   creeps: {
     name: 'Regulator creeps at no flow',
     causes: { 'seat worn': 3, debris: 3 },
-    of: closure('spring-regulator'),
+    of: does('regulate'),
   },
   'dump stays open': {
     name: 'Dump valve does not close, or dumps early',
     causes: { 'seat worn': 3, debris: 2, 'weight moved': 2, 'pot blocked': 2, 'hole blocked': 1 },
-    of: moved('weight-lever'),
+    of: does('dump'),
   },
   'solenoid stuck': {
     name: 'Solenoid valve will not open or close',
@@ -90,12 +94,12 @@ export const SYMPTOMS = {
       'pilot diaphragm torn': 2,
       'armature stuck': 2,
     },
-    of: moved('solenoid'),
+    of: (features) => moverOf(features).power === true,
   },
   weeps: {
     name: 'Relief valve weeps below its set pressure',
     causes: { 'seat worn': 3, debris: 3, 'runs near set': 2, misaligned: 1 },
-    of: closure('relief-disc'),
+    of: does('relieve by a spring'),
   },
 } as const satisfies Record<string, Definition>;
 

@@ -2,6 +2,7 @@ import { compare, format, inches, si, valueIn, type Length } from '../quantity';
 import { API_600, COMMON_PRACTICE, LEAST_HARD_FACING_MM, siteRule, type Source } from '../standards';
 import type { StemRunout } from '../workings';
 import {
+  closureOf,
   makersStemTir,
   metalSeatOf,
   PART_CATALOGUE,
@@ -162,8 +163,8 @@ const isSeat = (part: PartRole) => SEATS.includes(part);
 /** Seating parts that are never ground in against each other. */
 function wayOfItsOwn(found: Case): Ruling | undefined {
   const { valve, part, site } = found;
-  switch (valve.features.closure.kind) {
-    case 'wedge':
+  switch (closureOf(valve.features).marks) {
+    case 'each face by itself':
       if (part === 'wedge') {
         return ruled(
           'rework',
@@ -183,17 +184,16 @@ function wayOfItsOwn(found: Case): Ruling | undefined {
       return replaceable(found)
         ? ruled('rework', 'out of the body, then lapped', COMMON_PRACTICE, 'lap the seat out of the body')
         : ruled('condemn', 'this seat does not come out, and no grinder reaches it in line');
-    case 'relief-disc':
+    case 'against a lap':
       return ruled(
         'rework',
         'disc and nozzle each against a lap, never on each other',
         COMMON_PRACTICE,
         'lap against a lap',
       );
-    case 'expanding-gates':
+    case 'renewed':
       return ruled('renew', 'gates and seats are lapped flat as they are made: a mark is not dressed here');
-    case 'ball':
-    case 'ball-in-cage':
+    case 'ball renewed':
       return part === 'ball' ? ruled('renew', 'a marked ball cuts its new seats') : undefined;
     default:
       return undefined;
@@ -304,6 +304,6 @@ export function callOnFeature(part: PartRole, { features }: Valve): Call | undef
 
 /** Parts that are renewed only together: one renewed takes the others with it. */
 export function setOf(part: PartRole, { features }: Valve): readonly PartRole[] {
-  const set: readonly PartRole[] = ['plug', 'plug pin', 'stem'];
-  return features.closure.kind === 'balanced-plug' && set.includes(part) ? set : [];
+  const { set = [] } = closureOf(features);
+  return set.includes(part) ? set : [];
 }

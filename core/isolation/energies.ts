@@ -1,5 +1,5 @@
 import { quantity, type Dimension, type Quantity, type Temperature } from '../quantity';
-import type { ClosureKind, MoverKind, PartRole, Valve } from '../valve';
+import { closureOf, moverOf, type HeldSpring, type PartRole, type Valve } from '../valve';
 import type { Line, Side } from './line';
 
 export const ENERGIES = [
@@ -45,44 +45,8 @@ export interface Energy {
 /** Skin burns at about this (common practice, ISO 13732-1 gives thresholds by material; from memory). */
 export const TOUCHABLE: Temperature = quantity('temperature', 50, '°C');
 
-/** Closures that keep a pocket of line pressure between their faces. */
-const CAVITIES: readonly ClosureKind[] = ['ball', 'expanding-gates', 'wedge', 'taper-plug'];
-
-interface Spring {
-  readonly how: string;
-  readonly by: readonly PartRole[];
-}
-
-const SPRINGS: Partial<Record<MoverKind, Spring>> = {
-  'spring-diaphragm': {
-    how: 'actuator spring: its adjuster is backed off before the stem is let go',
-    by: ['actuator spring'],
-  },
-  'rolling-diaphragm': {
-    how: 'spring barrel: never opened in the field; the clevis is freed with air at mid-travel',
-    by: ['spring barrel', 'actuator spring'],
-  },
-  'diaphragm-on-stem': {
-    how: 'spring under the bonnet: the adjusting screw is backed off first',
-    by: ['spring'],
-  },
-  'hygienic-cylinder': {
-    how: 'clamped spring stack: held by air or in the press before it is freed',
-    by: ['spring assembly'],
-  },
-  'range-spring': {
-    how: 'range spring: screwed fully off before a bolt is loosened',
-    by: ['range spring'],
-  },
-  'set-spring': {
-    how: 'set spring: the compression screw is backed off, counting turns',
-    by: ['spring'],
-  },
-  solenoid: { how: 'small cone spring under the cover', by: ['cone spring'] },
-};
-
 /** A guided check is pressed on its seat by a spring under the cover; a swing check hangs. */
-const UNDER_COVER: Spring = {
+const UNDER_COVER: HeldSpring = {
   how: 'spring under the cover: two opposing bolts stay to the last, the cover clamped',
   by: ['spring'],
 };
@@ -90,16 +54,18 @@ const UNDER_COVER: Spring = {
 /** Every energy of this valve in this line, in the order in which each is let out. */
 export function energiesOf(valve: Valve, line: Line): Energy[] {
   const { features, medium } = valve;
-  const spring = features.closure.kind === 'guided-check' ? UNDER_COVER : SPRINGS[features.moved.kind];
+  const closure = closureOf(features);
+  const mover = moverOf(features);
+  const spring = closure.springUnderCover ? UNDER_COVER : mover.spring;
   const hot = medium?.hazards.includes('hot') ?? false;
   return [
     ...sidePressure('upstream', line),
     ...sidePressure('downstream', line),
-    ...(CAVITIES.includes(features.closure.kind) ? [cavity(line)] : []),
+    ...(closure.cavity ? [cavity(line)] : []),
     ...(line.air ? [air('supply air', 'actuator and positioner', 'supply pressure')] : []),
     ...(line.signal === 'pneumatic' ? [air('signal air', 'signal line', 'signal pressure')] : []),
     ...(line.power || line.signal === 'electric' ? [ELECTRICAL] : []),
-    ...(features.moved.kind === 'weight-lever' ? [WEIGHT] : []),
+    ...(mover.weight ? [WEIGHT] : []),
     ...(hot ? [HEAT] : []),
     ...(spring === undefined
       ? []

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { quantityOf } from '../quantity';
-import { airMoved, type Features } from '../valve';
+import { closureOf, moverOf, positionerOf, relieves, type Features } from '../valve';
 
 export const SIDES = ['upstream', 'downstream'] as const;
 export type Side = (typeof SIDES)[number];
@@ -55,16 +55,19 @@ export function checkLine(line: {
 }
 
 /** The line that a valve usually stands in (common practice), to begin from. */
-export function usualLine({ moved, positioner, closure }: Features): Line {
-  const air = airMoved(moved.kind);
-  const relieves = closure.kind === 'relief-disc' || closure.kind === 'shear-piston';
+export function usualLine(features: Features): Line {
+  const air = moverOf(features).byAir === true;
+  const closure = closureOf(features);
+  const mover = moverOf(features);
   return {
     upstream: { shutBy: 'block valve', vent: true },
-    downstream: relieves ? { shutBy: 'open end', vent: false } : { shutBy: 'block valve', vent: true },
-    bypass: air && moved.kind !== 'hygienic-cylinder',
-    bodyVent: closure.kind === 'expanding-gates',
+    downstream: relieves(closure)
+      ? { shutBy: 'open end', vent: false }
+      : { shutBy: 'block valve', vent: true },
+    bypass: air && !mover.noBypass,
+    bodyVent: closure.isolatedAs === 'closed, its body bled',
     air,
-    signal: air || positioner.kind !== 'none' ? 'pneumatic' : 'none',
-    power: moved.kind === 'solenoid',
+    signal: air || positionerOf(features) ? 'pneumatic' : 'none',
+    power: mover.power === true,
   };
 }

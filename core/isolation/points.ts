@@ -1,4 +1,4 @@
-import type { ClosureKind, Valve } from '../valve';
+import { closureOf, moverOf, type Valve } from '../valve';
 import { SIDES, type Line, type Side } from './line';
 import type { EnergyKind } from './energies';
 
@@ -115,12 +115,10 @@ function vent(side: Side, line: Line): IsolationPoint[] {
   ];
 }
 
-const HALF_OPEN: readonly ClosureKind[] = ['ball', 'captive-disc', 'wedge', 'taper-plug'];
-
 /** How the valve stands so that nothing stays trapped in it: by construction, while it can still be moved. */
 function place({ features }: Valve, line: Line): IsolationPoint[] {
-  const { kind } = features.closure;
-  if (HALF_OPEN.includes(kind))
+  const { isolatedAs } = closureOf(features);
+  if (isolatedAs === 'half open')
     return [
       {
         id: 'half-open',
@@ -132,7 +130,7 @@ function place({ features }: Valve, line: Line): IsolationPoint[] {
         for: ['cavity pressure'],
       },
     ];
-  if (kind !== 'expanding-gates') return [];
+  if (isolatedAs === undefined) return [];
   return [
     {
       id: 'body-bleed',
@@ -198,7 +196,7 @@ function services({ features }: Valve, line: Line): IsolationPoint[] {
           },
         ]
       : []),
-    ...(features.moved.kind === 'weight-lever'
+    ...(moverOf(features).weight
       ? [
           {
             id: 'weight',

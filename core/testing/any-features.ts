@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import {
   checkFeatures,
+  closureOf,
   CONSTRUCTION_IDS,
   CONSTRUCTIONS,
   featuresSchema,
-  fitsOf,
   type ClosureKind,
   type Features,
 } from '../valve';
@@ -71,8 +71,8 @@ const usual = (closure: ClosureKind): Features => {
 
 /** Features drawn at random from every axis, whether they hold together or not. */
 export const looseFeatures: fc.Arbitrary<unknown> = fc.constantFrom(...CLOSURES).chain((closure) => {
-  const fits = fitsOf(closure);
   const base = usual(closure);
+  const { fits } = closureOf(base);
   return fc
     .record({
       joint: fc.constantFrom(...fits.joints).chain(kindOf),

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { checkFeatures, fitsOf } from './combinations';
+import { closureOf } from './closures';
+import { checkFeatures } from './combinations';
 import { featuresSchema, type Features } from './features';
 
 /** One thing about a valve that can be chosen, in the words of a form. */
@@ -44,7 +45,7 @@ const LABELS: Readonly<Record<string, string>> = {
 
 /** What is open on a valve of these features: only choices that hold together with the rest. */
 export function choicesOf(features: Features): FeatureChoice[] {
-  const fits = fitsOf(features.closure.kind);
+  const { fits } = closureOf(features);
   const kinds: Partial<Record<keyof Features, readonly string[]>> = {
     seat: fits.seats,
     moved: fits.movers,

@@ -4,12 +4,12 @@ import { looseFeatures } from '../testing/any-features';
 import {
   bareFeatures,
   checkFeatures,
+  closureOf,
   choicesOf,
   CONSTRUCTION_IDS,
   CONSTRUCTIONS,
   defaultValve,
   featuresSchema,
-  fitsOf,
   valveSchema,
   withChoice,
   type ConstructionId,
@@ -161,8 +161,9 @@ describe('features that cannot stand together (facts of the trade)', () => {
 describe('the table of what a closure can be built with', () => {
   it('holds every construction’s own features', () => {
     for (const id of CONSTRUCTION_IDS) {
-      const { closure, joint, seat, stem, moved } = CONSTRUCTIONS[id].features;
-      const fits = fitsOf(closure.kind);
+      const { features } = CONSTRUCTIONS[id];
+      const { joint, seat, stem, moved } = features;
+      const { fits } = closureOf(features);
       expect(fits.joints, id).toContain(joint.kind);
       expect(fits.seats, id).toContain(seat.kind);
       expect(fits.motions, id).toContain(stem.motion);

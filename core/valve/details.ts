@@ -1,7 +1,9 @@
 import { z } from 'zod';
 import { quantityOf, type Dimension } from '../quantity';
 import { GROUP_NAMES, MATERIAL_GROUPS, NOMINAL_SIZES, PRESSURE_CLASSES, STUD_MATERIALS } from '../standards';
+import { closureOf } from './closures';
 import { boltedJoint, metalSeatOf, packedBox, type Features } from './features';
+import { jointOf } from './joints';
 import { HAZARD_IDS } from './medium';
 import { valveSchema, type Valve } from './valve';
 
@@ -108,19 +110,10 @@ const ASKS: readonly (Ask & { known: (valve: Valve) => boolean })[] = [
 /** A joint that nobody bolts has no studs to ask about. */
 function joined(features: Features, what: 'bolts' | 'thread'): boolean {
   const joint = boltedJoint(features);
-  return !joint || joint.kind === 'pilot-cover' || joint[what] !== undefined;
+  return !joint || jointOf(features).screwed === true || joint[what] !== undefined;
 }
 
-/** Small screwed, clamped and air-moved valves carry no pressure class: they are proved in function. */
-const UNCLASSED: readonly Features['closure']['kind'][] = [
-  'ratio-plug',
-  'hygienic-plug',
-  'dump-disc',
-  'spring-regulator',
-  'shear-piston',
-  'pilot-diaphragm',
-];
-const isPressureClassed = ({ closure }: Features): boolean => !UNCLASSED.includes(closure.kind);
+const isPressureClassed = (features: Features): boolean => closureOf(features).classed;
 
 /** Everything still unknown that the plan needs, in the order to ask it. */
 export function asksOf(valve: Valve): Ask[] {

@@ -218,10 +218,29 @@ export type Features = z.output<typeof featuresSchema>;
 export type RawFeatures = z.input<typeof featuresSchema>;
 export type Joint = Features['joint'];
 export type JointKind = Joint['kind'];
+export type JointOf<K extends JointKind> = Extract<Joint, { kind: K }>;
 export type SeatKind = Features['seat']['kind'];
 export type ClosureKind = Features['closure']['kind'];
+export type ClosureOf<K extends ClosureKind> = Extract<Features['closure'], { kind: K }>;
 export type MoverKind = Features['moved']['kind'];
 export type MoverOf<K extends MoverKind> = Extract<Features['moved'], { kind: K }>;
+export type PositionerKind = Features['positioner']['kind'];
+
+// The kinds that leave something open, by name for the files that are theirs.
+export type BoltedBonnet = JointOf<'bolted-bonnet'>;
+export type ClampedYoke = JointOf<'clamped-yoke'>;
+export type SealRingBonnet = JointOf<'seal-ring-bonnet'>;
+export type DiaphragmHousing = JointOf<'diaphragm-housing'>;
+export type BalancedPlug = ClosureOf<'balanced-plug'>;
+export type SpringRegulator = ClosureOf<'spring-regulator'>;
+export type SpringDiaphragm = MoverOf<'spring-diaphragm'>;
+export type Piston = MoverOf<'piston'>;
+export type RollingDiaphragm = MoverOf<'rolling-diaphragm'>;
+export type VaneArm = MoverOf<'vane-arm'>;
+export type DiaphragmOnStem = MoverOf<'diaphragm-on-stem'>;
+export type HygienicCylinder = MoverOf<'hygienic-cylinder'>;
+export type WeightLever = MoverOf<'weight-lever'>;
+export type SetSpring = MoverOf<'set-spring'>;
 
 type BoltedJoint = Exclude<
   Joint,

@@ -5,16 +5,37 @@ export {
   featuresSchema,
   metalSeatOf,
   packedBox,
+  type BalancedPlug,
+  type BoltedBonnet,
+  type ClampedYoke,
   type ClosureKind,
+  type ClosureOf,
+  type DiaphragmHousing,
+  type DiaphragmOnStem,
   type Features,
+  type HygienicCylinder,
   type Joint,
+  type JointKind,
+  type JointOf,
   type MoverKind,
   type MoverOf,
+  type Piston,
+  type PositionerKind,
   type RawFeatures,
+  type RollingDiaphragm,
+  type SealRingBonnet,
+  type SetSpring,
+  type SpringDiaphragm,
+  type SpringRegulator,
+  type VaneArm,
+  type WeightLever,
 } from './features';
-export { checkFeatures, fitsOf } from './combinations';
+export { closureOf, relieves, type Closure, type Contact } from './closures';
+export { jointOf } from './joints';
+export { moverOf, type HeldSpring, type Mover } from './movers';
+export { positionerOf } from './positioners';
+export { checkFeatures } from './combinations';
 export { choicesOf, withChoice, type FeatureChoice } from './choices';
-export { airMoved } from './air-moved';
 export {
   likeness,
   LIKENESSES,

@@ -1,4 +1,4 @@
-import { airMoved } from '../../valve';
+import { closureOf, moverOf, relieves } from '../../valve';
 import { always, draft, type Fragment, type MeasureAsk } from '../draft';
 
 const TRAVEL: readonly MeasureAsk[] = [
@@ -16,10 +16,10 @@ const LEAK: MeasureAsk = {
 export const asFound: Fragment = {
   name: 'as found',
   openings: 'first',
-  when: ({ closure }) => closure.kind !== 'relief-disc' && closure.kind !== 'shear-piston',
+  when: (features) => !relieves(closureOf(features)),
   compose: (c) => {
     if (c.came !== 'in line') return [];
-    const asks = [...(airMoved(c.features.moved.kind) ? TRAVEL : []), LEAK];
+    const asks = [...(moverOf(c.features).byAir ? TRAVEL : []), LEAK];
     return [
       draft({
         id: 'diagnose.as-found',

@@ -1,4 +1,7 @@
+import { closureOf } from '../closures';
 import { boltedJoint, type Features } from '../features';
+import { jointOf } from '../joints';
+import { moverOf } from '../movers';
 import type { Valve } from '../valve';
 import { PART_CATALOGUE, type Material, type PartKind, type PartPolicy, type PartRole } from './catalogue';
 import { rolesOf } from './groups';
@@ -42,29 +45,18 @@ export function partsOf({ features }: Valve): readonly Part[] {
   return parts;
 }
 
-function policyOf(role: PartRole, { closure }: Features): PartPolicy | undefined {
-  // The plug of a valve repacked where it stands is not reached; a sound removable seat is left alone.
-  if (closure.kind === 'eccentric-plug' && (role === 'seat liner' || role === 'plug')) return 'inspect';
-  return undefined;
-}
+const policyOf = (role: PartRole, features: Features): PartPolicy | undefined =>
+  closureOf(features).kept?.includes(role) ? 'inspect' : undefined;
 
-/** All that is touched of a valve that is repacked where it stands. */
-const REPACKED: readonly PartRole[] = [
-  'gland nuts',
-  'gland',
-  'gland studs',
-  'packing',
-  'female adapter',
-  'male adapter',
-];
-
-/** Never off on the bench: the body, and a seat in one piece with it. */
-function staysIn(role: PartRole, { seat, closure, joint }: Features): boolean {
+/** Never off on the bench: the body, and a seat in one piece with it; all but its packing of a valve repacked where it stands. */
+function staysIn(role: PartRole, features: Features): boolean {
+  const { seat } = features;
+  const { repackedInPlace } = closureOf(features);
   if (role === 'body') return true;
   if (role === 'seat') return seat.kind === 'integral';
   if (role === 'left seat' || role === 'right seat') return seat.kind === 'wedge-pair' && !seat.removable;
-  if (closure.kind === 'eccentric-plug') return !REPACKED.includes(role);
-  return joint.kind === 'end-caps' && role === 'stem';
+  if (repackedInPlace) return !repackedInPlace.includes(role);
+  return role === 'stem' && jointOf(features).holdsStem === true;
 }
 
 const NAMES: Partial<Record<PartRole, string>> = {
@@ -82,7 +74,7 @@ const NAMES: Partial<Record<PartRole, string>> = {
 };
 
 function nameOf(role: PartRole, features: Features): string {
-  const { joint, packing, seat, moved } = features;
+  const { joint, packing, seat } = features;
   switch (role) {
     case 'bonnet gasket':
     case 'cover gasket':
@@ -96,9 +88,9 @@ function nameOf(role: PartRole, features: Features): string {
           ? 'seat ring, screwed in'
           : 'seat';
     case 'disc':
-      return features.closure.kind === 'swivel-disc' ? 'disc and disc nut' : 'disc';
+      return closureOf(features).discNut ? 'disc and disc nut' : 'disc';
     case 'lever':
-      return moved.kind === 'weight-lever' ? 'lever arm' : 'lever';
+      return moverOf(features).weight ? 'lever arm' : 'lever';
     default:
       return NAMES[role] ?? role;
   }

@@ -1,0 +1,28 @@
+import type { Closure } from './closure';
+
+/** A ball placed in a venturi by a cage; the flow seats it. */
+export const ballInCage: Closure = {
+  duty: 'control',
+  fits: {
+    joints: ['bolted-bonnet'],
+    seats: ['cartridge'],
+    motions: ['sliding'],
+    movers: ['spring-diaphragm', 'piston'],
+  },
+  owns: 'position-seated limit',
+  classed: true,
+  turnedBy: 'stem',
+  packed: true,
+  guides: 'cage',
+  marks: 'ball renewed',
+  parts: () => [
+    'ball',
+    'ball cage',
+    'cartridge',
+    'seat gaskets',
+    'guide pin',
+    'guide pin gasket',
+    'wear bushings',
+    'bushing gaskets',
+  ],
+};

@@ -1,0 +1,15 @@
+import type { Closure } from './closure';
+
+/** A ball between two soft seats. */
+export const ball: Closure = {
+  duty: 'shut off',
+  fits: { joints: ['end-caps'], seats: ['soft-pair'], motions: ['rotary'], movers: ['lever', 'vane-arm'] },
+  classed: true,
+  turnedBy: 'stem',
+  stemRolledFlat: true,
+  cavity: true,
+  isolatedAs: 'half open',
+  staysInLine: true,
+  marks: 'ball renewed',
+  parts: () => ['soft seats', 'ball'],
+};

@@ -1,0 +1,18 @@
+import type { Closure } from './closure';
+
+/** A disc held on its stem by the backseat retainer. */
+export const captiveDisc: Closure = {
+  duty: 'shut off',
+  fits: {
+    joints: ['clamped-yoke'],
+    seats: ['integral', 'screwed'],
+    motions: ['rising'],
+    movers: ['handwheel'],
+  },
+  classed: true,
+  turnedBy: 'stem',
+  packed: true,
+  isolatedAs: 'half open',
+  parts: () => ['disc', 'backseat retainer', 'seat'],
+  contacts: () => [{ seat: 'seat', closure: 'disc', way: 'grind in' }],
+};

@@ -1,0 +1,24 @@
+import type { Closure } from './closure';
+
+/** A disc that dumps a vessel at its head, on a reversible seat. */
+export const dumpDisc: Closure = {
+  duty: 'dump',
+  fits: {
+    joints: ['bonnet-and-diaphragm-housing'],
+    seats: ['reversible'],
+    motions: ['sliding'],
+    movers: ['weight-lever'],
+  },
+  classed: false,
+  turnedBy: 'stem',
+  parts: () => [
+    'stem pin',
+    'pivot',
+    'diaphragm plate',
+    'diaphragm',
+    'ratio plug',
+    'reversible seat',
+    'dump disc',
+    'removable seat',
+  ],
+};

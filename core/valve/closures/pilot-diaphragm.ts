@@ -1,0 +1,10 @@
+import type { Closure } from './closure';
+
+/** A diaphragm that its own pilot orifice opens. */
+export const pilotDiaphragm: Closure = {
+  duty: 'shut off',
+  fits: { joints: ['pilot-cover'], seats: ['pilot'], motions: ['none'], movers: ['solenoid'] },
+  classed: false,
+  turnedBy: 'nothing of its own',
+  parts: () => ['cone spring', 'diaphragm', 'pilot orifice'],
+};

@@ -1,0 +1,11 @@
+import type { Closure } from './closure';
+
+/** A piston held by a pin that shears at the set pressure. */
+export const shearPiston: Closure = {
+  duty: 'relieve by a pin',
+  fits: { joints: ['screwed-bonnet'], seats: ['liner'], motions: ['sliding'], movers: ['shear-pin'] },
+  classed: false,
+  turnedBy: 'stem',
+  stemRolledFlat: true,
+  parts: () => ['stem cushion', 'cotter', 'piston washer', 'relief piston', 'liner sub', 'sub O-ring'],
+};

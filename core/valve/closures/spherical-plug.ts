@@ -1,0 +1,25 @@
+import type { Closure } from './closure';
+
+/** A spherical plug that turns on to its seat ring. */
+export const sphericalPlug: Closure = {
+  duty: 'control',
+  fits: {
+    joints: ['shaft-box'],
+    seats: ['retained-ring'],
+    motions: ['rotary'],
+    movers: ['rolling-diaphragm'],
+  },
+  classed: true,
+  turnedBy: 'shaft',
+  packed: true,
+  parts: () => [
+    'packing box ring',
+    'shaft retaining pin',
+    'shaft bushes',
+    'plug',
+    'seat retainer',
+    'seat ring',
+    'seat gasket',
+  ],
+  contacts: () => [{ seat: 'seat ring', closure: 'plug', way: 'grind in' }],
+};

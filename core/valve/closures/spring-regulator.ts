@@ -1,0 +1,23 @@
+import type { Closure } from './closure';
+import type { SpringRegulator } from '../features';
+
+/** The trim of a self-acting regulator. */
+export const springRegulator: Closure<SpringRegulator> = {
+  duty: 'regulate',
+  fits: {
+    joints: ['screwed-body'],
+    seats: ['bead-sealed'],
+    motions: ['sliding'],
+    movers: ['range-spring'],
+  },
+  classed: false,
+  turnedBy: 'stem',
+  parts: ({ trim }) => [
+    'diaphragm plates',
+    'diaphragm',
+    'lower plate',
+    trim === 'plug' ? 'regulator plug' : 'sliding gate',
+    'return spring',
+    'seat',
+  ],
+};

@@ -1,0 +1,20 @@
+import type { Closure } from './closure';
+
+/** A taper plug that turns on a film of sealant. */
+export const taperPlug: Closure = {
+  duty: 'shut off',
+  fits: {
+    joints: ['cap-and-plate'],
+    seats: ['plug-taper'],
+    motions: ['rotary'],
+    movers: ['wrench', 'lever'],
+  },
+  owns: 'sealant',
+  classed: true,
+  turnedBy: 'stem',
+  packed: true,
+  gland: ['gland bolts', 'gland'],
+  cavity: true,
+  isolatedAs: 'half open',
+  parts: () => ['stem O-rings', 'plug', 'thrust washer', 'thrust spring'],
+};

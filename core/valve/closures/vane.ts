@@ -1,0 +1,11 @@
+import type { Closure } from './closure';
+
+/** A disc on a shaft across a lined body. */
+export const vane: Closure = {
+  duty: 'control',
+  fits: { joints: ['shaft-box'], seats: ['liner'], motions: ['rotary'], movers: ['vane-arm', 'lever'] },
+  classed: true,
+  turnedBy: 'shaft',
+  packed: true,
+  parts: () => ['shaft bushes', 'vane', 'seat liner'],
+};

@@ -1,0 +1,4 @@
+import type { Mover } from './mover';
+
+/** A hand lever, a quarter of a turn. */
+export const lever: Mover = { name: 'Lever', parts: () => ['lever nut', 'lever'] };

@@ -1,0 +1,8 @@
+import type { Mover } from './mover';
+
+/** Pressure, until a pin shears. */
+export const shearPin: Mover = {
+  name: 'Pressure, against a pin',
+  fails: 'opens, and stays open',
+  parts: () => ['safety cover', 'shear pin', 'stem pin'],
+};
