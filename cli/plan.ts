@@ -13,6 +13,7 @@ import {
 import { findingSchema, partRoleSchema, USUAL_RULES, wayChosenSchema } from '@dusk-wren/core/inspection';
 import { plan, type Plan, type PlannedStep } from '@dusk-wren/core/plan';
 import { must } from '@dusk-wren/core/problem';
+import { lookOf, spelt } from '@dusk-wren/core/procedure';
 import {
   CONSTRUCTION_IDS,
   CONSTRUCTIONS,
@@ -177,7 +178,7 @@ function lookAt(steps: readonly PlannedStep[], part: PartRole): StepRef {
   return look
     ? { id: look.id, title: look.title, stage: look.stage }
     : {
-        id: `inspect.${part.replaceAll(' ', '-').toLowerCase()}`,
+        id: spelt(lookOf(part), 1),
         title: `Look at the ${part}`,
         stage: 'inspect',
       };

@@ -1,7 +1,7 @@
 import { energiesOf, pointsOf, storedIn, SHUT_BY_WORDS } from '../isolation';
 import { counts, lineOf, openingOf, valveOf, type EntryOf, type JobState } from '../job';
 import { plan, type PlannedStep } from '../plan';
-import { meets } from '../procedure';
+import { meets, type IsolationPart } from '../procedure';
 import { format, type UnitSystem } from '../quantity';
 
 export interface SheetPoint {
@@ -47,11 +47,12 @@ export function isolationSheet(state: JobState, units: UnitSystem): IsolationShe
   const [valve, line, planned] = [valveOf(state), lineOf(state), plan(state)];
   if (!valve || !line || openingOf(state)?.body.came !== 'in line' || !planned.ok || !planned.value)
     return undefined;
-  const steps = new Map(planned.value.steps.map((step) => [step.id, step]));
-  const done = (id: string) => steps.get(id)?.finished;
+  const { steps } = planned.value;
+  const part = (wanted: IsolationPart) =>
+    steps.find(({ isolation }) => isolation !== undefined && isSamePart(isolation, wanted));
   const points = pointsOf(valve, line).map(({ id, title, locked }): SheetPoint => {
-    const entry = done(`isolate.${id}`);
-    const gone = done(`restore.${id}`);
+    const entry = part({ is: 'point', point: id })?.finished;
+    const gone = part({ is: 'restored', point: id })?.finished;
     const hung = entry?.kind === 'lock-hung' ? entry.body : undefined;
     return {
       id,
@@ -64,7 +65,7 @@ export function isolationSheet(state: JobState, units: UnitSystem): IsolationShe
   });
   const energies = energiesOf(valve, line).map(({ kind, where, proof }): SheetEnergy => {
     if (proof.kind === 'held') return { where, how: proof.how, state: 'held', simulated: false };
-    const step = steps.get(`isolate.zero.${kind.replaceAll(' ', '-')}`);
+    const step = part({ is: 'proof', energy: kind });
     return proof.kind === 'tried'
       ? { where, how: proof.how, simulated: false, ...triedBy(step) }
       : { where, how: `read at ${proof.at}`, ...readingOf(state, step, units) };
@@ -80,10 +81,13 @@ export function isolationSheet(state: JobState, units: UnitSystem): IsolationShe
     stored: storedIn(valve, line).map(({ what, energy }) => `${format(energy, units)} ${what}`),
     points,
     energies,
-    signings: ['isolate.sign', 'restore.sign'].flatMap((id) => signingOf(steps.get(id))),
+    signings: steps.flatMap(signingOf),
     stopped: energies.some((energy) => energy.state === 'not at zero'),
   };
 }
+
+const isSamePart = (a: IsolationPart, b: IsolationPart): boolean =>
+  a.is === 'proof' ? b.is === a.is && b.energy === a.energy : b.is === a.is && b.point === a.point;
 
 function triedBy(step: PlannedStep | undefined): Pick<SheetEnergy, 'state' | 'by' | 'at'> {
   const entry = step?.finished;
@@ -109,9 +113,9 @@ function readingOf(
   };
 }
 
-function signingOf(step: PlannedStep | undefined): SheetSigning[] {
-  if (step?.task.kind !== 'sign-off') return [];
+function signingOf(step: PlannedStep): SheetSigning[] {
   const { task } = step;
+  if (task.kind !== 'sign-off') return [];
   const sides = (['done', 'checked'] as const).map((side) => {
     const entry = step.signing?.signed.find(({ body }) => body.side === side);
     return { words: task[side], ...(entry ? { by: entry.by.name, at: entry.at } : {}) };

@@ -15,8 +15,8 @@ import { si } from '../quantity';
 import { boltProgress } from './bolt-progress';
 
 /** The entry that finished a step, or undefined while it is open. */
-export function finishedBy(draft: Draft, state: JobState): Entry | undefined {
-  const { task, id } = draft;
+export function finishedBy(id: string, draft: Draft, state: JobState): Entry | undefined {
+  const { task } = draft;
   const { records } = state;
   const onStep = <E extends { body: { step: { id: string } } }>(entries: readonly E[]) =>
     entries.filter(({ body }) => body.step.id === id);

@@ -1,24 +1,36 @@
 import { ok, refuse, type Result } from '../problem';
 import { STAGES } from '../job';
-import type { Draft } from '../procedure';
+import { isStepName, spelt, type Draft, type Milestone, type Relation } from '../procedure';
 
-/** A draft with its relations settled to step ids that are on the plan. */
-export interface Placed {
-  readonly draft: Draft;
+/** A step as it was proposed for one opening of the valve. */
+export interface Proposed {
+  readonly id: string;
   readonly opening: number;
+  readonly draft: Draft;
+}
+
+/** A proposed step with its relations settled to ids that are on the plan. */
+export interface Placed extends Proposed {
   readonly after: readonly string[];
 }
+
+/** A draft for one opening, named by its number; what is done once, after the last, by none. */
+export const proposed = (draft: Draft, opening: number, named = opening): Proposed => ({
+  id: spelt(draft.name, named),
+  opening,
+  draft,
+});
 
 /**
  * Puts steps in an order that keeps every relation; among those that may come next, the earlier opening, then the
  * earlier stage, then the fragment's own order. A circle of relations is refused with the names in it.
  */
-export function ordered(drafts: readonly { draft: Draft; opening: number }[]): Result<Placed[]> {
-  const twice = repeated(drafts.map(({ draft }) => draft.id));
+export function ordered(steps: readonly Proposed[]): Result<Placed[]> {
+  const twice = repeated(steps.map(({ id }) => id));
   if (twice.length > 0) return refuse({ code: 'plan.same-step', steps: twice });
-  const placed = settled(drafts).map((each, i) => ({
+  const placed = settled(steps).map((each, i) => ({
     each,
-    rank: (each.opening * STAGES.length + STAGES.indexOf(each.draft.stage)) * drafts.length + i,
+    rank: (each.opening * STAGES.length + STAGES.indexOf(each.draft.stage)) * steps.length + i,
     waitsFor: each.after.length,
   }));
   type Node = (typeof placed)[number];
@@ -31,7 +43,7 @@ export function ordered(drafts: readonly { draft: Draft; opening: number }[]): R
     const next = free.reduce((best, node) => (node.rank < best.rank ? node : best));
     free.splice(free.indexOf(next), 1);
     result.push(next.each);
-    for (const follower of followers.get(next.each.draft.id) ?? []) {
+    for (const follower of followers.get(next.each.id) ?? []) {
       follower.waitsFor -= 1;
       if (follower.waitsFor === 0) free.push(follower);
     }
@@ -40,7 +52,7 @@ export function ordered(drafts: readonly { draft: Draft; opening: number }[]): R
   const done = new Set(result);
   return refuse({
     code: 'plan.cycle',
-    fragments: placed.filter(({ each }) => !done.has(each)).map(({ each }) => each.draft.id),
+    fragments: placed.filter(({ each }) => !done.has(each)).map(({ each }) => each.id),
   });
 }
 
@@ -48,19 +60,31 @@ const repeated = (ids: readonly string[]): string[] => [
   ...new Set(ids.filter((id, i) => ids.indexOf(id) !== i)),
 ];
 
-/** `after` may name a step or a milestone; a milestone stands for all steps that provide it, an absent one for none. */
-function settled(drafts: readonly { draft: Draft; opening: number }[]): Placed[] {
-  const ids = new Set(drafts.map(({ draft }) => draft.id));
-  const milestones = new Map<string, string[]>();
-  for (const { draft } of drafts) {
-    for (const milestone of draft.provides)
-      milestones.set(milestone, [...(milestones.get(milestone) ?? []), draft.id]);
-  }
-  return drafts.map(({ draft, opening }) => ({
-    draft,
-    opening,
-    after: [
-      ...new Set(draft.after.flatMap((name) => (ids.has(name) ? [name] : (milestones.get(name) ?? [])))),
-    ].filter((id) => id !== draft.id),
+function settled(steps: readonly Proposed[]): Placed[] {
+  const ids = new Set(steps.map(({ id }) => id));
+  const givers = new Map<string, string[]>();
+  for (const { id, opening, draft } of steps)
+    for (const milestone of draft.provides) {
+      const key = given(milestone, opening);
+      const known = givers.get(key);
+      if (known) known.push(id);
+      else givers.set(key, [id]);
+    }
+  const named = (relation: Relation, opening: number): readonly string[] => {
+    if (opening === 0) return [];
+    if (typeof relation === 'string')
+      return givers.get(given(relation, opening)) ?? named(relation, opening - 1);
+    if ('lastTime' in relation) return named(relation.lastTime, opening - 1);
+    const id = spelt(isStepName(relation) ? relation : relation.ifThere, opening);
+    return ids.has(id) ? [id] : named(relation, opening - 1);
+  };
+  return steps.map((step) => ({
+    ...step,
+    after: [...new Set(step.draft.after.flatMap((relation) => named(relation, step.opening)))].filter(
+      (id) => id !== step.id,
+    ),
   }));
 }
+
+/** A milestone at one opening. What an opening does not give was given at the one before. */
+const given = (milestone: Milestone, opening: number): string => `${milestone}@${opening}`;

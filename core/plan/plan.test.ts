@@ -2,11 +2,10 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { STAGES } from '../job';
 import { bendReadings } from '../testing/bend';
+import { readyBy, summarise, workingDaysFrom } from '.';
 import { BenchJob, DIAL, INSPECTOR, LAPSED, LEAD, TECHNICIAN } from '../testing/bench';
 import { defaultValve, type Valve } from '../valve';
-import { draft } from '../procedure';
 import { inches } from '../quantity';
-import { ordered, readyBy, summarise, workingDaysFrom } from '.';
 
 const ids = (job: BenchJob) => job.plan().steps.map(({ id }) => id);
 const at = (job: BenchJob, id: string) => ids(job).indexOf(id);
@@ -301,36 +300,6 @@ describe('findings change the plan', () => {
     job.send({ kind: 'identify-valve', body: { details: { nps: 4, pressureClass: 300 } } });
     expect(job.step('receive.ask.nps')?.status).toBe('done');
     expect(job.step('test.seat')?.task).toMatchObject({ kind: 'pressure-test', hold: { value: 60 } });
-  });
-});
-
-describe('ordering', () => {
-  const piece = (id: string, after: string[], provides: string[] = []) => ({
-    opening: 1,
-    draft: draft({
-      id,
-      stage: 'strip',
-      title: id,
-      why: id,
-      minutes: 1,
-      because: { kind: 'always', text: id },
-      after,
-      provides,
-    }),
-  });
-  it('names the fragments of a circle', () => {
-    expect(ordered([piece('a', ['b']), piece('b', ['a']), piece('c', [])]).problem).toEqual({
-      code: 'plan.cycle',
-      fragments: ['a', 'b'],
-    });
-  });
-  it('a milestone stands for all of its steps, an absent one for none', () => {
-    const result = ordered([
-      piece('last', ['m', 'absent']),
-      piece('one', [], ['m']),
-      piece('two', ['one'], ['m']),
-    ]);
-    expect(result.value?.map(({ draft: { id } }) => id)).toEqual(['one', 'two', 'last']);
   });
 });
 

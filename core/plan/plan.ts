@@ -1,21 +1,19 @@
 import { ok, type Result } from '../problem';
 import {
   callsOf,
-  counts,
   openingOf,
-  siteOf,
   standingEntries,
   valveOf,
   type Entry,
-  type EntryOf,
   type JobState,
   type Stage,
   type StandingCall,
 } from '../job';
-import { FRAGMENTS, inService, pressureTests, type Context, type Draft, type Opening } from '../procedure';
-import { asksOf, partsOf, type PartRole, type Valve } from '../valve';
-import { finishedBy, passed } from './done';
+import type { Draft } from '../procedure';
+import type { PartRole, Valve } from '../valve';
+import { finishedBy } from './done';
 import { deliberateSteps } from './deliberate';
+import { stepsOfAllOpenings } from './openings';
 import { ordered, type Placed } from './order';
 import { bothSides, coveredBy, signingOf, type Signing } from './signatures';
 import { onTheBench } from './swap';
@@ -25,10 +23,13 @@ export type Wait =
   | { readonly kind: 'step'; readonly id: string; readonly title: string }
   | { readonly kind: 'part'; readonly part: PartRole; readonly expected?: string };
 
-export interface PlannedStep extends Omit<Draft, 'after' | 'provides'> {
+export interface PlannedStep extends Omit<Draft, 'name' | 'after' | 'provides' | 'once' | 'ofTheJob'> {
+  readonly id: string;
   /** Ids of the steps that must be behind it. */
   readonly after: readonly string[];
   readonly opening: number;
+  /** Which time round, where it is done until it is right. */
+  readonly round?: number;
   readonly status: 'done' | 'ready' | 'waiting';
   readonly waits: readonly Wait[];
   /** The entry that finished it. */
@@ -71,18 +72,8 @@ function compose(state: JobState): Result<Plan | undefined> {
   if (!valve || !opened) return ok(undefined);
   const calls = callsOf(state);
   const condemned = [...calls.values()].some(({ verdict }) => verdict === 'condemn');
-  const openings = openingsOf(state, valve, calls, condemned);
-  const drafts = openings.flatMap((opening) => {
-    const context = contextFor(state, valve, calls, condemned, opening);
-    return fragmentsFor(valve)
-      .filter((fragment) => fragment.openings === 'every' || applies(fragment.openings, opening))
-      .flatMap((fragment) =>
-        fragment
-          .compose(context)
-          .map((draft) => ({ draft: inService(valve, draft), opening: opening.number })),
-      );
-  });
-  const order = ordered(onTheBench(state, valve, drafts));
+  const { steps: asked, openings } = stepsOfAllOpenings(state, valve, calls, condemned);
+  const order = ordered(onTheBench(state, valve, asked));
   if (!order.ok) return order;
   const steps = [...keptSteps(state, order.value), ...withStatus(order.value, state)];
   const open = steps.filter(({ status }) => status !== 'done');
@@ -95,95 +86,40 @@ function compose(state: JobState): Result<Plan | undefined> {
       steps.find(({ status }) => status === 'ready'),
     remainingMinutes: open.reduce((total, step) => total + step.minutes, 0),
     condemned,
-    openings: openings.length,
+    openings,
   });
 }
 
-const fragmentsFor = ({ features }: Valve) => FRAGMENTS.filter(({ when }) => when?.(features) ?? true);
-
-const applies = (openings: 'first' | 'last' | 'later', opening: Opening): boolean =>
-  openings === 'first' ? opening.number === 1 : openings === 'last' ? opening.last : opening.number > 1;
-
-function contextFor(
-  state: JobState,
-  valve: Valve,
-  calls: Plan['calls'],
-  condemned: boolean,
-  opening: Opening,
-): Context {
-  const opened = openingOf(state);
-  const size = valve.nps ?? 2;
-  const roles = new Set(partsOf(valve).map(({ role }) => role));
-  return {
-    valve,
-    features: valve.features,
-    has: (part) => roles.has(part),
-    site: siteOf(state),
-    state,
-    came: opened?.body.came ?? 'bare',
-    calls,
-    asks: asksOf(opened?.body.valve ?? valve),
-    condemned,
-    opening,
-    id: (base) => (opening.number === 1 ? base : `${base}@${opening.number}`),
-    minutes: (small) => Math.round(small * sizeFactor(size)),
-  };
-}
-
-/** Larger valves take longer: about twice the time from small hand-size to NPS 12 (common practice). */
-const sizeFactor = (nps: number): number => Math.min(2.4, Math.max(0.9, 0.8 + nps * 0.1));
-
-/** The first opening, and one more for each counted seat test over its allowance. */
-function openingsOf(state: JobState, valve: Valve, calls: Plan['calls'], condemned: boolean): Opening[] {
-  const openings: Opening[] = [{ number: 1, last: false }];
-  for (;;) {
-    const opening = openings.at(-1);
-    if (!opening) return openings;
-    const context = contextFor(state, valve, calls, condemned, opening);
-    const failed = failedSeatTest(state, context);
-    if (!failed) return [...openings.slice(0, -1), { ...opening, last: true }];
-    openings.push({ number: opening.number + 1, last: false, failed });
-  }
-}
-
-function failedSeatTest(state: JobState, context: Context): EntryOf<'pressure-tested'> | undefined {
-  const id = context.id('test.seat');
-  const test = state.records['pressure-tested'].findLast(
-    ({ body }) => body.step.id === id && counts(body.readBy),
-  );
-  if (!test) return undefined;
-  const task = pressureTests.compose(context).find((draft) => draft.id === id)?.task;
-  return task?.kind === 'pressure-test' && !passed(test, task) ? test : undefined;
-}
-
 function withStatus(order: readonly Placed[], state: JobState): PlannedStep[] {
-  const finished = new Map(order.map(({ draft }) => [draft.id, finishedBy(draft, state)]));
+  const finished = new Map(order.map(({ id, draft }) => [id, finishedBy(id, draft, state)]));
   const signings = new Map<string, Signing & { covered: readonly string[] }>();
   for (const placed of order) {
-    const { id, task } = placed.draft;
-    if (task.kind !== 'sign-off') continue;
+    const { id } = placed;
+    if (placed.draft.task.kind !== 'sign-off') continue;
     const covered = coveredBy(order, placed);
     const signing = signingOf(state, id, covered, finished);
     signings.set(id, { ...signing, covered });
     finished.set(id, bothSides(signing));
   }
   const deliberate = deliberateSteps(order);
-  const titles = new Map(order.map(({ draft }) => [draft.id, draft.title]));
-  return order.map(({ draft, opening, after }) => {
-    const { provides: _milestones, ...proposed } = draft;
-    const signing = signings.get(draft.id);
+  const titles = new Map(order.map(({ id, draft }) => [id, draft.title]));
+  return order.map(({ id, draft, opening, after }) => {
+    const { name, provides: _milestones, once: _once, ofTheJob: _ofTheJob, ...asked } = draft;
+    const signing = signings.get(id);
     const step = {
-      ...proposed,
-      ...(deliberate.has(draft.id) ? { deliberate: true as const } : {}),
+      ...asked,
+      id,
+      ...(name.round === undefined ? {} : { round: name.round }),
+      ...(deliberate.has(id) ? { deliberate: true as const } : {}),
       ...(signing ? { signing } : {}),
     };
-    const entry = finished.get(draft.id);
+    const entry = finished.get(id);
     if (entry) return { ...step, after, opening, status: 'done', waits: [], finished: entry };
     const waits = [
       ...partWait(draft, state),
       ...[...new Set([...after, ...(signing?.covered ?? [])])]
-        .filter((id) => !finished.get(id))
-        .map((id): Wait => ({ kind: 'step', id, title: titles.get(id) ?? id })),
+        .filter((before) => !finished.get(before))
+        .map((before): Wait => ({ kind: 'step', id: before, title: titles.get(before) ?? before })),
     ];
     return {
       ...step,
@@ -205,7 +141,7 @@ function partWait({ task }: Draft, state: JobState): Wait[] {
 
 /** Steps with facts on them that the plan no longer asks for: what was done stays done. */
 function keptSteps(state: JobState, order: readonly Placed[]): PlannedStep[] {
-  const planned = new Set(order.map(({ draft }) => draft.id));
+  const planned = new Set(order.map(({ id }) => id));
   const kept = new Map<string, PlannedStep>();
   const unplanned = standingEntries(state, ({ body }) => 'step' in body && !planned.has(body.step.id));
   for (const entry of unplanned) {

@@ -13,7 +13,7 @@ const written = z.record(
 type Written = z.output<typeof written>[string];
 
 /**
- * The plans of 144 variants, written down on 2026-11-26 with `planVariants`. Whoever moves the fragments to other rooms
+ * The plans of 157 variants as they were on 2026-11-26 before the fragments moved, written down with `planVariants`. Whoever moves the fragments to other rooms
  * leaves these as they are; a step or a relation that changes on purpose is named below.
  */
 const BEFORE = written.parse(
@@ -26,6 +26,20 @@ const BEFORE = written.parse(
 const NEW_RELATIONS: readonly { before: RegExp; after: RegExp; why: string }[] = [
   { before: /^strip\.settings$/, after: /./, why: 'settings are measured before the strip can lose them' },
   { before: /^strip\.mark-wedge$/, after: /./, why: 'a wedge is marked before it comes off its stem' },
+  {
+    before: /^rebuild\.wedge-sides$/,
+    after: /./,
+    why: 'the marks are read before the wedge goes on its stem',
+  },
+];
+
+/** Steps that are gone on purpose. */
+const GONE: readonly { step: string; variant: RegExp; why: string }[] = [
+  {
+    step: 'inspect.bore',
+    variant: /eccentric|random valve/,
+    why: 'the actuator of a valve repacked where it stands is not opened: its bore cannot be measured',
+  },
 ];
 
 const now = ({ steps }: Plan): Written =>
@@ -60,7 +74,16 @@ describe('plans as they were written down', () => {
     expect(variants.map(({ name }) => name)).toEqual(Object.keys(BEFORE));
   });
   it.each(variants)('$name: the same steps, in an order that keeps the same relations', ({ name, plan }) => {
-    const [was, is] = [BEFORE[name] ?? [], now(plan)];
+    const is = now(plan);
+    const left = GONE.filter(({ step, variant }) => variant.test(name) && !is.some(([id]) => id === step));
+    const was = (BEFORE[name] ?? [])
+      .filter(([id]) => !left.some(({ step }) => step === id))
+      .map(([id, stage, title, after]): Written[number] => [
+        id,
+        stage,
+        title,
+        after.filter((each) => !left.some(({ step }) => step === each)),
+      ]);
     const words = (steps: Written) => steps.map(([id, stage, title]) => `${id} | ${stage} | ${title}`).sort();
     expect(words(is)).toEqual(words(was));
     const [held, holds] = [relations(was), relations(is)];

@@ -30,7 +30,7 @@ export function signingOf(
 
 /** The steps of the same stage that a sign-off waits for, directly or through others: what a signature covers. */
 export function coveredBy(order: readonly Placed[], { draft, after }: Placed): string[] {
-  const byId = new Map(order.map((placed) => [placed.draft.id, placed]));
+  const byId = new Map(order.map((placed) => [placed.id, placed]));
   const covered = new Set<string>();
   const open = [...after];
   for (let id = open.pop(); id !== undefined; id = open.pop()) {

@@ -1,11 +1,7 @@
 import { openingOf, type JobState } from '../job';
-import { draft, rule, type Draft } from '../procedure';
+import { draft, rule, stepName, type Draft } from '../procedure';
 import { SHELF_UNITS, unitRoles, type PartRole, type ShelfUnitKind, type Valve } from '../valve';
-
-interface Proposed {
-  readonly draft: Draft;
-  readonly opening: number;
-}
+import { proposed, type Proposed } from './order';
 
 /**
  * The steps that are this job's: without what a shelf unit brings ready, or, where only a swapped-out unit is on the
@@ -40,7 +36,7 @@ function swapped(
   });
   const because = { ...rule('a unit from the shelf is fitted, the old one rebuilt by itself'), entry };
   const fit = draft({
-    id: `repair.shelf-${kind.replaceAll(' ', '-')}`,
+    name: stepName(`repair.shelf-${kind.replaceAll(' ', '-')}`),
     stage: 'repair',
     title: `${SHELF_UNITS[kind].name} ${serial} from the shelf: check it against the old one`,
     why: 'Same key, same length, seals within their shelf life; its own record says who rebuilt it.',
@@ -51,7 +47,7 @@ function swapped(
     provides: ['repaired'],
   });
   const old = draft({
-    id: `release.old-${kind.replaceAll(' ', '-')}`,
+    name: stepName(`release.old-${kind.replaceAll(' ', '-')}`),
     stage: 'release',
     title: `Old ${kind}: tag it and open its own job`,
     why: 'It is rebuilt when there is time, and stands on the shelf for the next one.',
@@ -61,24 +57,12 @@ function swapped(
     after: ['tested'],
     provides: [],
   });
-  return [...kept, { draft: fit, opening: 1 }, { draft: old, opening: 1 }];
+  return [...kept, proposed(fit, 1), proposed(old, 1)];
 }
 
-const ALWAYS: readonly string[] = [
-  'receive.plate',
-  'diagnose.report',
-  'isolate.decontaminated',
-  'inspect.clean',
-  'hold.contact',
-  'rebuild.clean',
-  'hold.test',
-  'release.place',
-  'release.sign',
-];
-
 /** Whether a step is work on the unit that alone lies on the bench. */
-function belongs({ id, parts }: Draft, valve: Valve, only: ShelfUnitKind): boolean {
+function belongs({ ofTheJob, parts }: Draft, valve: Valve, only: ShelfUnitKind): boolean {
   const { carries, holds } = unitRoles(valve, only);
   const unit = new Set<PartRole>([...carries, ...holds]);
-  return ALWAYS.includes(id) || (parts.length > 0 && parts.every((part) => unit.has(part)));
+  return ofTheJob === true || (parts.length > 0 && parts.every((part) => unit.has(part)));
 }

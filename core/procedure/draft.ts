@@ -1,10 +1,12 @@
 import type { SymptomId } from '../diagnosis';
+import type { EnergyKind } from '../isolation';
 import type { Finding, SiteRules } from '../inspection';
 import type { EntryOf, InstrumentKind, JobState, PressureTest, StandingCall, Stage } from '../job';
 import type { Dimension, GaugePressure, Quantity, Length, Time, Torque } from '../quantity';
 import type { Source } from '../standards';
 import type { Ask, DetailId, Features, PartRole, Valve } from '../valve';
 import type { Step as WorkingStep, TighteningPass } from '../workings';
+import type { Milestone, Relation, StepName } from './relations';
 
 /** What a person can say about a part at a glance, offered as choices. */
 export interface LookChoice {
@@ -20,7 +22,7 @@ export interface MeasureAsk {
   readonly example: string;
   /** Absent where it is counted, not read. */
   readonly instrument?: InstrumentKind;
-  /** The step that took the same figure before: the difference is shown. */
+  /** Id of the step that took the same figure before: the difference is shown. */
   readonly was?: string;
   /** Only this reading finishes the step. */
   readonly mustBe?: 'zero' | { readonly below: Quantity };
@@ -125,7 +127,7 @@ export interface Because {
 
 /** A step as a fragment proposes it, before ordering. */
 export interface Draft {
-  readonly id: string;
+  readonly name: StepName;
   readonly stage: Stage;
   readonly title: string;
   readonly why: string;
@@ -140,19 +142,29 @@ export interface Draft {
   readonly on: readonly PartRole[];
   /** When it is wanted at all, in words; it may be passed over as not needed. */
   readonly optional?: string;
+  /** Done at the first opening only, however often the valve is opened. */
+  readonly once?: true;
+  /** Work on the job rather than on a part: it stays where a unit alone is on the bench. */
+  readonly ofTheJob?: true;
+  /** What of the isolation it does or proves. */
+  readonly isolation?: IsolationPart;
   readonly task: Task;
   readonly minutes: number;
   readonly because: Because;
-  /** Step ids and milestones that must be behind; those not on this plan are left out. */
-  readonly after: readonly string[];
-  /** Milestones this step belongs to: whoever waits for one waits for all of its steps. */
-  readonly provides: readonly string[];
+  /** What must be behind it. */
+  readonly after: readonly Relation[];
+  /** Milestones this step belongs to. */
+  readonly provides: readonly Milestone[];
 }
+
+export type IsolationPart =
+  | { readonly is: 'point'; readonly point: string }
+  | { readonly is: 'restored'; readonly point: string }
+  | { readonly is: 'proof'; readonly energy: EnergyKind };
 
 /** One time that the valve is open: the first, and one more for each seat test over its allowance. */
 export interface Opening {
   readonly number: number;
-  readonly last: boolean;
   /** The failed test that made it necessary; absent on the first. */
   readonly failed?: EntryOf<'pressure-tested'>;
 }
@@ -169,25 +181,29 @@ export interface Context {
   readonly calls: ReadonlyMap<PartRole, StandingCall>;
   /** What was unknown when the valve came in, answered since or not. */
   readonly asks: readonly Ask[];
-  readonly condemned: boolean;
   readonly opening: Opening;
-  /** This opening's name for a step or milestone: `x` on the first, `x@2` on the second. */
-  readonly id: (base: string) => string;
+  /** A step's id at this opening, to find its facts by. */
+  readonly idOf: (name: StepName) => string;
   /** Minutes for this size. */
   readonly minutes: (small: number) => number;
 }
 
-/** A piece of procedure: proposes steps for the valves and findings it applies to, and none for the rest. */
+/**
+ * A piece of procedure: proposes steps for the valves and findings it applies to, and none for the rest. The plan
+ * numbers the openings, and leaves out what a condemned valve no longer wants.
+ */
 export interface Fragment {
   readonly name: string;
-  /** Which openings it belongs to. */
-  readonly openings: 'first' | 'every' | 'last' | 'later';
+  /** Which openings it belongs to; `afterwards` is once in a job, when the last of them is closed. */
+  readonly openings: 'first' | 'every' | 'last' | 'later' | 'afterwards';
   /** The features it is written for; every valve unless told. */
   readonly when?: (features: Features) => boolean;
+  /** Only for a valve that is condemned, or only for one that is not; for both unless told. */
+  readonly of?: 'condemned' | 'sound';
   readonly compose: (context: Context) => readonly Draft[];
 }
 
-type Sparse = Pick<Draft, 'id' | 'stage' | 'title' | 'why' | 'minutes' | 'because'> & Partial<Draft>;
+type Sparse = Pick<Draft, 'name' | 'stage' | 'title' | 'why' | 'minutes' | 'because'> & Partial<Draft>;
 
 /** A draft with the usual blanks filled: no tools, no parts, simply to be done. */
 export function draft(given: Sparse): Draft {

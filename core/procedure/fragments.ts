@@ -1,46 +1,30 @@
+import { closureSteps } from './closures';
 import type { Fragment } from './draft';
-import { threePieceBall } from './fragments/ball';
-import { boltedBonnet, jointFaces } from './fragments/bolted-bonnet';
-import { asFound } from './fragments/as-found';
-import { balancedCage } from './fragments/cage';
-import { seatCartridge } from './fragments/cartridge';
-import { guidedCheck, swingCheck } from './fragments/checks';
-import { clampedRing } from './fragments/clamped-ring';
-import { clampedYoke } from './fragments/clamped-yoke';
-import { diagnose } from './fragments/diagnose';
-import { doublePlug } from './fragments/double-plug';
-import { hygienicSeat } from './fragments/hygienic';
-import { inspectParts } from './fragments/inspect';
-import { lowPressureDiaphragm } from './fragments/low-pressure';
-import { marksMet, matchMarks, ventedAgain } from './fragments/match-marks';
-import { partRenewal } from './fragments/part-renewal';
-import { pilotSolenoid } from './fragments/pilot-solenoid';
-import { pistonActuator } from './fragments/piston-actuator';
-import { positioner } from './fragments/positioner';
-import { isolate, restore } from './fragments/isolate';
-import { receive } from './fragments/receive';
-import { selfActingRegulator } from './fragments/regulator';
-import { release } from './fragments/release';
-import { repackInPlace } from './fragments/repack-in-place';
-import { risingStem } from './fragments/rising-stem';
-import { rollingDiaphragmActuator, vaneArmActuator } from './fragments/rotary-actuators';
-import { rotaryTrim } from './fragments/rotary-trim';
-import { blueAsFound, contactHold, seatWork } from './fragments/seat-work';
-import { settings } from './fragments/settings';
-import { shearPinRelief } from './fragments/shear-pin-relief';
-import { slidingStem } from './fragments/sliding-stem';
-import { slabGate } from './fragments/slab-gate';
-import { springDiaphragmActuator } from './fragments/spring-diaphragm-actuator';
-import { springRelief } from './fragments/spring-relief';
-import { stuffingBox } from './fragments/stuffing-box';
-import { taperPlug } from './fragments/taper-plug';
-import { pressureTests } from './fragments/tests';
-import { wedgeGate } from './fragments/wedge';
-import { weightLever } from './fragments/weight-lever';
+import { asFound } from './every-job/as-found';
+import { closingUp } from './every-job/closing-up';
+import { diagnose } from './every-job/diagnose';
+import { inspectParts } from './every-job/inspect';
+import { isolate, restore } from './every-job/isolate';
+import { jointFaces } from './every-job/joint-faces';
+import { marksMet, matchMarks, ventedAgain } from './every-job/match-marks';
+import { partRenewal } from './every-job/part-renewal';
+import { pressureTests, testHold } from './every-job/pressure-tests';
+import { receive } from './every-job/receive';
+import { condemn, release } from './every-job/release';
+import { blueAsFound } from './every-job/seat-work/bluing';
+import { cutting } from './every-job/seat-work/cutting';
+import { grinding } from './every-job/seat-work/rounds';
+import { settings } from './every-job/settings';
+import { jointSteps } from './joints';
+import { moverSteps } from './movers';
+import { positionerSteps } from './positioners/relay';
+import { risingStem } from './stem/rising-stem';
+import { slidingStem } from './stem/sliding-stem';
+import { stuffingBox } from './stem/stuffing-box';
 
 /**
- * Everything a plan can be composed of. Each fragment says by features where it applies, so that a valve of mixed
- * features gets its plan from the same list; their order only breaks ties: relations decide.
+ * Everything a plan can be composed of: what every job has, and the steps of what its valve is made of, so that a valve
+ * of mixed features gets its plan from the same list. Their order only breaks ties: relations decide.
  */
 export const FRAGMENTS: readonly Fragment[] = [
   receive,
@@ -50,43 +34,24 @@ export const FRAGMENTS: readonly Fragment[] = [
   matchMarks,
   ventedAgain,
   settings,
-  springDiaphragmActuator,
-  pistonActuator,
-  rollingDiaphragmActuator,
-  vaneArmActuator,
-  positioner,
-  weightLever,
-  boltedBonnet,
-  clampedYoke,
-  slabGate,
-  taperPlug,
-  repackInPlace,
-  guidedCheck,
-  swingCheck,
-  threePieceBall,
-  doublePlug,
-  balancedCage,
-  seatCartridge,
-  rotaryTrim,
-  lowPressureDiaphragm,
-  hygienicSeat,
-  selfActingRegulator,
-  shearPinRelief,
-  pilotSolenoid,
-  springRelief,
-  wedgeGate,
+  inspectParts,
+  moverSteps,
+  positionerSteps,
+  jointSteps,
+  closureSteps,
   risingStem,
   slidingStem,
-  clampedRing,
   stuffingBox,
-  inspectParts,
   blueAsFound,
   jointFaces,
   partRenewal,
-  seatWork,
-  contactHold,
+  cutting,
+  grinding,
+  closingUp,
   marksMet,
   pressureTests,
+  testHold,
   restore,
   release,
+  condemn,
 ];

@@ -1,11 +1,13 @@
 export { CAUTIONS, DEFER } from './cautions';
 export {
+  always,
   draft,
   rule,
   type Because,
   type Context,
   type Draft,
   type Fragment,
+  type IsolationPart,
   type LookChoice,
   type MeasureAsk,
   type Opening,
@@ -13,7 +15,16 @@ export {
   type Task,
   type TaskOf,
 } from './draft';
+export { lookOf } from './every-job/looks';
 export { meets } from './meets';
 export { FRAGMENTS } from './fragments';
 export { inService } from './service';
-export { pressureTests } from './fragments/tests';
+export {
+  isStepName,
+  MILESTONES,
+  spelt,
+  stepName,
+  type Milestone,
+  type Relation,
+  type StepName,
+} from './relations';

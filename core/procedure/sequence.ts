@@ -1,11 +1,12 @@
 import type { Stage } from '../job';
-import type { PartRole } from '../valve';
+import { arrivalOf } from './blocks/arrival';
 import { draft, finding, type Because, type Context, type Draft } from './draft';
+import { ifThere, stepName, type Milestone, type Relation, type StepName } from './relations';
 
-/** A step of a sequence, with only what is particular to it. Ids and milestones are those of the first opening. */
+/** A step of a sequence, with only what is particular to it. */
 export interface Sketch
   extends
-    Pick<Draft, 'id' | 'title' | 'why' | 'minutes'>,
+    Pick<Draft, 'title' | 'why' | 'minutes'>,
     Partial<
       Pick<
         Draft,
@@ -21,10 +22,12 @@ export interface Sketch
         | 'because'
       >
     > {
+  /** Its name where another step waits for it, else only how its id is spelt. */
+  readonly id: StepName | string;
   /** Waits for these instead of the step before it. */
-  readonly after?: readonly string[];
+  readonly after?: readonly Relation[];
   /** Waits for these as well as for the step before it. */
-  readonly also?: readonly string[];
+  readonly also?: readonly Relation[];
 }
 
 /** What the steps of a sequence share. */
@@ -32,11 +35,10 @@ export interface Thread {
   readonly stage: Stage;
   readonly because: Because;
   /** What its first step waits for. */
-  readonly after: readonly string[];
-  readonly provides: readonly string[];
+  readonly after: readonly Relation[];
+  readonly provides: readonly Milestone[];
+  readonly once?: true;
 }
-
-export const slug = (part: PartRole): string => part.replaceAll(' ', '-').toLowerCase();
 
 /**
  * Steps one after the other. A sketch that is `false` is left out and the next follows the one before it. What goes on
@@ -44,7 +46,7 @@ export const slug = (part: PartRole): string => part.replaceAll(' ', '-').toLowe
  */
 export function sequence(c: Context, thread: Thread, sketches: readonly (Sketch | false)[]): Draft[] {
   const drafts: Draft[] = [];
-  let previous: string | undefined;
+  let previous: StepName | undefined;
   for (const sketch of sketches) {
     if (!sketch) continue;
     const {
@@ -58,57 +60,80 @@ export function sequence(c: Context, thread: Thread, sketches: readonly (Sketch 
       parts = [],
       ...rest
     } = sketch;
+    const name = typeof id === 'string' ? stepName(id) : id;
     const follows = after ?? (previous === undefined ? thread.after : [previous]);
     drafts.push(
       draft({
         ...rest,
+        ...(thread.once ? { once: true } : {}),
         on,
         parts: parts.filter(c.has),
-        id: c.id(id),
+        name,
         stage: thread.stage,
         because: reopened(c, because),
         minutes: c.minutes(minutes),
-        after: [...[...follows, ...also].map(c.id), ...arrivals(on)],
-        provides: [...thread.provides, ...provides].map(c.id),
+        after: [...follows, ...also, ...on.map((part) => ifThere(arrivalOf(part)))],
+        provides: [...thread.provides, ...provides],
       }),
     );
-    previous = id;
+    previous = name;
   }
   return drafts;
 }
 
-const arrivals = (on: readonly PartRole[]): string[] => on.map((part) => `arrive.${slug(part)}`);
-
 /** On a later opening the reason is the test that failed. */
-export function reopened({ opening }: Context, because: Because): Because {
+function reopened({ opening }: Context, because: Because): Because {
   return opening.failed ? finding('the seat test was over its allowance', opening.failed.seq) : because;
 }
 
 /** What comes off after the marks are set waits until the settings are taken too, where the valve has any. */
-export const strip = (because: Because, after: readonly string[], ...provides: string[]): Thread => ({
+export const strip = (because: Because, after: readonly Relation[], ...provides: Milestone[]): Thread => ({
   stage: 'strip',
   because,
-  after: after.includes('marked') && !provides.includes('noted') ? [...after, 'noted'] : after,
+  after:
+    after.includes('marked') && !provides.includes('settings noted') ? [...after, 'settings noted'] : after,
   provides: ['stripped', ...provides],
 });
 
-export const inspect = (because: Because, ...provides: string[]): Thread => ({
+export const inspect = (because: Because, ...provides: Milestone[]): Thread => ({
   stage: 'inspect',
   because,
-  after: ['inspect.clean'],
+  after: ['clean to inspect'],
   provides: ['inspected', ...provides],
+  once: true,
 });
 
-export const rebuild = (because: Because, after: readonly string[], ...provides: string[]): Thread => ({
+export const repair = (because: Because, after: readonly Relation[], ...provides: Milestone[]): Thread => ({
+  stage: 'repair',
+  because,
+  after: ['stripped', ...after],
+  provides: ['repaired', ...provides],
+});
+
+export const rebuild = (because: Because, after: readonly Relation[], ...provides: Milestone[]): Thread => ({
   stage: 'rebuild',
   because,
-  after,
+  after: ['clean to close', ...after],
   provides: ['rebuilt', ...provides],
 });
 
-export const setUp = (because: Because, after: readonly string[], ...provides: string[]): Thread => ({
+export const setUp = (
+  because: Because,
+  after: readonly Relation[] = [],
+  ...provides: Milestone[]
+): Thread => ({
   stage: 'set up',
   because,
-  after,
+  after: ['rebuilt', ...after],
   provides: ['set up', ...provides],
 });
+
+export const proving = (because: Because, after: readonly Relation[] = ['set up']): Thread => ({
+  stage: 'test',
+  because,
+  after,
+  provides: ['tests'],
+});
+
+/** The same sequence at the first opening only: what it works on stays as it is when the valve is opened again. */
+export const once = (thread: Thread): Thread => ({ ...thread, once: true });

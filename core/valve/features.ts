@@ -251,6 +251,10 @@ type BoltedJoint = Exclude<
 export const closesByAir = ({ moved }: Features): boolean =>
   'action' in moved && moved.action === 'air-to-close';
 
+/** Air drives it open, its spring shuts it. */
+export const opensByAir = ({ moved }: Features): boolean =>
+  'action' in moved && moved.action === 'air-to-open';
+
 /** The joint, when studs or bolts hold it. */
 export function boltedJoint({ joint }: Features): BoltedJoint | undefined {
   switch (joint.kind) {

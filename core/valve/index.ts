@@ -4,6 +4,7 @@ export {
   closesByAir,
   featuresSchema,
   metalSeatOf,
+  opensByAir,
   packedBox,
   type BalancedPlug,
   type BoltedBonnet,

@@ -25,7 +25,7 @@ interface Came {
   readonly technician: number;
   readonly daysAgo: number;
   readonly dueInDays: number;
-  readonly until: string;
+  readonly until: Story['until'];
   /** What the gauges of the fault finder then read. */
   readonly fault?: PlantedFault;
   readonly takes?: NonNullable<Story['takes']>;
@@ -56,7 +56,7 @@ const CAME: readonly Came[] = [
     technician: 1,
     daysAgo: 1,
     dueInDays: 4,
-    until: 'strip.yoke-loose',
+    until: { stage: 'strip', task: 'do', part: 'clamped yoke' },
   },
   {
     tag: 'DH-118',
@@ -70,7 +70,7 @@ const CAME: readonly Came[] = [
     technician: 2,
     daysAgo: 3,
     dueInDays: 11,
-    until: 'inspect.wedge',
+    until: { looksAt: 'wedge' },
   },
   {
     tag: 'TW-02',
@@ -84,7 +84,7 @@ const CAME: readonly Came[] = [
     technician: 0,
     daysAgo: 0,
     dueInDays: 3,
-    until: 'isolate.body-bleed',
+    until: { point: 'body-bleed' },
   },
   {
     tag: 'GF-33',
@@ -97,7 +97,7 @@ const CAME: readonly Came[] = [
     technician: 3,
     daysAgo: 2,
     dueInDays: 9,
-    until: 'inspect.taper-blue',
+    until: { looksAt: 'plug' },
   },
   {
     tag: 'SJ-61',
@@ -111,7 +111,7 @@ const CAME: readonly Came[] = [
     technician: 1,
     daysAgo: 0,
     dueInDays: 2,
-    until: 'diagnose.gland.tighten',
+    until: { stage: 'diagnose', part: 'gland nuts' },
   },
   {
     tag: 'BF-07',
@@ -124,7 +124,7 @@ const CAME: readonly Came[] = [
     technician: 2,
     daysAgo: 4,
     dueInDays: 6,
-    until: 'strip.insert',
+    until: { off: 'bypass insert' },
   },
   {
     tag: 'DH-240',
@@ -137,8 +137,8 @@ const CAME: readonly Came[] = [
     technician: 3,
     daysAgo: 5,
     dueInDays: 8,
-    until: 'inspect.hinge',
-    finds: { 'inspect.hinge-pin': { kind: 'worn' } },
+    until: { stage: 'inspect', task: 'measure', part: 'hinge pin' },
+    finds: { 'hinge pin': { kind: 'worn' } },
   },
   {
     tag: 'SY-15',
@@ -151,7 +151,7 @@ const CAME: readonly Came[] = [
     technician: 0,
     daysAgo: 1,
     dueInDays: 3,
-    until: 'rebuild.seals',
+    until: { on: 'soft seats' },
   },
   {
     tag: 'PCV-301',
@@ -165,7 +165,7 @@ const CAME: readonly Came[] = [
     technician: 0,
     daysAgo: 1,
     dueInDays: 7,
-    until: 'diagnose.place',
+    until: { task: 'place' },
     fault: 'bottom guide blocked',
   },
   {
@@ -179,8 +179,8 @@ const CAME: readonly Came[] = [
     technician: 2,
     daysAgo: 4,
     dueInDays: 5,
-    until: 'inspect.plug',
-    takes: { at: 'strip.match-mark', kind: 'rebuilt actuator', serial: 'RA 112' },
+    until: { looksAt: 'plug' },
+    takes: { at: { task: 'marks' }, kind: 'rebuilt actuator', serial: 'RA 112' },
   },
   {
     tag: 'FV-22',
@@ -193,7 +193,7 @@ const CAME: readonly Came[] = [
     technician: 3,
     daysAgo: 3,
     dueInDays: 4,
-    until: 'rebuild.cartridge',
+    until: { on: 'cartridge' },
   },
   {
     tag: 'LV-40',
@@ -206,7 +206,7 @@ const CAME: readonly Came[] = [
     technician: 1,
     daysAgo: 2,
     dueInDays: 6,
-    until: 'strip.barrel',
+    until: { off: 'spring barrel' },
   },
   {
     tag: 'TV-77',
@@ -219,7 +219,7 @@ const CAME: readonly Came[] = [
     technician: 3,
     daysAgo: 1,
     dueInDays: 9,
-    until: 'strip.vane-arm',
+    until: { off: 'vane arm' },
   },
   {
     tag: 'LP-09',
@@ -232,7 +232,7 @@ const CAME: readonly Came[] = [
     technician: 0,
     daysAgo: 0,
     dueInDays: 4,
-    until: 'receive.spares',
+    until: { task: 'spares' },
     counted: {
       sheet: 'PS-K15',
       kit: '15-S',
@@ -255,7 +255,7 @@ const CAME: readonly Came[] = [
     technician: 2,
     daysAgo: 1,
     dueInDays: 2,
-    until: 'strip.locking-wire',
+    until: { off: 'locking wire' },
   },
   {
     tag: 'LD-05',
@@ -268,7 +268,7 @@ const CAME: readonly Came[] = [
     technician: 3,
     daysAgo: 1,
     dueInDays: 5,
-    until: 'strip.drip-pot',
+    until: { off: 'drip pot' },
   },
   {
     tag: 'PR-12',
@@ -281,7 +281,7 @@ const CAME: readonly Came[] = [
     technician: 1,
     daysAgo: 2,
     dueInDays: 3,
-    until: 'rebuild.seat',
+    until: { on: 'seat' },
   },
   {
     tag: 'RV-61',
@@ -294,7 +294,7 @@ const CAME: readonly Came[] = [
     technician: 0,
     daysAgo: 0,
     dueInDays: 1,
-    until: 'strip.pins',
+    until: { off: 'shear pin' },
   },
   {
     tag: 'SV-03',
@@ -307,7 +307,7 @@ const CAME: readonly Came[] = [
     technician: 2,
     daysAgo: 0,
     dueInDays: 2,
-    until: 'inspect.equalising-orifice',
+    until: { looksAt: 'equalising orifice' },
   },
   {
     tag: 'PSV-110',
@@ -320,8 +320,8 @@ const CAME: readonly Came[] = [
     technician: 3,
     daysAgo: 2,
     dueInDays: 10,
-    until: 'inspect.spring-length',
-    finds: { 'inspect.spindle': { kind: 'bent' } },
+    until: { stage: 'inspect', task: 'measure', part: 'spring' },
+    finds: { spindle: { kind: 'bent' } },
   },
 ];
 

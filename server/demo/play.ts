@@ -27,6 +27,7 @@ import { commit } from '../store/commit';
 import { loadLog } from '../store/job-log';
 import { overPressure } from './scenario';
 import type { Story } from './story';
+import { isThere } from './where';
 
 export interface Cast {
   technician: PersonStamp;
@@ -62,13 +63,13 @@ export class Play {
       const step = this.plan().inHand;
       if (!step) return;
       const { takes } = this.story;
-      if (takes && step.id === takes.at && this.state?.records['unit-taken'].length === 0) {
+      if (takes && isThere(step, takes.at) && this.state?.records['unit-taken'].length === 0) {
         const { kind, serial } = takes;
         const unit = this.cast.units.get(serial) ?? '';
         await this.send({ kind: 'take-unit', body: { unit, kind, serial } });
         continue;
       }
-      if (step.id === this.story.until) {
+      if (this.story.until !== 'signed' && isThere(step, this.story.until)) {
         await this.lastWords(step);
         return;
       }
@@ -191,12 +192,12 @@ export class Play {
       case 'ask':
         return this.send({ kind: 'identify-valve', body: { details: { pressureClass: 300, bolts: 8 } } });
       case 'look':
-        if (story.unsure?.step === step)
+        if (story.unsure?.part === task.part)
           return this.send({
             kind: 'make-finding',
             body: { step, finding: { kind: 'unsure', what: story.unsure.what } },
           });
-        if (step === 'inspect.seat' && story.seatDepth !== undefined) {
+        if (task.part === 'seat' && story.seatDepth !== undefined) {
           return this.send({
             kind: 'make-finding',
             body: { step, finding: { kind: 'seat damage', form: 'wire drawn', depth: story.seatDepth } },
@@ -204,7 +205,7 @@ export class Play {
         }
         return this.send({
           kind: 'make-finding',
-          body: { step, finding: story.finds?.[step] ?? { kind: 'sound' } },
+          body: { step, finding: story.finds?.[task.part] ?? { kind: 'sound' } },
         });
       case 'measure':
         return this.measure(planned, 0);

@@ -183,7 +183,7 @@ export const GLOBE_STORIES: readonly Story[] = [
     technician: 0,
     openedDaysAgo: 1,
     dueInDays: 9,
-    until: 'inspect.runout',
+    until: { task: 'runout' },
   },
   {
     valve: unread(
@@ -201,7 +201,7 @@ export const GLOBE_STORIES: readonly Story[] = [
     technician: 1,
     openedDaysAgo: 0,
     dueInDays: 14,
-    until: 'receive.plate',
+    until: { stage: 'receive' },
   },
   {
     valve: valve('TW-31', {
@@ -217,7 +217,7 @@ export const GLOBE_STORIES: readonly Story[] = [
     technician: 0,
     openedDaysAgo: 0,
     dueInDays: 7,
-    until: 'isolate.zero.upstream-pressure',
+    until: { proves: 'upstream pressure' },
     ventPsig: 41,
   },
   {
@@ -234,7 +234,7 @@ export const GLOBE_STORIES: readonly Story[] = [
     technician: 3,
     openedDaysAgo: 1,
     dueInDays: 10,
-    until: 'strip.lift',
+    until: { off: 'bonnet' },
   },
   {
     valve: valve('DH-402', {
@@ -250,7 +250,7 @@ export const GLOBE_STORIES: readonly Story[] = [
     technician: 1,
     openedDaysAgo: 4,
     dueInDays: 12,
-    until: 'arrive.stem',
+    until: { task: 'arrive' },
     bluedDegrees: 360,
   },
   {
@@ -267,7 +267,7 @@ export const GLOBE_STORIES: readonly Story[] = [
     technician: 2,
     openedDaysAgo: 3,
     dueInDays: 5,
-    until: 'hold.contact',
+    until: { stage: 'repair', task: 'hold' },
     seatDepth: '0.0015 in',
   },
   {
@@ -285,7 +285,7 @@ export const GLOBE_STORIES: readonly Story[] = [
     technician: 2,
     openedDaysAgo: 3,
     dueInDays: 3,
-    until: 'test.seat',
+    until: { tests: 'seat' },
     bluedDegrees: 300,
   },
   {
@@ -302,7 +302,7 @@ export const GLOBE_STORIES: readonly Story[] = [
     technician: 3,
     openedDaysAgo: 6,
     dueInDays: 1,
-    until: 'repair.lap#1@2',
+    until: { opening: 2, task: 'lapping' },
     seatDepth: '0.006 in',
   },
   {
@@ -336,9 +336,9 @@ export const GLOBE_STORIES: readonly Story[] = [
     technician: 2,
     openedDaysAgo: 2,
     dueInDays: 6,
-    until: 'hold.contact',
+    until: { stage: 'repair', task: 'hold' },
     seatDepth: '0.004 in',
-    unsure: { step: 'inspect.gland', what: 'blue heat tint on one side only' },
+    unsure: { part: 'gland', what: 'blue heat tint on one side only' },
   },
 ];
 

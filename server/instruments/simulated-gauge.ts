@@ -12,7 +12,7 @@ export const simulatedGauge: Source = {
   kind: 'gauge',
   simulated: true,
   async *read({ condition, state, rate, step }, stop) {
-    const upstream = step.id === 'isolate.zero.upstream-pressure';
+    const upstream = step.isolation?.is === 'proof' && step.isolation.energy === 'upstream pressure';
     const dice = chance(seedFrom(`gauge ${state.version}`));
     for (let sample = 0; await pause(MILLISECONDS_A_SAMPLE / rate, stop); sample++) {
       const seconds = (sample * MILLISECONDS_A_SAMPLE * FASTER) / 1000;

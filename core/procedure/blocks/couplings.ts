@@ -1,0 +1,71 @@
+import { CAUTIONS } from '../cautions';
+import { closureProcedure } from '../closures';
+import { opensByAir } from '../../valve';
+import type { Context } from '../draft';
+import type { Sketch } from '../sequence';
+
+/** How the actuator is taken off the valve stem, by its coupling. Shared by every linear actuator. */
+export function uncoupled({ features }: Context): readonly Sketch[] {
+  const { moved } = features;
+  if (!('coupling' in moved) || closureProcedure(features).leavesFromBelow?.(features)) return [];
+  if (moved.coupling === 'split') {
+    return [
+      {
+        id: 'strip.coupler',
+        title: 'Split coupler off',
+        why: 'Note the gap between the two stems: it goes back the same.',
+        caution: CAUTIONS.grip,
+        off: ['travel indicator', 'coupler nut', 'split coupler'],
+        minutes: 6,
+      },
+    ];
+  }
+  return [
+    {
+      id: 'strip.uncouple',
+      title: 'Loosen the stem lock nuts, travel indicator off',
+      why: 'The plug is off its seat while the stem is turned: with air where the spring shuts it.',
+      caution: `${CAUTIONS.grip} ${CAUTIONS.plugSeated}`,
+      tools: ['two spanners'],
+      off: ['stem lock nuts', 'travel indicator'],
+      minutes: 8,
+    },
+  ];
+}
+
+/** And coupled again, the closure never turned on its seat. */
+export function coupled({ features }: Context): readonly Sketch[] {
+  const { moved, limits } = features;
+  if (!('coupling' in moved)) return [];
+  if (moved.coupling === 'split') {
+    const placed = limits.kind === 'position-seated';
+    return [
+      {
+        id: 'rebuild.couple',
+        title: 'Split coupler on: equal engagement on both stems',
+        why: placed
+          ? 'Actuator closed, stem fully down resting lightly on the ball, a gap between the two stems. Finger-tight, square for clearance, then tight with the jam nut.'
+          : 'Actuator at its closed end, stem fully down on its seat by its own weight, a gap between the two stems. Finger-tight, square for clearance, then tight with the jam nut.',
+        caution: placed
+          ? 'No gap, or unequal threads, and the actuator drives the ball home: stem, cage, ball or guide pin breaks.'
+          : 'Unequal engagement strips the shorter thread under load.',
+        on: ['split coupler', 'coupler nut', 'travel indicator'],
+        minutes: 12,
+      },
+    ];
+  }
+  const opens = opensByAir(features);
+  return [
+    {
+      id: 'rebuild.couple',
+      title: opens
+        ? 'Couple: air to just lift the spring, screw the stem in, then let it down to the touch'
+        : 'Couple: 3 psi on the actuator, screw the plug stem in until the touch is felt',
+      why: 'Of plug on seat, no further. Lock nuts against the connector, indicator to the scale.',
+      caution: CAUTIONS.plugSeated,
+      on: ['stem lock nuts', 'travel indicator'],
+      parts: ['stem connector'],
+      minutes: 12,
+    },
+  ];
+}

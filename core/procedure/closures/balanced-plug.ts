@@ -1,0 +1,117 @@
+import type { BalancedPlug } from '../../valve';
+import { CAUTIONS } from '../cautions';
+import { feature, type Context, type Draft } from '../draft';
+
+import { rebuild, sequence, strip } from '../sequence';
+import type { ClosureProcedure } from './closure';
+
+const CAGE = feature('balanced plug in a cage');
+
+/** A balanced plug with its cage and upper guide, all hanging on the bonnet; plug, pin and stem are one set. */
+export const balancedPlug: ClosureProcedure<BalancedPlug> = {
+  proof: { by: 'class' },
+  lift: {
+    title: 'Lift straight up: bonnet, guide, cage, plug and stem together',
+    why: 'Everything hangs on it; tilted, the seal rings jam in the cage.',
+  },
+  steps: (c, { facing }) => {
+    const soft = facing === 'soft insert';
+    return [...apart(c, soft), ...together(c, soft)];
+  },
+};
+
+function apart(c: Context, soft: boolean): Draft[] {
+  return sequence(c, strip(CAGE, ['bonnet off'], 'stem out'), [
+    {
+      id: 'strip.plug-pin',
+      title: 'Plug pin out with a punch',
+      why: 'Supported, so that the stem is not bent.',
+      tools: ['pin punch'],
+      off: ['plug pin'],
+      minutes: 5,
+    },
+    {
+      id: 'strip.plug',
+      title: 'Unscrew plug, then cage, then guide, anticlockwise',
+      why: 'Plug, pin and stem are renewed only as a set.',
+      caution: CAUTIONS.grip,
+      off: ['plug', 'cage', 'guide', 'plug seals', 'guide gasket'],
+      minutes: 10,
+    },
+    soft && {
+      id: 'strip.insert',
+      title: 'Socket-head screw out; retainer, soft insert and its O-ring off the plug',
+      why: 'The insert is the seat: always new.',
+      off: ['insert screw', 'insert retainer', 'soft insert', 'insert O-ring'],
+      minutes: 6,
+    },
+    {
+      id: 'strip.stem',
+      title: 'Stem out of the bonnet',
+      why: 'Downwards; the packing is renewed with it.',
+      caution: CAUTIONS.grip,
+      off: ['stem'],
+      minutes: 4,
+    },
+    {
+      id: 'strip.seat-ring',
+      title: 'Seat ring and its gasket out; clean the gasket faces',
+      why: 'It lies loose, clamped by the cage.',
+      off: ['seat ring', 'seat gasket'],
+      minutes: 6,
+    },
+  ]);
+}
+
+function together(c: Context, soft: boolean): Draft[] {
+  return sequence(c, rebuild(CAGE, ['stem repaired'], 'trim in'), [
+    soft && {
+      id: 'rebuild.insert',
+      title: 'New O-ring in its cavity, insert in its recess, retainer boss through both, screw to torque',
+      why: `The socket-head screw: 1/2 in to 60 lbf·ft, 3/4 in to 125 lbf·ft.`,
+      caution: CAUTIONS.cheater,
+      tools: ['torque wrench', 'hex key'],
+      on: ['insert O-ring', 'soft insert', 'insert retainer', 'insert screw'],
+      minutes: 8,
+    },
+    {
+      id: 'rebuild.guide',
+      title: 'Guide upside down, new seal rings in; cage in, long lip down',
+      why: 'All gaskets and seals are new; soft seals may be lightly lubricated.',
+      consumables: ['silicone grease'],
+      on: ['guide', 'plug seals', 'cage'],
+      minutes: 8,
+    },
+    {
+      id: 'rebuild.plug',
+      title: 'Plug in, stem thread down; a wooden block drives it until the shoulder bottoms',
+      why: 'Through the seal rings without nicking them.',
+      caution: 'Wood only between hammer and plug.',
+      tools: ['wooden block'],
+      on: ['plug'],
+      minutes: 6,
+    },
+    {
+      id: 'rebuild.guide-gasket',
+      title: 'New guide gasket',
+      why: 'Between guide and bonnet.',
+      on: ['guide gasket'],
+      minutes: 2,
+    },
+    {
+      id: 'rebuild.plug-pin',
+      title: 'Stem in; screw the plug on it to the hole; roll pin flush',
+      why: 'Proud, the pin scores the cage.',
+      caution: 'The hole meets the hole: never drill a second one.',
+      on: ['stem', 'plug pin'],
+      minutes: 8,
+    },
+    {
+      id: 'rebuild.seat-ring',
+      title: 'New seat gasket, then seat ring',
+      why: 'The cage clamps it when the bonnet goes down.',
+      on: ['seat gasket', 'seat ring'],
+      minutes: 4,
+    },
+  ]);
+}

@@ -1,0 +1,117 @@
+import { CAUTIONS } from '../cautions';
+import { feature, type Context } from '../draft';
+import { rebuild, sequence, setUp, strip } from '../sequence';
+import { boltUp, boltUpTo } from '../blocks/bolting';
+import { quantity } from '../../quantity';
+import { boltedJoint } from '../../valve';
+import type { ClosureProcedure } from './closure';
+
+const CAPS = feature('three-piece body, soft seats');
+
+/** A ball between two end caps: the body swings out of the pipe, seats and seals are renewed at both ends. */
+export const ball: ClosureProcedure = {
+  proof: {
+    by: 'size',
+    as: 'ball',
+    seat: 'soft',
+    how: 'Closed; air at low pressure from each side in turn, the other side watched for bubbles.',
+    parts: ['ball', 'soft seats'],
+  },
+  steps: (c) => [...apart(c), ...back(c), ...cycled(c)],
+};
+
+const apart = (c: Context) =>
+  sequence(c, strip(CAPS, ['marked']), [
+    {
+      id: 'strip.body-bolts',
+      title: 'Body bolts out',
+      why: 'With the valve half open and depressured, the cavity is empty.',
+      caution: CAUTIONS.slack,
+      off: ['body bolts'],
+      minutes: 6,
+    },
+    {
+      id: 'strip.end-caps',
+      title: 'Spread the pipe, end caps off',
+      why: 'Just enough to lift the body out.',
+      caution: 'A sprung pipe closes on fingers: wedge it open.',
+      tools: ['pipe spreader'],
+      off: ['end caps'],
+      minutes: 8,
+    },
+    {
+      id: 'strip.seals',
+      title: 'Seat, inner body seal, outer body seal out of both ends',
+      why: 'Plastic pick only; the ball stays closed while the seats come out.',
+      caution: CAUTIONS.wood,
+      tools: ['plastic pick'],
+      off: ['soft seats', 'inner body seals', 'outer body seals'],
+      minutes: 8,
+    },
+    {
+      id: 'strip.ball',
+      title: 'Lever to open, ball out',
+      why: 'It slides off the tongue of the stem.',
+      caution: 'A dropped ball is a scrapped ball.',
+      off: (['lever nut', 'lever', 'ball'] as const).filter(c.has),
+      minutes: 4,
+    },
+  ]);
+
+/** A half-inch valve is pulled up to 250 lbf·in (common practice); larger ones by their bolts. */
+function joint(c: Context) {
+  const bolts = boltedJoint(c.features)?.bolts;
+  return (c.valve.nps ?? 1) <= 0.5 && bolts !== undefined
+    ? boltUpTo(c, bolts, quantity('torque', 250, 'lbf·in'), 'A 1/2 in three-piece valve: 250 lbf·in.')
+    : boltUp(c);
+}
+
+function back(c: Context) {
+  return sequence(c, rebuild(CAPS, [], 'closed'), [
+    {
+      id: 'rebuild.ball',
+      title: 'Ball on the tongue of the stem, lever on',
+      why: 'Turned half open, so that nothing is trapped.',
+      on: (['ball', 'lever', 'lever nut'] as const).filter(c.has),
+      minutes: 4,
+    },
+    {
+      id: 'rebuild.seals',
+      title: 'New outer seal, inner seal, seat, both ends',
+      why: 'In that order, each fully home.',
+      caution: 'A twisted seal shows only on test: look all round.',
+      on: ['outer body seals', 'inner body seals', 'soft seats'],
+      minutes: 8,
+    },
+    {
+      id: 'rebuild.end-caps',
+      title: 'End caps on, marks meeting',
+      why: 'The body goes back between them without dragging a seal.',
+      on: ['end caps'],
+      minutes: 6,
+    },
+    {
+      id: 'rebuild.bolt-up',
+      title: 'Body bolts criss-cross, in stages',
+      why: 'Even: a cocked cap cuts its seal. A 1/2 in valve takes 250 lbf·in.',
+      caution: CAUTIONS.cheater,
+      tools: ['torque wrench', 'socket'],
+      on: ['body bolts'],
+      task: joint(c),
+      also: ['asked'],
+      minutes: 12,
+    },
+  ]);
+}
+
+function cycled(c: Context) {
+  return sequence(c, setUp(CAPS), [
+    {
+      id: 'setup.cycle',
+      title: 'Cycle a few times and feel for interference',
+      why: 'A tight place is a seat not home or a bolt pulled up crooked.',
+      parts: ['ball', 'soft seats'],
+      minutes: 3,
+    },
+  ]);
+}

@@ -1,0 +1,48 @@
+import type { Features, PartRole } from '../../valve';
+import type { Context, Draft } from '../draft';
+import type { Sketch } from '../sequence';
+
+/** How a seat is proved with pressure. */
+export type Proof =
+  | {
+      readonly by: 'size';
+      readonly as: 'globe' | 'gate' | 'plug' | 'ball' | 'check';
+      readonly seat: 'metal' | 'soft';
+      readonly how: string;
+      readonly parts: readonly PartRole[];
+    }
+  /** A control valve: by its leak class, stroked by its own actuator. */
+  | { readonly by: 'class' };
+
+/** What comes up when the bonnet is lifted. */
+export interface Lift {
+  readonly title: string;
+  readonly why: string;
+  readonly caution?: string;
+}
+
+/** How a kind of closure is received, stripped, looked at, rebuilt, set up and proved. `F` is its own feature. */
+export interface ClosureProcedure<F = Features['closure']> {
+  /** Said with the kit laid out: what no kit brings. */
+  readonly neverInKit?: string;
+  /** Looked up on the valve when it is received. */
+  readonly identify?: Sketch;
+  /** Absent where it is proved in function by steps of its own. */
+  readonly proof?: Proof;
+  readonly lift?: Lift;
+  /** Its packing goes in by steps of its own. */
+  readonly packsItself?: true;
+  /** It hangs on its stem: the steps of the stem take it out and put it back. */
+  readonly hangsOnStem?: true;
+  /** Locked to its stem for spotting, it is shimmed. */
+  readonly spottedOnStem?: true;
+  /** Angle that its seating face is turned to. */
+  readonly faceAngle?: string;
+  /** Its seat is fitted by a step of the rebuild. */
+  readonly seatsGoInAtRebuild?: true;
+  // Methods, not properties: their parameters compare both ways, so that a record by kind is a record of procedures.
+  /** Its own steps, at every opening. */
+  steps?(c: Context, own: F): readonly Draft[];
+  /** Whether its trim comes out downwards, before the actuator is uncoupled from above. */
+  leavesFromBelow?(features: Features): boolean;
+}

@@ -1,0 +1,176 @@
+import { opensByAir } from '../../valve';
+import { lengthAsk } from '../blocks/asks';
+import { CAUTIONS } from '../cautions';
+import { feature, type Context, type Draft } from '../draft';
+import { stepName } from '../relations';
+import { inspect, rebuild, sequence, strip, type Sketch } from '../sequence';
+import type { ClosureProcedure } from './closure';
+import { boltUp } from '../blocks/bolting';
+
+const DOUBLE = feature('double-seated plug, guided top and bottom');
+
+/** A plug on two seats between two guides. Air-to-open comes apart from below, air-to-close from above. */
+export const doublePlug: ClosureProcedure = {
+  proof: { by: 'class' },
+  leavesFromBelow: opensByAir,
+  steps: (c) => [...(opensByAir(c.features) ? fromBelow(c) : fromAbove(c)), ...measured(c), ...together(c)],
+};
+
+const measured = (c: Context): Draft[] =>
+  sequence(c, inspect(feature('has upper seat ring and lower seat ring')), [
+    {
+      id: 'inspect.seat-rings',
+      title: 'Seat rings: which is the larger',
+      why: 'One is slightly larger so that the plug passes; big and small are never swapped.',
+      tools: ['caliper'],
+      parts: ['upper seat ring', 'lower seat ring'],
+      task: {
+        kind: 'measure',
+        asks: [lengthAsk('upper seat bore', '4.06 in'), lengthAsk('lower seat bore', '4 in')],
+      },
+      minutes: 8,
+    },
+  ]);
+
+const PLUG_OUT = stepName('strip.plug');
+
+const blindHead: Sketch = {
+  id: 'strip.blind-head',
+  title: 'Blind head nuts off, blind head and its gasket off',
+  why: 'Look at the drain hole: blocked with sand or scale, the plug could not travel.',
+  caution: CAUTIONS.slack,
+  off: ['blind head studs', 'blind head', 'blind head gasket', 'lower guide'],
+  minutes: 12,
+};
+
+const seatRings: Sketch = {
+  id: 'strip.seat-rings',
+  title: 'Both seat rings out with bar and keeper, anticlockwise',
+  why: 'One is slightly larger than the other so that the plug passes.',
+  caution: 'Mark upper and lower as they come: big and small are never swapped.',
+  tools: ['seat bar and keeper'],
+  off: ['upper seat ring', 'lower seat ring'],
+  minutes: 20,
+};
+
+/** Air-to-close: the spring holds it open; the bonnet comes off and the plug with it. */
+function fromAbove(c: Context): Draft[] {
+  return sequence(c, strip(DOUBLE, ['bonnet off'], 'stem out'), [
+    {
+      id: 'strip.plug',
+      title: 'Plug and stem up and out; upper guide off',
+      why: 'Straight up between the seats.',
+      caution: CAUTIONS.grip,
+      off: ['plug', 'stem', 'upper guide'],
+      minutes: 8,
+    },
+    blindHead,
+    seatRings,
+  ]);
+}
+
+/** Air-to-open: the spring holds it shut; the blind head first, and the plug comes out downwards. */
+function fromBelow(c: Context): Draft[] {
+  return [
+    ...sequence(c, strip(DOUBLE, ['marked'], 'blind head off', 'stem out'), [
+      { ...blindHead, title: 'Blind head first: nuts, blind head and its gasket off' },
+      {
+        id: 'strip.uncouple',
+        title: 'Loosen the lock nuts, unscrew the plug from the actuator stem',
+        why: 'Lock nuts and indicator off as the stem comes through.',
+        caution: `${CAUTIONS.grip} ${CAUTIONS.plugSeated}`,
+        off: (['coupler nut', 'split coupler', 'stem lock nuts', 'travel indicator'] as const).filter(c.has),
+        minutes: 10,
+      },
+      {
+        id: PLUG_OUT,
+        title: 'Plug and stem out downwards',
+        why: 'Between the seats, through the bottom flange.',
+        caution: 'Catch it: it drops when the thread lets go.',
+        off: ['plug', 'stem'],
+        minutes: 8,
+      },
+    ]),
+    ...sequence(c, strip(DOUBLE, ['bonnet off', PLUG_OUT]), [
+      {
+        id: 'strip.upper-guide',
+        title: 'Upper guide out of the bonnet',
+        why: 'Scored or galled it is renewed.',
+        off: ['upper guide'],
+        minutes: 4,
+      },
+      seatRings,
+    ]),
+  ];
+}
+
+function together(c: Context): Draft[] {
+  const below = opensByAir(c.features);
+  const rings: Sketch = {
+    id: 'rebuild.seat-rings',
+    title: 'Seat rings in with bar and keeper, each in its own bore',
+    why: 'Anti-seize on the thread; the larger one where the plug passes.',
+    caution: 'Big and small are never swapped.',
+    tools: ['seat bar and keeper'],
+    consumables: ['nickel anti-seize'],
+    on: ['upper seat ring', 'lower seat ring'],
+    minutes: 20,
+  };
+  const head: readonly Sketch[] = [
+    {
+      id: 'rebuild.blind-head',
+      title: 'Lower guide; new gasket; blind head on, drain hole clear',
+      why: 'The hole keeps the guide free of sand.',
+      on: ['lower guide', 'blind head gasket', 'blind head'],
+      minutes: 10,
+    },
+    {
+      id: 'rebuild.blind-head-bolts',
+      title: 'Bolt up the blind head',
+      why: 'Crosswise and in passes, as the bonnet.',
+      caution: CAUTIONS.cheater,
+      tools: ['torque wrench', 'socket'],
+      on: ['blind head studs'],
+      task: boltUp(c),
+      also: ['asked'],
+      minutes: 20,
+    },
+  ];
+  if (!below) {
+    return sequence(c, rebuild(DOUBLE, ['stem repaired'], 'trim in'), [
+      rings,
+      ...head,
+      {
+        id: 'rebuild.plug',
+        title: 'Upper guide; plug and stem in from above',
+        why: 'Straight down through both seats.',
+        caution: CAUTIONS.plugSeated,
+        on: ['upper guide', 'plug', 'stem'],
+        minutes: 8,
+      },
+    ]);
+  }
+  return [
+    ...sequence(c, rebuild(DOUBLE, ['stem repaired'], 'trim in'), [
+      rings,
+      {
+        id: 'rebuild.upper-guide',
+        title: 'Upper guide into the bonnet',
+        why: 'Home against its shoulder.',
+        on: ['upper guide'],
+        minutes: 4,
+      },
+    ]),
+    ...sequence(c, rebuild(DOUBLE, ['closed'], 'plug in'), [
+      {
+        id: 'rebuild.plug',
+        title: 'Plug and stem up from below, through both seats',
+        why: 'Stem up through the box before it is packed.',
+        caution: CAUTIONS.plugSeated,
+        on: ['plug', 'stem'],
+        minutes: 8,
+      },
+      ...head,
+    ]),
+  ];
+}

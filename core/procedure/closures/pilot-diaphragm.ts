@@ -1,0 +1,129 @@
+import { CAUTIONS } from '../cautions';
+import { feature, type Context, type Draft } from '../draft';
+import { proving, rebuild, sequence, setUp, strip } from '../sequence';
+import type { ClosureProcedure } from './closure';
+
+const PILOT = feature('pilot-operated diaphragm under a solenoid');
+
+/** A solenoid over a pilot orifice: armature, equalising orifice, diaphragm and its cone spring. */
+export const pilotDiaphragm: ClosureProcedure = {
+  steps: (c) => [...apart(c), ...together(c), ...proved(c)],
+};
+
+function apart(c: Context): Draft[] {
+  return sequence(c, strip(PILOT, ['marked']), [
+    {
+      id: 'strip.coil',
+      title: 'Power off; coil off',
+      why: 'An energised coil off its tube burns out in minutes.',
+      caution: 'Proved dead first: a live coil off its armature burns out, and bites.',
+      off: ['coil'],
+      minutes: 3,
+    },
+    {
+      id: 'strip.armature',
+      title: 'Four screws; armature and its spring out, O-ring',
+      why: 'Dirt here holds it up or down.',
+      off: ['armature screws', 'armature', 'armature spring', 'armature O-ring'],
+      minutes: 5,
+    },
+    {
+      id: 'strip.equalising-orifice',
+      title: 'Equalising orifice out; hold it to the light',
+      why: 'No light: clear it with a needle.',
+      tools: ['needle'],
+      off: ['equalising orifice'],
+      minutes: 4,
+    },
+    {
+      id: 'strip.cover',
+      title: 'Cover: four screws; cover and its O-ring off',
+      why: 'Evenly: the cone spring pushes lightly.',
+      off: ['cover screws', 'cover', 'cover O-ring'],
+      minutes: 4,
+    },
+    {
+      id: 'strip.diaphragm',
+      title: 'Pilot orifice, cone spring, diaphragm out; wipe them',
+      why: 'Note which way up each lies.',
+      consumables: ['lint-free cloth'],
+      off: ['pilot orifice', 'cone spring', 'diaphragm'],
+      minutes: 4,
+    },
+  ]);
+}
+
+function together(c: Context): Draft[] {
+  return sequence(c, rebuild(PILOT, [], 'trim in', 'closed'), [
+    {
+      id: 'rebuild.diaphragm',
+      title: 'Diaphragm in, metal disc up; cone spring, wide end on the diaphragm; pilot orifice',
+      why: 'The narrow end in the cover.',
+      caution: 'Disc down, or spring turned over, and it never shuts.',
+      on: ['diaphragm', 'cone spring', 'pilot orifice'],
+      minutes: 5,
+    },
+    {
+      id: 'rebuild.cover',
+      title: 'Both O-rings there? Cover on to its mark, four screws crosswise',
+      why: 'Two O-rings: one under the cover, one under the armature tube.',
+      caution: 'Turned a quarter, the cover shuts the pilot passage.',
+      on: ['cover O-ring', 'armature O-ring', 'cover', 'cover screws'],
+      minutes: 5,
+    },
+    {
+      id: 'rebuild.equalising-orifice',
+      title: 'Equalising orifice located, tight',
+      why: 'Loose, it never builds the pressure that shuts it.',
+      on: ['equalising orifice'],
+      minutes: 3,
+    },
+    {
+      id: 'rebuild.armature',
+      title: 'Armature and its spring, tight coils at the top; four screws',
+      why: 'The tight coils guide it in the tube.',
+      on: ['armature', 'armature spring', 'armature screws'],
+      minutes: 4,
+    },
+    {
+      id: 'rebuild.coil',
+      title: 'Coil on to its mark',
+      why: 'Before the power, never after.',
+      on: ['coil'],
+      minutes: 3,
+    },
+  ]);
+}
+
+function proved(c: Context): Draft[] {
+  return [
+    ...sequence(c, setUp(PILOT), [
+      {
+        id: 'setup.magnet',
+        title: 'Check the armature with a permanent magnet: it clicks',
+        why: 'Lifts and drops before any power is on.',
+        tools: ['permanent magnet'],
+        parts: ['armature'],
+        minutes: 3,
+      },
+      {
+        id: 'setup.power',
+        title: 'Power on',
+        why: 'By a person qualified for it.',
+        caution: 'Covers on first.',
+        parts: ['coil'],
+        minutes: 3,
+      },
+    ]),
+    ...sequence(c, proving(PILOT), [
+      {
+        id: 'test.function',
+        title: 'Opens, shuts and holds, five times',
+        why: 'Does not open or shut: equalising orifice. Does not hold: pilot orifice, diaphragm, armature.',
+        caution: CAUTIONS.pressure,
+        parts: ['diaphragm', 'pilot orifice'],
+        minutes: 6,
+      },
+    ]),
+  ];
+}

@@ -1,0 +1,262 @@
+import { arrivalOf } from '../blocks/arrival';
+import { lengthAsk, pressureAsk } from '../blocks/asks';
+import { CAUTIONS } from '../cautions';
+import { feature, type Context, type Draft, type MeasureAsk } from '../draft';
+import { lookOf } from '../every-job/looks';
+import { ifThere, spelt, stepName } from '../relations';
+import { inspect, once, proving, rebuild, repair, sequence, setUp, strip } from '../sequence';
+import type { ClosureProcedure } from './closure';
+
+const RELIEF = feature('spring-loaded disc on a nozzle');
+
+const notches = (ring: 'upper' | 'lower', example: string): MeasureAsk => ({
+  what: `${ring} ring, notches from its stop`,
+  dimension: 'count',
+  example,
+});
+const RINGS = [notches('upper', '11 notches'), notches('lower', '4 notches')];
+
+/** A safety or relief valve: popped as found, its turns and notches counted, disc and nozzle lapped apart. */
+export const reliefDisc: ClosureProcedure = {
+  steps: (c) => [...asFound(c), ...apart(c), ...measured(c), ...lapped(c), ...together(c), ...set(c)],
+};
+
+const measured = (c: Context): Draft[] => [
+  ...sequence(c, inspect(feature('has spring and spindle')), [
+    {
+      id: 'inspect.spring-length',
+      title: 'Spring: free length and squareness',
+      why: 'A spring that has set or leans pops at another pressure than its sheet says.',
+      tools: ['rule', 'square'],
+      parts: ['spring', 'spindle'],
+      task: {
+        kind: 'measure',
+        asks: [lengthAsk('free length', '4.5 in'), lengthAsk('out of square', '0.03 in')],
+      },
+      minutes: 8,
+    },
+  ]),
+  ...sequence(c, inspect(feature('has disc holder and guide bush')), [
+    {
+      id: 'inspect.guide-clearance',
+      title: 'Disc holder in its guide: clearance',
+      why: 'Too tight it hangs, too slack it lands crooked.',
+      tools: ['outside micrometer', 'inside micrometer'],
+      parts: ['disc holder', 'guide bush'],
+      task: {
+        kind: 'measure',
+        asks: [lengthAsk('holder diameter', '1.498 in'), lengthAsk('guide bore', '1.504 in')],
+      },
+      minutes: 8,
+    },
+  ]),
+];
+
+const NOTCHES = stepName('strip.ring-notches');
+
+function asFound(c: Context): Draft[] {
+  return sequence(c, once(strip(RELIEF, ['received', 'isolated'], 'diagnosed')), [
+    {
+      id: 'strip.as-found-pop',
+      title: 'As-found pop test, before anything is touched',
+      why: 'Where it opened, where it shut, what it leaked: the only proof of whether the interval is right. Not open at 150 % of set: treat as stuck shut.',
+      caution: `${CAUTIONS.pressure} Ear protection; outlet piped away.`,
+      tools: ['test rig'],
+      task: {
+        kind: 'measure',
+        asks: [
+          pressureAsk('set pressure, as found', '250 psig'),
+          pressureAsk('reseat, as found', '232 psig'),
+          pressureAsk('first leak, as found', '228 psig'),
+        ],
+      },
+      minutes: 20,
+    },
+  ]);
+}
+
+function apart(c: Context): Draft[] {
+  return sequence(c, strip(RELIEF, ['marked', 'diagnosed'], 'stem out'), [
+    {
+      id: 'strip.cap',
+      title: 'Break the seal; cap off, lever off',
+      why: 'From here on it is no longer a sealed valve.',
+      caution: CAUTIONS.relief,
+      off: ['seal', 'cap', 'cap gasket', ...(c.has('lifting lever') ? (['lifting lever'] as const) : [])],
+      minutes: 5,
+    },
+    {
+      id: NOTCHES,
+      title: 'Ring positions by notch count from the reference',
+      why: 'Ring pins out; turn each ring to its stop and count the notches; a valve of one ring counts it as its lower.',
+      caution: 'Not counted, the blowdown is lost.',
+      task: { kind: 'measure', asks: RINGS },
+      off: ['ring pins'],
+      parts: ['adjusting rings'],
+      minutes: 6,
+    },
+    {
+      id: 'strip.compression-screw',
+      title: 'Back off the compression screw, counting the turns',
+      why: 'The turns bring the first pop near its set.',
+      caution: CAUTIONS.spring,
+      off: ['compression screw'],
+      minutes: 5,
+    },
+    {
+      id: 'strip.bonnet',
+      title: 'Bonnet nuts, bonnet off',
+      why: 'Straight up off the spindle.',
+      caution: CAUTIONS.lift,
+      off: ['bonnet studs', 'bonnet', 'bonnet gasket'],
+      minutes: 8,
+    },
+    {
+      id: 'strip.spring',
+      title: 'Spindle, spring and washers out together',
+      why: 'Each washer stays with its own end of the spring.',
+      caution: 'Tag the washers top and bottom: swapped, the spring sits crooked.',
+      off: ['spindle', 'spring', 'spring washers'],
+      minutes: 6,
+    },
+    {
+      id: 'strip.disc',
+      title: 'Guide, disc holder and disc out',
+      why: 'The disc face up, on a clean cloth.',
+      off: ['guide bush', 'disc holder', 'disc'],
+      minutes: 6,
+    },
+    {
+      id: 'strip.nozzle',
+      title: 'Adjusting rings off; nozzle out',
+      why: 'The nozzle only if its seat is to be machined or renewed.',
+      off: ['adjusting rings', 'nozzle'],
+      tools: ['nozzle wrench'],
+      minutes: 10,
+    },
+  ]);
+}
+
+/** Disc and nozzle are lapped at every overhaul, each against its own lap. */
+function lapped(c: Context): Draft[] {
+  const lap = (part: 'disc' | 'nozzle') => ({
+    id: `repair.lap-${part}`,
+    title: `Lap the ${part} against a lap`,
+    why: 'Flat to two or three light bands (11.6 µin each, helium).',
+    caution: 'Never disc on nozzle: each would take the other’s shape.',
+    tools: ['cast iron lap', 'optical flat'],
+    consumables: ['lapping compound 500', 'lapping compound 900'],
+    parts: [part],
+    task: { kind: 'lapping' as const, against: 'a block or lap' as const, grits: [500, 900] },
+    minutes: 30,
+  });
+  return sequence(c, repair(RELIEF, [ifThere(lookOf('disc')), ifThere(lookOf('nozzle'))]), [
+    { ...lap('disc'), also: [ifThere(arrivalOf('disc'))] },
+    { ...lap('nozzle'), also: [ifThere(arrivalOf('nozzle'))] },
+  ]);
+}
+
+function together(c: Context): Draft[] {
+  return sequence(c, rebuild(RELIEF, ['stem repaired'], 'trim in', 'closed'), [
+    {
+      id: 'rebuild.nozzle',
+      title: 'Nozzle in, to torque; adjusting rings on',
+      why: 'A wrench on its flats, not on its seat.',
+      caution: 'Guard the lapped face.',
+      on: ['nozzle', 'adjusting rings'],
+      minutes: 8,
+    },
+    {
+      id: 'rebuild.disc',
+      title: 'Disc in its holder, holder in its guide',
+      why: 'The disc must rock a little in its holder.',
+      on: ['disc', 'disc holder', 'guide bush'],
+      minutes: 6,
+    },
+    {
+      id: 'rebuild.rings',
+      title: 'Rings to their notches, pins in',
+      why: 'By the count: another blowdown is set on the stand, by whoever may, never here.',
+      task: { kind: 'measure', asks: RINGS.map((ask) => ({ ...ask, was: spelt(NOTCHES, 1) })) },
+      on: ['ring pins'],
+      parts: ['adjusting rings'],
+      minutes: 5,
+    },
+    {
+      id: 'rebuild.spring',
+      title: 'Washers to their own ends, spring, spindle',
+      why: 'Point of the spindle greased.',
+      caution: 'Never turn the spindle with the disc on its seat.',
+      on: ['spring washers', 'spring', 'spindle'],
+      minutes: 6,
+    },
+    {
+      id: 'rebuild.bonnet',
+      title: 'New gasket, bonnet on, nuts crosswise',
+      why: 'Level, or the spindle leans.',
+      caution: CAUTIONS.cheater,
+      tools: ['torque wrench'],
+      on: ['bonnet gasket', 'bonnet', 'bonnet studs'],
+      minutes: 10,
+    },
+    {
+      id: 'rebuild.compression-screw',
+      title: 'Compression screw in by the turns counted',
+      why: 'Near its set before the first pop.',
+      on: ['compression screw'],
+      minutes: 3,
+    },
+  ]);
+}
+
+function set(c: Context): Draft[] {
+  return [
+    ...sequence(c, setUp(RELIEF), [
+      {
+        id: 'setup.set',
+        title: 'Set at the cold differential test pressure',
+        why: 'Back pressure and temperature are in that figure. The spring is not reset more than 5 % off its marked range.',
+        caution: CAUTIONS.relief,
+        tools: ['test rig'],
+        parts: ['compression screw'],
+        minutes: 15,
+      },
+    ]),
+    ...sequence(c, proving(RELIEF), [
+      {
+        id: 'test.pops',
+        title: 'Three consistent pops',
+        why: 'Within tolerance of set, and of each other.',
+        caution: `${CAUTIONS.pressure} Ear protection.`,
+        tools: ['test rig'],
+        task: {
+          kind: 'measure',
+          asks: [
+            pressureAsk('first pop', '250 psig'),
+            pressureAsk('second pop', '251 psig'),
+            pressureAsk('third pop', '250 psig'),
+            pressureAsk('reseat', '233 psig'),
+          ],
+        },
+        minutes: 15,
+      },
+      {
+        id: 'test.tightness',
+        title: 'Seat tightness at nine tenths of set',
+        why: 'API 527: bubbles counted in a minute at the outlet.',
+        caution: CAUTIONS.pressure,
+        tools: ['bubble tube'],
+        parts: ['disc', 'nozzle'],
+        minutes: 8,
+      },
+      {
+        id: 'test.seal',
+        title: 'Cap, lever, seal',
+        why: 'Sealed by whoever set it, with their mark.',
+        caution: CAUTIONS.relief,
+        on: ['cap gasket', 'cap', ...(c.has('lifting lever') ? (['lifting lever'] as const) : []), 'seal'],
+        minutes: 5,
+      },
+    ]),
+  ];
+}

@@ -1,0 +1,172 @@
+import { CAUTIONS } from '../cautions';
+import { feature, type Context, type Draft } from '../draft';
+import { proving, rebuild, sequence, setUp, strip } from '../sequence';
+import type { ClosureProcedure } from './closure';
+
+const SHEAR = feature('set pressure held by a shear pin');
+const PIN =
+  'The pin is a safety part: only the maker’s, of the right size and alloy; never a nail, a welding rod or a bolt.';
+
+/** A pop-off valve for slurry pumps: piston on a stem held by a pin of known shear. */
+export const shearPiston: ClosureProcedure = {
+  steps: (c) => [...apart(c), ...together(c), ...proved(c)],
+};
+
+function apart(c: Context): Draft[] {
+  return sequence(c, strip(SHEAR, ['marked'], 'stem out'), [
+    {
+      id: 'strip.clamp-body',
+      title: 'Clamp the body clear of nameplate and threads',
+      why: 'The bonnet takes a long bar to start.',
+      tools: ['vice, soft jaws'],
+      parts: ['body'],
+      minutes: 3,
+    },
+    {
+      id: 'strip.safety-cover',
+      title: 'Safety cover off: right-hand thread',
+      why: 'It catches the pieces when the pin shears.',
+      off: ['safety cover'],
+      minutes: 4,
+    },
+    {
+      id: 'strip.pins',
+      title: 'Shear pin out, stem pin out',
+      why: 'Count and keep the pieces: size and alloy against the sheet.',
+      caution: PIN,
+      off: ['shear pin', 'stem pin'],
+      minutes: 5,
+    },
+    {
+      id: 'strip.bonnet',
+      title: 'Bonnet off',
+      why: 'The stem stays in the body.',
+      tools: ['strap wrench or bar'],
+      off: ['bonnet'],
+      minutes: 6,
+    },
+    {
+      id: 'strip.stem',
+      title: 'Stem assembly out',
+      why: 'Piston and all, upwards.',
+      off: ['stem'],
+      minutes: 4,
+    },
+    {
+      id: 'strip.liner-sub',
+      title: 'Liner sub out with the large wrench; its O-ring off',
+      why: 'The O-ring is always new.',
+      tools: ['large wrench'],
+      off: ['liner sub', 'sub O-ring'],
+      minutes: 8,
+    },
+    {
+      id: 'strip.cushion',
+      title: 'Stem cushion off',
+      why: 'Only when it is replaced. Note which side faces the pressure: away from the bonnet.',
+      caution: 'Taking it off ruins it.',
+      off: ['stem cushion'],
+      minutes: 4,
+    },
+    {
+      id: 'strip.piston',
+      title: 'Cotter, washer, piston off, stem in soft blocks',
+      why: 'The piston set is always new; the major kit brings stem and bonnet as well.',
+      tools: ['soft blocks'],
+      off: ['cotter', 'piston washer', 'relief piston'],
+      minutes: 5,
+    },
+  ]);
+}
+
+function together(c: Context): Draft[] {
+  return sequence(c, rebuild(SHEAR, ['stem repaired'], 'trim in', 'closed'), [
+    {
+      id: 'rebuild.piston',
+      title: 'New piston, washer, new cotter on the stem, in soft blocks',
+      why: 'Lip to the pressure.',
+      on: ['relief piston', 'piston washer', 'cotter'],
+      minutes: 6,
+    },
+    {
+      id: 'rebuild.cushion',
+      title: 'New stem cushion, pressure side away from the bonnet',
+      why: 'It takes the blow when the pin shears.',
+      caution: 'The other way round it is blown out on the first pop.',
+      on: ['stem cushion'],
+      minutes: 4,
+    },
+    {
+      id: 'rebuild.bonnet-free',
+      title: 'Does the stem pass freely through the bonnet?',
+      why: 'A stem that drags pops high: the pump takes the difference.',
+      parts: ['stem', 'bonnet'],
+      minutes: 3,
+    },
+    {
+      id: 'rebuild.liner-sub',
+      title: 'New O-ring; grease stem, piston and sub; stem tapped in; sub tight',
+      why: 'Tapped with a soft hammer, square.',
+      tools: ['soft hammer', 'large wrench'],
+      consumables: ['service grease'],
+      on: ['sub O-ring', 'liner sub', 'stem'],
+      minutes: 8,
+    },
+    {
+      id: 'rebuild.bonnet',
+      title: 'Grease the bonnet thread; bonnet tight',
+      why: 'Slack, it backs off with the pump’s shaking.',
+      consumables: ['service grease'],
+      on: ['bonnet'],
+      minutes: 5,
+    },
+    {
+      id: 'rebuild.shear-pin',
+      title: 'New shear pins of the size for the set pressure; stem pin',
+      why: 'Size and alloy by the maker’s table for this pressure.',
+      caution: PIN,
+      on: ['shear pin', 'stem pin'],
+      minutes: 5,
+    },
+    {
+      id: 'rebuild.cover',
+      title: 'Safety cover on, greased',
+      why: 'Without it the pieces fly.',
+      caution: 'Never run without its cover.',
+      consumables: ['service grease'],
+      on: ['safety cover'],
+      minutes: 3,
+    },
+  ]);
+}
+
+function proved(c: Context): Draft[] {
+  return [
+    ...sequence(c, setUp(SHEAR), [
+      {
+        id: 'setup.pin-check',
+        title: 'Second person reads pin size, alloy and set pressure against the table',
+        why: 'The only setting there is.',
+        caution: CAUTIONS.relief,
+        parts: ['shear pin'],
+        minutes: 4,
+      },
+    ]),
+    ...sequence(c, proving(SHEAR), [
+      {
+        id: 'test.tight',
+        title: 'Water to nine tenths of set: tight',
+        why: 'Nothing past the piston. It is not popped: that spends the pin.',
+        caution: CAUTIONS.pressure,
+        parts: ['relief piston'],
+        task: {
+          kind: 'measure',
+          asks: [
+            { what: 'pressure held', dimension: 'gauge pressure', example: '2700 psig', instrument: 'gauge' },
+          ],
+        },
+        minutes: 10,
+      },
+    ]),
+  ];
+}

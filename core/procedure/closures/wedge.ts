@@ -1,0 +1,114 @@
+import type { PartRole } from '../../valve';
+import { slug } from '../blocks/arrival';
+import { lengthAsk } from '../blocks/asks';
+import { CAUTIONS } from '../cautions';
+import { feature, fromCall, type Context, type Draft } from '../draft';
+import { lookOf } from '../every-job/looks';
+import { ifThere } from '../relations';
+import { inspect, once, rebuild, repair, sequence, strip } from '../sequence';
+import type { ClosureProcedure } from './closure';
+
+const WEDGE = feature('a wedge between two seats');
+
+/** A wedge and its two seats: told apart, lapped each for itself, never rubbed on each other. */
+export const wedge: ClosureProcedure = {
+  proof: {
+    by: 'size',
+    as: 'gate',
+    seat: 'metal',
+    how: 'Closed by hand; each side in turn, the other side open and watched.',
+    parts: ['wedge', 'left seat', 'right seat'],
+  },
+  hangsOnStem: true,
+  steps: (c) => [...marked(c), ...measured(c), ...lapped(c), ...backInPlace(c)],
+};
+
+const measured = (c: Context): Draft[] =>
+  sequence(c, inspect(feature('has wedge')), [
+    {
+      id: 'inspect.wedge-travel',
+      title: 'Wedge in its seats: wear travel left',
+      why: 'Pressed home it must ride high: API 600 wants 2.3 mm to NPS 2, 3.3 to 6, 6.4 to 12, 9.7 to 18, 12.7 to 24.',
+      tools: ['rule', 'feeler gauges'],
+      parts: ['wedge'],
+      task: {
+        kind: 'measure',
+        asks: [lengthAsk('wear travel left', '0.13 in'), lengthAsk('guide clearance', '0.05 in')],
+      },
+      minutes: 8,
+    },
+  ]);
+
+function marked(c: Context): Draft[] {
+  return sequence(c, once(strip(WEDGE, ['bonnet lifted'], 'wedge marked')), [
+    {
+      id: 'strip.mark-wedge',
+      title: 'Mark the wedge left and right',
+      why: 'Each face goes back to its own seat.',
+      caution: 'Turned round, two faces that never met have to seal.',
+      tools: ['paint pen'],
+      parts: ['wedge', 'left seat', 'right seat'],
+      minutes: 3,
+    },
+  ]);
+}
+
+function lapped(c: Context): Draft[] {
+  if (c.opening.number > 1) return reworkedAgain(c);
+  return [...c.calls.values()].flatMap((call): Draft[] => {
+    const thread = repair(fromCall(call), ['clean to inspect', ifThere(lookOf(call.part))]);
+    if (call.verdict !== 'rework') return [];
+    if (call.method === 'lap on a block') return sequence(c, thread, [wedgeOnBlock('repair.lap-wedge')]);
+    if (call.method === 'lap the seat out of the body') return sequence(c, thread, seatOut(c, call.part));
+    return [];
+  });
+}
+
+/** A seat test that failed: faces again, then together again. */
+function reworkedAgain(c: Context): Draft[] {
+  if (c.site.schools.gateSeats === 'ground in line') return [];
+  return sequence(c, repair(WEDGE, []), [
+    wedgeOnBlock('repair.lap-wedge'),
+    ...(c.features.seat.kind === 'wedge-pair' && c.features.seat.removable
+      ? seatOut(c, 'left seat').concat(seatOut(c, 'right seat'))
+      : []),
+  ]);
+}
+
+const wedgeOnBlock = (id: string) => ({
+  id,
+  title: 'Lap the wedge on a block',
+  why: 'Both faces, coarse then fine, figure of eight, until each is one even grey.',
+  caution: `The wedge is never rubbed on its seats. ${CAUTIONS.compound}`,
+  tools: ['lapping block'],
+  consumables: ['lapping compound 120', 'lapping compound 240'],
+  parts: ['wedge'] as const,
+  minutes: 40,
+});
+
+function seatOut(c: Context, part: PartRole) {
+  return [
+    {
+      id: `repair.${slug(part)}-out`,
+      title: `${part === 'left seat' ? 'Left' : 'Right'} seat out of the body and lapped`,
+      why: 'It must come out to be lapped true; then back with anti-seize on its thread.',
+      caution: CAUTIONS.compound,
+      tools: ['seat driver', 'lapping block'],
+      consumables: ['lapping compound 120', 'lapping compound 240', 'nickel anti-seize'],
+      parts: [part],
+      minutes: c.opening.number > 1 ? 30 : 45,
+    },
+  ];
+}
+
+function backInPlace(c: Context): Draft[] {
+  return sequence(c, rebuild(WEDGE, [], 'trim in', 'wedge sided'), [
+    {
+      id: 'rebuild.wedge-sides',
+      title: 'Wedge to its own side: marks to left and right',
+      why: 'Read the marks before it goes on the stem.',
+      parts: ['wedge', 'left seat', 'right seat'],
+      minutes: 3,
+    },
+  ]);
+}

@@ -1,0 +1,51 @@
+import { slug } from '../blocks/arrival';
+import { CAUTIONS } from '../cautions';
+import { finding, type Fragment } from '../draft';
+import { repair, sequence } from '../sequence';
+
+/** Lapping or turning the joint faces, when a look said so. */
+export const jointFaces: Fragment = {
+  name: 'joint faces',
+  openings: 'first',
+  compose: (c) =>
+    (['body', 'bonnet', 'cover', 'bonnet chamber'] as const).flatMap((part) => {
+      const call = c.calls.get(part);
+      if (call?.verdict !== 'rework') return [];
+      const because = finding(`${part}: ${call.reason}`, call.because.at(-1));
+      const face = slug(part);
+      const method = call.method ?? 'clean up';
+      if (method !== 'lap joint face' && method !== 'turn joint face') {
+        return sequence(c, repair(because, []), [
+          {
+            id: `repair.${face}-${method.replaceAll(' ', '-')}`,
+            title: `${part}: ${method}`,
+            why: 'Dress it and look again.',
+            parts: [part],
+            minutes: 15,
+          },
+        ]);
+      }
+      return sequence(c, repair(because, []), [
+        method === 'turn joint face' && {
+          id: `repair.turn-${face}-face`,
+          title: `Turn the joint face of the ${part}`,
+          why: 'Too deep to lap: the least cut that cleans it up.',
+          caution: CAUTIONS.lathe,
+          parts: [part],
+          tools: ['lathe'],
+          minutes: 60,
+        },
+        {
+          id: `repair.lap-${face}-face`,
+          title: `Lap the joint face of the ${part}`,
+          why: 'Figure of eight on a block until the mark is gone.',
+          caution: CAUTIONS.compound,
+          parts: [part],
+          tools: ['lapping block'],
+          consumables: ['lapping compound 120', 'lapping compound 240'],
+          task: { kind: 'lapping', against: 'a block or lap', grits: [120, 240] },
+          minutes: 25,
+        },
+      ]);
+    }),
+};

@@ -1,0 +1,123 @@
+import { closureOf } from '../../valve';
+import { always, draft, feature, finding, type Context, type Draft, type Fragment } from '../draft';
+import { ifThere, stepName, type Relation } from '../relations';
+
+const PLACE = stepName('release.place');
+const SHELF = stepName('release.shelf');
+const CONDEMN = stepName('release.condemn');
+
+/** Stage 10: back in line, tags off, paper signed. */
+export const release: Fragment = {
+  name: 'release',
+  openings: 'afterwards',
+  of: 'sound',
+  compose: released,
+};
+
+/** A valve beyond repair: set apart, and the report signed. */
+export const condemn: Fragment = {
+  name: 'condemn',
+  openings: 'afterwards',
+  of: 'condemned',
+  compose: condemned,
+};
+
+function released(c: Context): Draft[] {
+  const inLine = c.came === 'in line';
+  return [
+    draft({
+      name: PLACE,
+      ofTheJob: true,
+      stage: 'release',
+      title: inLine
+        ? 'Area clean, permit back, valve handed over'
+        : 'Cap the ends, tag the valve, to the shelf',
+      why: inLine
+        ? 'The isolation is off and signed; the operator takes the valve back.'
+        : 'Clean and closed until it is fitted.',
+      caution: 'Under the site’s permit only.',
+      minutes: 15,
+      because: always('every job'),
+      after: ['tested', 'back in line', 'restored'],
+    }),
+    ...backInLine(c),
+    ...forTheShelf(c),
+    sign(c, 'Sign the certificate', [PLACE, ifThere(SHELF), 'tested']),
+  ];
+}
+
+/** A flanged valve that was lifted out for the work; a body that stays in its line is never out. */
+function backInLine(c: Context): Draft[] {
+  const flanged = c.valve.pressureClass !== undefined;
+  if (c.came !== 'in line' || !flanged || closureOf(c.features).staysInLine) return [];
+  return [
+    draft({
+      name: stepName('release.back-in-line'),
+      stage: 'release',
+      title: 'Back in the line: two bottom flange bolts each side, two more, gaskets, tighten',
+      why: 'The bottom bolts hold the valve, the new gaskets slide in from above, then all of them crosswise.',
+      caution: 'Rigged until the bolts carry it; no fingers between the flanges.',
+      tools: ['sling', 'spanners'],
+      consumables: ['flange gaskets (2)'],
+      optional: 'only if it was taken out of the line',
+      minutes: 30,
+      because: always('the valve is in its line'),
+      after: ['tested'],
+      provides: ['back in line'],
+    }),
+  ];
+}
+
+/** What the next overhaul would be glad of. */
+function forTheShelf(c: Context): Draft[] {
+  const spare = c.has('bonnet chamber')
+    ? 'a packed bonnet chamber'
+    : c.has('bypass insert')
+      ? 'a complete bypass insert of this order key'
+      : c.has('cylinder')
+        ? 'a rebuilt actuator'
+        : undefined;
+  if (!spare) return [];
+  return [
+    draft({
+      name: SHELF,
+      stage: 'release',
+      title: `Put up ${spare} for the shelf`,
+      why: 'The next one is then swapped in an hour, and this one rebuilt when there is time.',
+      minutes: 10,
+      optional: 'only where the shop keeps one',
+      because: feature('has a unit that is swapped whole'),
+      after: [PLACE],
+    }),
+  ];
+}
+
+function condemned(c: Context): Draft[] {
+  const call = [...c.calls.values()].find(({ verdict }) => verdict === 'condemn');
+  return [
+    draft({
+      name: CONDEMN,
+      stage: 'release',
+      title: 'Tag the valve condemned and set it apart',
+      why: `${call?.part ?? 'valve'}: ${call?.reason ?? 'condemned'}. A replacement is of the same type, the same or a higher pressure rating for the service, the same flange size, facing and face-to-face.`,
+      minutes: 10,
+      because: finding('a part that cannot be renewed is beyond repair', call?.because.at(-1)),
+      after: ['inspected'],
+    }),
+    sign(c, 'Sign the report', [CONDEMN]),
+  ];
+}
+
+function sign(c: Context, title: string, after: readonly Relation[]): Draft {
+  return draft({
+    name: stepName('release.sign'),
+    ofTheJob: true,
+    stage: 'release',
+    title,
+    why: 'As found, as left, and who did what, closed for good.',
+    task: { kind: 'sign', months: c.site.nextDueMonths },
+    minutes: 5,
+    because: always('every job'),
+    after,
+  });
+}

@@ -1,0 +1,224 @@
+import type { DiaphragmOnStem } from '../../valve';
+import { lengthAsk } from '../blocks/asks';
+import { CAUTIONS } from '../cautions';
+import { feature, type Context, type Draft } from '../draft';
+import { proving, rebuild, sequence, setUp, strip } from '../sequence';
+import type { MoverProcedure } from './mover';
+import { boltUp } from '../blocks/bolting';
+import { stackApart, stackTogether } from '../blocks/diaphragm-stack';
+
+const HOUSING = feature('diaphragm in an oil-filled lower housing');
+const STACK = {
+  id: 'diaphragm',
+  diaphragm: 'diaphragm',
+  plates: ['diaphragm plates'],
+  held: ['diaphragm nut'],
+} as const;
+
+/** The oilfield low-pressure valve in its three variants: spring or none, adjusting screw or none, seat in or out. */
+export const diaphragmOnStem: MoverProcedure<DiaphragmOnStem> = {
+  settings: [lengthAsk('height of the adjusting screw', '1 in')],
+  steps: (c, moved) => [...apart(c, moved), ...together(c, moved), ...proved(c, moved)],
+};
+
+const sprung = ({ variant }: DiaphragmOnStem) => variant !== 'double acting';
+
+function apart(c: Context, moved: DiaphragmOnStem): Draft[] {
+  return sequence(c, strip(HOUSING, ['marked'], 'stem out'), [
+    sprung(moved) && {
+      id: 'strip.adjusting-screw',
+      title: 'Back the adjusting screw right off',
+      why: 'Before any bolt: it holds the spring down.',
+      caution: CAUTIONS.spring,
+      off: ['adjusting screw'],
+      minutes: 4,
+    },
+    {
+      id: 'strip.bonnet',
+      title: 'Bonnet: six bolts, two opposing last; bonnet off',
+      why: sprung(moved) ? 'Held down while the last two come out.' : 'No spring in this variant.',
+      caution: sprung(moved) ? CAUTIONS.spring : CAUTIONS.slack,
+      off: ['bonnet bolts', 'bonnet'],
+      minutes: 8,
+    },
+    sprung(moved) && {
+      id: 'strip.spring',
+      title: moved.springPlate ? 'Spring and its plate out' : 'Spring out',
+      why: 'Look for fractures.',
+      off: moved.springPlate ? ['spring', 'spring plate'] : ['spring'],
+      minutes: 3,
+    },
+    {
+      id: 'strip.lower-housing',
+      title: 'Push up on the seat to raise stem and diaphragm; lower housing off, tip out the oil',
+      why: 'The oil is renewed: note how dirty it is.',
+      caution: 'Into a tray: it is full of oil.',
+      parts: ['stem', 'diaphragm'],
+      off: ['lower housing'],
+      minutes: 6,
+    },
+    {
+      id: 'strip.gasket',
+      title: 'Housing gasket off',
+      why:
+        'gasketOn' in c.features.joint && c.features.joint.gasketOn === 'body'
+          ? 'It lies on the body: always new.'
+          : 'It lies on the housing, or sticks to the body: always new.',
+      off: ['housing gasket'],
+      minutes: 3,
+    },
+    stackApart(STACK),
+    {
+      id: 'strip.ratio-plug',
+      title: 'Stem out; ratio plug, soft seat and seat disc off its end',
+      why: 'The soft seat is renewed on the seat disc, which is kept, under the ratio plug, which is kept.',
+      off: ['stem', 'ratio plug', 'soft seat', 'seat disc'],
+      minutes: 6,
+    },
+    {
+      id: 'strip.stem-seals',
+      title: 'Two backup rings and the O-ring out with a pick',
+      why: 'A backup above and below the O-ring.',
+      caution: 'A plastic pick: the bore is the seal.',
+      tools: ['plastic pick'],
+      off: ['backup rings', 'stem O-ring'],
+      minutes: 5,
+    },
+    c.has('port seat') && {
+      id: 'strip.port-seat',
+      title: 'Reduced-port seat out with the seat tool, if it is worn',
+      why: 'Sound, it may stay. The new one is not in the kit.',
+      caution: 'Order it before it is out: the valve stands apart until it comes.',
+      tools: ['seat tool'],
+      off: ['port seat'],
+      minutes: 8,
+    },
+  ]);
+}
+
+function together(c: Context, moved: DiaphragmOnStem): Draft[] {
+  return sequence(c, rebuild(HOUSING, ['stem repaired'], 'trim in', 'closed'), [
+    c.has('port seat') && {
+      id: 'rebuild.port-seat',
+      title: 'Seat in with the seat tool',
+      why: 'Snug, its face clean. It is never in the kit.',
+      tools: ['seat tool'],
+      consumables: ['nickel anti-seize'],
+      on: ['port seat'],
+      minutes: 6,
+    },
+    {
+      id: 'rebuild.stem-seals',
+      title:
+        'First backup wound in clockwise, O-ring folded in, both pushed right down; second backup; grease',
+      why: 'The backup is stretched like a spring and wound in; the first two right down leave room for the second backup.',
+      caution: 'Not right down, the second backup is cut by the housing.',
+      consumables: ['grease for the elastomer'],
+      on: ['stem O-ring', 'backup rings'],
+      minutes: 8,
+    },
+    {
+      id: 'rebuild.soft-seat',
+      title:
+        'New soft seat on its disc, under the ratio plug; nut until the seat has just spread to the walls of its disc',
+      why: 'That is tight enough: more squeezes it over the edge.',
+      caution: 'Over-tight, the soft seat bulges and cuts.',
+      on: ['seat disc', 'soft seat', 'ratio plug'],
+      minutes: 6,
+    },
+    {
+      id: 'rebuild.stem',
+      title: 'Stem in, stem guide over the threads',
+      why: 'The guide carries the seals past the thread.',
+      caution: 'Without the guide the thread cuts the new O-ring.',
+      tools: ['stem guide'],
+      on: ['stem'],
+      minutes: 4,
+    },
+    stackTogether(STACK),
+    {
+      id: 'rebuild.gasket',
+      title: 'New housing gasket, greased both sides',
+      why: 'So that it comes off next time and does not tear now.',
+      consumables: ['grease for the elastomer'],
+      on: ['housing gasket'],
+      minutes: 3,
+    },
+    {
+      id: 'rebuild.lower-housing',
+      title: 'Lower housing on; oil to cover the communication hole',
+      why: 'The oil keeps water and sand off the stem.',
+      caution: 'Do not tilt it after: the oil runs out through the hole.',
+      consumables: ['housing oil'],
+      on: ['lower housing'],
+      minutes: 6,
+    },
+    {
+      id: 'rebuild.bonnet',
+      title: sprung(moved)
+        ? moved.springPlate
+          ? 'Spring on its plate, bonnet on, marks meeting'
+          : 'Spring, bonnet on, marks meeting: press down to start the bolts'
+        : 'Bonnet on, marks meeting',
+      why: 'Marks down bonnet, housing and body in one line, tubing ports where they were.',
+      caution: sprung(moved)
+        ? CAUTIONS.clampedSpring
+        : 'A bonnet turned one hole puts the tubing on the wrong side.',
+      on: [
+        ...(sprung(moved) ? (['spring'] as const) : []),
+        ...(moved.springPlate ? (['spring plate'] as const) : []),
+        'bonnet',
+      ],
+      minutes: 8,
+    },
+    {
+      id: 'rebuild.bolt-up',
+      title: 'Six bolts, star pattern',
+      why: 'All started by hand first.',
+      caution: CAUTIONS.cheater,
+      tools: ['torque wrench', 'socket'],
+      on: ['bonnet bolts'],
+      task: boltUp(c),
+      also: ['asked'],
+      minutes: 10,
+    },
+    sprung(moved) && {
+      id: 'rebuild.adjusting-screw',
+      title: 'Adjusting screw in until it just feels the spring',
+      why: 'It is set on test.',
+      on: ['adjusting screw'],
+      minutes: 3,
+    },
+  ]);
+}
+
+function proved(c: Context, moved: DiaphragmOnStem): Draft[] {
+  return [
+    ...sequence(c, setUp(HOUSING), [
+      {
+        id: 'setup.stroke',
+        title:
+          moved.variant === 'single acting'
+            ? 'Stroke on supply air: it opens by air, shuts by its spring'
+            : moved.variant === 'double acting'
+              ? 'Stroke on supply air, above and below'
+              : 'Stroke on supply air; set the spring by the adjusting screw',
+        why: 'Full travel, no hang, no air at the stem or the vent.',
+        caution: CAUTIONS.air,
+        parts: ['stem'],
+        minutes: 6,
+      },
+    ]),
+    ...sequence(c, proving(HOUSING), [
+      {
+        id: 'test.function',
+        title: 'Seat, stem seal and diaphragm: soap on each under air',
+        why: 'Soft seated: no bubble at the seat for a minute; none at the communication hole, none at the vent.',
+        caution: CAUTIONS.pressure,
+        consumables: ['leak-detecting soap'],
+        parts: ['soft seat', 'diaphragm', 'stem O-ring'],
+        minutes: 8,
+      },
+    ]),
+  ];
+}

@@ -1,0 +1,13 @@
+import type { Features } from '../../valve';
+import type { Context, Draft, MeasureAsk } from '../draft';
+
+/** How a kind of mover is taken off, opened, put back and set. `F` is its own feature. */
+export interface MoverProcedure<F = Features['moved']> {
+  /** Counts and settings that are lost with the first turn of a spanner (common practice). */
+  readonly settings?: readonly MeasureAsk[];
+  /** Said with the kit laid out: what no kit brings. */
+  readonly neverInKit?: string;
+  // A method, not a property: its parameters compare both ways, so that a record by kind is a record of procedures.
+  /** Its own steps, at every opening. */
+  steps?(c: Context, own: F): readonly Draft[];
+}

@@ -1,0 +1,158 @@
+import type { SpringDiaphragm } from '../../valve';
+import { lengthAsk, pressureAsk } from '../blocks/asks';
+import { CAUTIONS } from '../cautions';
+import { feature, type Context, type Draft } from '../draft';
+import { stepName } from '../relations';
+import { once, rebuild, sequence, setUp, strip } from '../sequence';
+import type { MoverProcedure } from './mover';
+import { coupled, uncoupled } from '../blocks/couplings';
+import { stackApart, stackTogether } from '../blocks/diaphragm-stack';
+
+const ACTUATOR = feature('spring-diaphragm actuator');
+const STACK = { id: 'actuator-diaphragm', diaphragm: 'actuator diaphragm', plates: [], held: [] } as const;
+
+/** Air on a diaphragm against a spring: off the bonnet, looked into, back, coupled and bench set. */
+export const springDiaphragm: MoverProcedure<SpringDiaphragm> = {
+  settings: [
+    lengthAsk('height of the spring adjuster', '1.25 in'),
+    lengthAsk('height of the jam nuts on the stem', '0.875 in'),
+    lengthAsk('thread engaged in the coupling', '0.75 in'),
+  ],
+  steps: (c, { action }) => [...off(c), ...opened(c), ...closed(c), ...on(c), ...set(c, action)],
+};
+
+const ACTUATOR_OFF = stepName('strip.actuator-off');
+
+function off(c: Context): Draft[] {
+  const { limits } = c.features;
+  return sequence(c, strip(ACTUATOR, ['marked', 'blind head off'], 'actuator off'), [
+    {
+      id: 'strip.air-lines',
+      title:
+        limits.kind === 'position-seated'
+          ? 'Actuator to closed; air, positioner and switches disconnected'
+          : 'Air lines, positioner and switches disconnected',
+      why: 'Ends capped: one grain of sand blocks a nozzle. Mark which goes where.',
+      caution: CAUTIONS.air,
+      off: ['air lines', ...(c.has('positioner') ? (['positioner'] as const) : [])],
+      minutes: 6,
+    },
+    ...uncoupled(c),
+    {
+      id: 'strip.preload',
+      title: 'Unwind the adjuster until the spring preload is gone',
+      why: 'Count the turns: the bench set goes back by them.',
+      caution: CAUTIONS.spring,
+      parts: ['actuator spring'],
+      minutes: 5,
+    },
+    {
+      id: ACTUATOR_OFF,
+      title: 'Actuator off the bonnet',
+      why: 'Rigged from its own lifting point, straight up off the stem.',
+      caution: CAUTIONS.lift,
+      tools: ['sling'],
+      off: ['actuator', ...(c.has('stem connector') ? (['stem connector'] as const) : [])],
+      minutes: 10,
+    },
+  ]);
+}
+
+function opened(c: Context): Draft[] {
+  return sequence(c, once(strip(ACTUATOR, [ACTUATOR_OFF])), [
+    {
+      id: 'strip.actuator-cover',
+      title: 'Cover off with two long bolts opposite each other to the last',
+      why: 'The long bolts let the spring up.',
+      caution: CAUTIONS.spring,
+      tools: ['two long bolts'],
+      off: ['actuator cover'],
+      minutes: 10,
+    },
+    stackApart(STACK, { why: 'Cracks and holes: hold it to the light and flex it.' }),
+    {
+      id: 'strip.actuator-spring',
+      title: 'Spring out; stem seals out',
+      why: 'Seals are renewed with the diaphragm out.',
+      off: ['actuator spring', 'actuator stem seals'],
+      minutes: 5,
+    },
+  ]);
+}
+
+function closed(c: Context): Draft[] {
+  return sequence(c, once(rebuild(ACTUATOR, [], 'actuator ready')), [
+    {
+      id: 'rebuild.actuator-spring',
+      title: 'New stem seals, spring in',
+      why: 'A replacement actuator suits by thrust and stroke, not by size alone.',
+      on: ['actuator stem seals', 'actuator spring'],
+      consumables: ['silicone grease'],
+      minutes: 6,
+    },
+    stackTogether(STACK),
+    {
+      id: 'rebuild.actuator-cover',
+      title: 'Cover on, the long bolts first, then crosswise',
+      why: 'Even, or the diaphragm edge creeps out.',
+      caution: CAUTIONS.clampedSpring,
+      on: ['actuator cover'],
+      minutes: 10,
+    },
+  ]);
+}
+
+function on(c: Context): Draft[] {
+  return sequence(c, rebuild(ACTUATOR, ['packed', 'closed', 'actuator ready', 'plug in', 'trim in']), [
+    {
+      id: 'rebuild.actuator-on',
+      title: 'Actuator on the bonnet, marks meeting',
+      why: 'Its air connections face the way they did.',
+      caution: CAUTIONS.lift,
+      tools: ['sling'],
+      on: ['actuator', ...(c.has('stem connector') ? (['stem connector'] as const) : [])],
+      minutes: 10,
+    },
+    ...coupled(c),
+    {
+      id: 'rebuild.air-lines',
+      provides: ['air lines on'],
+      title: 'Air lines and positioner back as marked',
+      why: 'Blown through first.',
+      on: ['air lines', ...(c.has('positioner') ? (['positioner'] as const) : [])],
+      minutes: 6,
+    },
+  ]);
+}
+
+function set(c: Context, action: SpringDiaphragm['action']): Draft[] {
+  const opens = action === 'air-to-open';
+  return sequence(c, setUp(ACTUATOR, ['gland set'], 'bench set'), [
+    {
+      id: 'setup.bench-set',
+      title: 'Bench set: spring adjuster until travel starts and ends at its pressures',
+      why: opens
+        ? 'Air-to-open: it just leaves its seat at the low figure and is fully up at the high one.'
+        : 'Air-to-close: it just starts down at the low figure and touches its seat at the high one.',
+      caution: CAUTIONS.air,
+      tools: ['regulator and test gauge'],
+      parts: ['actuator spring'],
+      task: {
+        kind: 'measure',
+        asks: [
+          pressureAsk('pressure at start of travel', '3 psig'),
+          pressureAsk('pressure at end of travel', '15 psig'),
+        ],
+      },
+      minutes: 12,
+    },
+    {
+      id: 'setup.stroke',
+      title: 'Stroke three times, full travel on the scale',
+      why: 'The same start and end each time; a jerk is friction.',
+      caution: CAUTIONS.air,
+      parts: ['travel indicator'],
+      minutes: 5,
+    },
+  ]);
+}

@@ -1,0 +1,152 @@
+import type { WeightLever } from '../../valve';
+import { lengthAsk } from '../blocks/asks';
+import { feature, type Context, type Draft } from '../draft';
+import { rebuild, sequence, setUp, strip } from '../sequence';
+import type { MoverProcedure } from './mover';
+
+const LEVER = feature('weight and lever on a shaft through a trunnion plug');
+
+/** A weight and lever on a shaft: drip pot, lever, stuffing box and trunnion plug, off before the housing is opened. */
+export const weightLever: MoverProcedure<WeightLever> = {
+  settings: [lengthAsk('place of the weight on its lever', '9 in')],
+  neverInKit: 'The drip pot and the removable seat are in no kit.',
+  steps: (c, { sizes }) => {
+    const small = sizes === '2-3 in';
+    return [...leverOff(c, small), ...leverOn(c, small), ...balanced(c)];
+  },
+};
+
+function leverOff(c: Context, small: boolean): Draft[] {
+  return sequence(c, strip(LEVER, ['marked'], 'lever off'), [
+    {
+      id: 'strip.drip-pot',
+      title: 'Drip pot and needle valve off',
+      why: 'Not in the kit, and always cleaned.',
+      caution: 'It holds what the vessel held: into a tray.',
+      off: ['drip pot', 'needle valve'],
+      minutes: 5,
+    },
+    {
+      id: 'strip.weight',
+      title: 'Note where the weight stands; weight, lever, hub off',
+      why: 'A scribe on the lever: the place balances the head.',
+      caution: 'Support the weight before its screw is loose.',
+      off: ['weight', 'lever', 'lever hub'],
+      minutes: 6,
+    },
+    {
+      id: 'strip.stuffing-box',
+      title: small
+        ? 'Shaft nut, stuffing box with its packing ring, thrust washer'
+        : 'Shaft nut, follower, packing ring, stuffing box, thrust washer',
+      why: small ? 'The small sizes have no follower.' : 'The larger sizes have a follower.',
+      off: [
+        'shaft nut',
+        ...(small ? [] : (['packing follower'] as const)),
+        'packing ring',
+        'stuffing box',
+        'shaft thrust washer',
+      ],
+      minutes: 8,
+    },
+    {
+      id: 'strip.trunnion-plug',
+      title: small
+        ? 'Trunnion plug out with its O-ring, bushings'
+        : 'Trunnion plug out with its gasket, bushings',
+      why: small ? '2 and 3 in sizes have an O-ring here.' : '4 to 6 in sizes have a gasket here.',
+      off: ['trunnion plug', small ? 'trunnion O-ring' : 'trunnion gasket', 'shaft bushings'],
+      minutes: 6,
+    },
+    {
+      id: 'strip.shaft',
+      title: 'Shaft out, its O-rings off',
+      why: 'Straight? Roll it on a flat bench.',
+      off: ['shaft', 'shaft O-rings'],
+      minutes: 5,
+    },
+  ]);
+}
+
+function leverOn(c: Context, small: boolean): Draft[] {
+  return sequence(c, rebuild(LEVER, ['closed']), [
+    {
+      id: 'rebuild.shaft',
+      title: 'Shaft in, flat down on the long end, out of the side opposite the equalising port',
+      why: 'Threads and O-rings greased.',
+      consumables: ['grease for the elastomer'],
+      on: ['shaft', 'shaft O-rings'],
+      minutes: 6,
+    },
+    {
+      id: 'rebuild.trunnion-plug',
+      title: small
+        ? 'Bushings; trunnion plug with a new O-ring, 25 lbf·ft'
+        : 'Bushings; trunnion plug with a new gasket, 25 lbf·ft',
+      why: small ? '2 and 3 in sizes have an O-ring here.' : '4 to 6 in sizes have a gasket here.',
+      tools: ['torque wrench'],
+      on: ['shaft bushings', small ? 'trunnion O-ring' : 'trunnion gasket', 'trunnion plug'],
+      minutes: 6,
+    },
+    {
+      id: 'rebuild.stuffing-box',
+      title: small
+        ? 'Thrust washer, stuffing box, packing, bushing; nut hand-tight plus half a turn'
+        : 'Thrust washer, stuffing box, packing, follower; nut hand-tight plus half a turn',
+      why: 'More stops the shaft turning.',
+      caution: 'Half a turn and no more.',
+      on: [
+        'shaft thrust washer',
+        'stuffing box',
+        'packing ring',
+        ...(small ? [] : (['packing follower'] as const)),
+        'shaft nut',
+      ],
+      minutes: 8,
+    },
+    {
+      id: 'rebuild.weight',
+      title: 'Hub, lever, weight at its scribe',
+      why: 'It is balanced on the set-up.',
+      caution: 'Support the weight until its screw is tight.',
+      on: ['lever hub', 'lever', 'weight'],
+      minutes: 6,
+    },
+    {
+      id: 'rebuild.drip-pot',
+      title:
+        'Medium-strength threadlocker on the nipple; drip pot down; needle valve three to four full turns',
+      why: 'Down, so that it fills and not the housing.',
+      consumables: ['medium-strength anaerobic threadlocker'],
+      on: ['drip pot', 'needle valve'],
+      minutes: 5,
+    },
+  ]);
+}
+
+function balanced(c: Context): Draft[] {
+  return sequence(c, setUp(LEVER), [
+    {
+      id: 'setup.weight',
+      title: 'Weight position: balance the hydrostatic head, recomputed',
+      why: 'From the head, the seat and the lever: the working lever.weight gives the place.',
+      caution: 'Hands clear of the lever: it falls when the vessel dumps.',
+      parts: ['weight', 'lever'],
+      tools: ['rule'],
+      task: {
+        kind: 'measure',
+        asks: [
+          { what: 'weight from the shaft', dimension: 'length', example: '14 in', instrument: 'caliper' },
+        ],
+      },
+      minutes: 10,
+    },
+    {
+      id: 'setup.lever',
+      title: 'Lift the lever and let it fall',
+      why: 'Free all the way: a shaft nut too tight holds it up.',
+      parts: ['lever', 'shaft'],
+      minutes: 3,
+    },
+  ]);
+}

@@ -1,0 +1,118 @@
+import { moverOf, packedBox, type PartRole } from '../../valve';
+import { CAUTIONS } from '../cautions';
+import { draft, rule, type Context, type Draft, type Fragment } from '../draft';
+import { closureProcedure } from '../closures';
+import { jointProcedure } from '../joints';
+import { stepName } from '../relations';
+import { rebuild, sequence, strip } from '../sequence';
+import { glandTightness } from '../blocks/bolting';
+import { BOX, measuredBox, oldPackingOut, packing } from '../blocks/packing';
+
+/**
+ * A gland on packing rings: off with the stem, old rings out, box measured, new rings after the joint is tight, never
+ * before. On a later opening only where the stem has left its packing.
+ */
+export const stuffingBox: Fragment = {
+  name: 'stuffing box',
+  openings: 'every',
+  when: (features) =>
+    packedBox(features) !== undefined &&
+    !closureProcedure(features).packsItself &&
+    !jointProcedure(features).packsItself,
+  compose: (c) => {
+    const stays = c.opening.number > 1 && wound(c);
+    return stays
+      ? [...nutsBack(c), ...settled(c)]
+      : [...out(c), ...measuredBox(c), ...packed(c), ...settled(c)];
+  },
+};
+
+/** A handwheel winds the stem through its bushing: opened again, it stays in its packing. */
+const wound = ({ features }: Context): boolean => moverOf(features).stem === 'winds';
+
+const box = (c: Context): readonly PartRole[] =>
+  c.has('lantern ring') ? ['packing', 'lantern ring'] : ['packing'];
+
+function out(c: Context): Draft[] {
+  return sequence(c, strip(BOX, ['stem out', 'gland loose']), [
+    {
+      id: 'strip.gland',
+      title:
+        c.features.stem.motion === 'rotary'
+          ? 'Gland and flange off the shaft'
+          : 'Gland and flange off with the stem',
+      why: 'They come off over it.',
+      off: ['gland', 'gland flange'],
+      minutes: 2,
+    },
+    {
+      id: 'strip.packing',
+      ...oldPackingOut(c),
+      off: box(c),
+      minutes: 10,
+    },
+  ]);
+}
+
+function packed(c: Context): Draft[] {
+  const lantern = c.has('lantern ring');
+  const glandOn = wound(c) ? [] : (['gland', 'gland flange'] as const);
+  return sequence(c, rebuild(BOX, ['closed', 'plug in', 'box measured'], 'packed'), [
+    {
+      id: 'rebuild.pack',
+      title: lantern
+        ? 'Pack the box, the right number of rings below the lantern ring'
+        : 'Pack the stuffing box',
+      why: lantern
+        ? 'The lantern ring stands at the lubricator port: one ring too few below it and no grease gets in.'
+        : 'After the bonnet is torqued, never before: it moves as it is pulled down.',
+      caution:
+        'Never before the joint is torqued. Gloves: skin oil harms die-formed rings. One ring at a time, pressed home.',
+      on: box(c),
+      consumables: [`${c.features.packing.style} packing`],
+      task: packing(c),
+      minutes: 20,
+    },
+    {
+      id: 'rebuild.gland',
+      title: 'Gland down, nuts finger tight and even',
+      why: 'Square to the stem, the same gap both sides.',
+      caution: CAUTIONS.gland,
+      on: [...glandOn, 'gland nuts'],
+      parts: ['gland', 'gland flange'],
+      minutes: 5,
+    },
+  ]);
+}
+
+/** The stem never left its packing: only the nuts that were taken off go back. */
+function nutsBack(c: Context): Draft[] {
+  return sequence(c, rebuild(BOX, ['closed'], 'packed'), [
+    {
+      id: 'rebuild.gland',
+      title: 'Gland nuts back, finger tight and even',
+      why: 'The packing is used again: the stem has not left it.',
+      caution: CAUTIONS.gland,
+      on: ['gland nuts'],
+      minutes: 4,
+    },
+  ]);
+}
+
+/** Final gland tightness, after the first strokes have settled the rings. */
+function settled(c: Context): Draft[] {
+  return [
+    draft({
+      name: stepName('setup.gland'),
+      stage: 'set up',
+      title: 'Gland: touch, one turn, stroke three times, touch again',
+      why: `Packing settles with the first strokes; a gland left slack weeps on test. ${glandTightness(c)}`,
+      caution: CAUTIONS.gland,
+      parts: ['gland', 'gland flange', 'gland nuts'],
+      minutes: c.minutes(10),
+      because: rule('final gland tightness'),
+      after: ['rebuilt'],
+      provides: ['set up', 'gland set'],
+    }),
+  ];
+}
