@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import {
   checkFeatures,
   closureOf,
+  moversHolding,
   CONSTRUCTION_IDS,
   CONSTRUCTIONS,
   featuresSchema,
@@ -79,7 +80,7 @@ export const looseFeatures: fc.Arbitrary<unknown> = fc.constantFrom(...CLOSURES)
       seat: fc.constantFrom(...fits.seats).chain(kindOf),
       closure: kindOf(closure),
       motion: fc.constantFrom(...fits.motions),
-      moved: fc.constantFrom(...fits.movers).chain(kindOf),
+      moved: fc.constantFrom(...moversHolding(fits.heldBy)).chain(kindOf),
       style: fc.constantFrom('braided', 'die-formed', 'v-ring'),
       chamber: fc.constantFrom('plain', 'finished'),
       lantern: fc.constantFrom('none', 'none', 'lantern-ring').chain(kindOf),

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { closureOf } from './closures';
 import { checkFeatures } from './combinations';
-import { featuresSchema, type Features } from './features';
+import { featuresSchema, POSITIONER_KINDS, type Features } from './features';
+import { moversHolding } from './movers';
 
 /** One thing about a valve that can be chosen, in the words of a form. */
 export interface FeatureChoice {
@@ -48,8 +49,8 @@ export function choicesOf(features: Features): FeatureChoice[] {
   const { fits } = closureOf(features);
   const kinds: Partial<Record<keyof Features, readonly string[]>> = {
     seat: fits.seats,
-    moved: fits.movers,
-    positioner: ['none', 'on-cylinder', 'side-mounted'],
+    moved: moversHolding(fits.heldBy),
+    positioner: POSITIONER_KINDS,
     lantern: ['none', 'lantern-ring'],
   };
   return AXES.flatMap((axis): FeatureChoice[] => {

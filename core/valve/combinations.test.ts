@@ -5,6 +5,7 @@ import {
   bareFeatures,
   checkFeatures,
   closureOf,
+  moversHolding,
   choicesOf,
   CONSTRUCTION_IDS,
   CONSTRUCTIONS,
@@ -167,7 +168,7 @@ describe('the table of what a closure can be built with', () => {
       expect(fits.joints, id).toContain(joint.kind);
       expect(fits.seats, id).toContain(seat.kind);
       expect(fits.motions, id).toContain(stem.motion);
-      expect(fits.movers, id).toContain(moved.kind);
+      expect(moversHolding(fits.heldBy), id).toContain(moved.kind);
     }
   });
   it('no two constructions are the same set of features', () => {

@@ -2,7 +2,7 @@ import { ok, refuse, type Result } from '../problem';
 import { closureOf, type OwnFeature } from './closures';
 import type { Features } from './features';
 import { jointOf } from './joints';
-import { moverOf } from './movers';
+import { moverOf, moversHolding } from './movers';
 import { positionerOf } from './positioners';
 
 /** Features that may stand together as they are, or the first reason why they cannot. */
@@ -20,8 +20,9 @@ function contradiction(features: Features): string | undefined {
     return `A ${word(closure.kind)} does not close on a ${word(seat.kind)} seat: it wants ${list(fits.seats)}.`;
   if (!fits.motions.includes(stem.motion))
     return `A ${word(closure.kind)} does not go with a ${stem.motion} stem: it wants ${list(fits.motions)}.`;
-  if (!fits.movers.includes(moved.kind))
-    return `A ${word(closure.kind)} is not moved by a ${word(moved.kind)}: it wants ${list(fits.movers)}.`;
+  const movers = moversHolding(fits.heldBy);
+  if (!movers.includes(moved.kind))
+    return `A ${word(closure.kind)} is not moved by a ${word(moved.kind)}: it wants ${list(movers)}.`;
   return (
     OWNED.find((owned) => owned.there(features) !== (closureOf(features).owns === owned.feature))?.why ??
     RULES.find(({ breaks }) => breaks(features))?.why

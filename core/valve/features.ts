@@ -161,6 +161,13 @@ export const moverSchema = z.discriminatedUnion('kind', [
   only('set-spring').extend({ liftingLever: z.boolean() }),
 ]);
 
+export const positionerSchema = z.discriminatedUnion('kind', [
+  only('none'),
+  /** Force balance, sealed to the top of the cylinder, its range spring on the actuator stem. */
+  only('on-cylinder'),
+  only('side-mounted'),
+]);
+
 export const featuresSchema = z.strictObject({
   joint: jointSchema,
   seat: seatSchema,
@@ -184,14 +191,7 @@ export const featuresSchema = z.strictObject({
     .default({ kind: 'none' }),
   balance: z.discriminatedUnion('kind', [only('none'), only('seal-rings')]).default({ kind: 'none' }),
   moved: moverSchema,
-  positioner: z
-    .discriminatedUnion('kind', [
-      only('none'),
-      /** Force balance, sealed to the top of the cylinder, its range spring on the actuator stem. */
-      only('on-cylinder'),
-      only('side-mounted'),
-    ])
-    .default({ kind: 'none' }),
+  positioner: positionerSchema.default({ kind: 'none' }),
   lubrication: z
     .discriminatedUnion('kind', [only('none'), only('sealant'), only('cavity-grease'), only('food-grade')])
     .default({ kind: 'none' }),
@@ -223,8 +223,12 @@ export type SeatKind = Features['seat']['kind'];
 export type ClosureKind = Features['closure']['kind'];
 export type ClosureOf<K extends ClosureKind> = Extract<Features['closure'], { kind: K }>;
 export type MoverKind = Features['moved']['kind'];
+export const MOVER_KINDS: readonly MoverKind[] = moverSchema.options.map(({ shape }) => shape.kind.value);
 export type MoverOf<K extends MoverKind> = Extract<Features['moved'], { kind: K }>;
 export type PositionerKind = Features['positioner']['kind'];
+export const POSITIONER_KINDS: readonly PositionerKind[] = positionerSchema.options.map(
+  ({ shape }) => shape.kind.value,
+);
 
 // The kinds that leave something open, by name for the files that are theirs.
 export type BoltedBonnet = JointOf<'bolted-bonnet'>;

@@ -33,7 +33,7 @@ export {
 } from './features';
 export { closureOf, relieves, type Closure, type Contact } from './closures';
 export { jointOf } from './joints';
-export { moverOf, type HeldSpring, type Mover } from './movers';
+export { moverOf, moversHolding, type HeldSpring, type Mover } from './movers';
 export { positionerOf } from './positioners';
 export { checkFeatures } from './combinations';
 export { choicesOf, withChoice, type FeatureChoice } from './choices';

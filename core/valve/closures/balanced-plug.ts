@@ -8,7 +8,7 @@ export const balancedPlug: Closure<BalancedPlug> = {
     joints: ['bolted-bonnet'],
     seats: ['clamped-ring'],
     motions: ['sliding'],
-    movers: ['spring-diaphragm', 'piston'],
+    heldBy: ['slid stem'],
   },
   owns: 'balancing seal rings',
   classed: true,

@@ -7,7 +7,7 @@ export const ballInCage: Closure = {
     joints: ['bolted-bonnet'],
     seats: ['cartridge'],
     motions: ['sliding'],
-    movers: ['spring-diaphragm', 'piston'],
+    heldBy: ['slid stem'],
   },
   owns: 'position-seated limit',
   classed: true,

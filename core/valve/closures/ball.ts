@@ -3,7 +3,7 @@ import type { Closure } from './closure';
 /** A ball between two soft seats. */
 export const ball: Closure = {
   duty: 'shut off',
-  fits: { joints: ['end-caps'], seats: ['soft-pair'], motions: ['rotary'], movers: ['lever', 'vane-arm'] },
+  fits: { joints: ['end-caps'], seats: ['soft-pair'], motions: ['rotary'], heldBy: ['quarter turn'] },
   classed: true,
   turnedBy: 'stem',
   stemRolledFlat: true,

@@ -7,7 +7,7 @@ export const captiveDisc: Closure = {
     joints: ['clamped-yoke'],
     seats: ['integral', 'screwed'],
     motions: ['rising'],
-    movers: ['handwheel'],
+    heldBy: ['wound stem'],
   },
   classed: true,
   turnedBy: 'stem',

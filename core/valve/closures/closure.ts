@@ -1,4 +1,5 @@
-import type { Features, JointKind, MoverKind, SeatKind } from '../features';
+import type { Features, JointKind, SeatKind } from '../features';
+import type { Hold } from '../movers';
 import type { PartRole } from '../parts/catalogue';
 
 /** What a closure can be built with. */
@@ -6,7 +7,8 @@ export interface Fits {
   readonly joints: readonly JointKind[];
   readonly seats: readonly SeatKind[];
   readonly motions: readonly Features['stem']['motion'][];
-  readonly movers: readonly MoverKind[];
+  /** How a mover can take hold of it. */
+  readonly heldBy: readonly Hold[];
 }
 
 /** Two faces that must meet all round, and how they are brought to it. */

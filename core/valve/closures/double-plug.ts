@@ -7,7 +7,7 @@ export const doublePlug: Closure = {
     joints: ['bolted-bonnet'],
     seats: ['double'],
     motions: ['sliding'],
-    movers: ['spring-diaphragm', 'piston'],
+    heldBy: ['slid stem'],
   },
   owns: 'blind head',
   classed: true,

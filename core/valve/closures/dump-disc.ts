@@ -7,7 +7,7 @@ export const dumpDisc: Closure = {
     joints: ['bonnet-and-diaphragm-housing'],
     seats: ['reversible'],
     motions: ['sliding'],
-    movers: ['weight-lever'],
+    heldBy: ['trunnion'],
   },
   classed: false,
   turnedBy: 'stem',

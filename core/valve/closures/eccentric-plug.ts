@@ -7,7 +7,7 @@ export const eccentricPlug: Closure = {
     joints: ['shaft-box'],
     seats: ['soft-liner'],
     motions: ['rotary'],
-    movers: ['lever', 'piston', 'rolling-diaphragm', 'vane-arm'],
+    heldBy: ['quarter turn', 'clevis'],
   },
   classed: true,
   turnedBy: 'shaft',

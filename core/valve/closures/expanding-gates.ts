@@ -7,7 +7,7 @@ export const expandingGates: Closure = {
     joints: ['seal-ring-bonnet'],
     seats: ['floating-pair'],
     motions: ['rising and non-rising'],
-    movers: ['handwheel'],
+    heldBy: ['wound stem'],
   },
   classed: true,
   turnedBy: 'stem',

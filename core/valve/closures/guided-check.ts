@@ -3,7 +3,7 @@ import type { Closure } from './closure';
 /** A guided check disc over a bypass insert that protects a pump. */
 export const guidedCheck: Closure = {
   duty: 'check',
-  fits: { joints: ['spring-cover'], seats: ['integral'], motions: ['none'], movers: ['flow'] },
+  fits: { joints: ['spring-cover'], seats: ['integral'], motions: ['none'], heldBy: ['nothing'] },
   owns: 'bypass insert',
   classed: true,
   turnedBy: 'nothing of its own',

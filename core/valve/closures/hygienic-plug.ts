@@ -7,7 +7,7 @@ export const hygienicPlug: Closure = {
     joints: ['clamps'],
     seats: ['clamped-soft'],
     motions: ['sliding'],
-    movers: ['hygienic-cylinder'],
+    heldBy: ['hygienic stem'],
   },
   classed: false,
   turnedBy: 'stem',

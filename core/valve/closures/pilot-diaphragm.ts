@@ -3,7 +3,7 @@ import type { Closure } from './closure';
 /** A diaphragm that its own pilot orifice opens. */
 export const pilotDiaphragm: Closure = {
   duty: 'shut off',
-  fits: { joints: ['pilot-cover'], seats: ['pilot'], motions: ['none'], movers: ['solenoid'] },
+  fits: { joints: ['pilot-cover'], seats: ['pilot'], motions: ['none'], heldBy: ['pilot'] },
   classed: false,
   turnedBy: 'nothing of its own',
   parts: () => ['cone spring', 'diaphragm', 'pilot orifice'],

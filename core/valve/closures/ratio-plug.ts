@@ -7,7 +7,7 @@ export const ratioPlug: Closure = {
     joints: ['diaphragm-housing'],
     seats: ['ported'],
     motions: ['sliding'],
-    movers: ['diaphragm-on-stem'],
+    heldBy: ['diaphragm'],
   },
   classed: false,
   turnedBy: 'stem',

@@ -3,7 +3,7 @@ import type { Closure } from './closure';
 /** A disc held on its nozzle by a spring until the set pressure. */
 export const reliefDisc: Closure = {
   duty: 'relieve by a spring',
-  fits: { joints: ['spring-bonnet'], seats: ['nozzle'], motions: ['sliding'], movers: ['set-spring'] },
+  fits: { joints: ['spring-bonnet'], seats: ['nozzle'], motions: ['sliding'], heldBy: ['spindle'] },
   classed: true,
   turnedBy: 'nothing of its own',
   marks: 'against a lap',

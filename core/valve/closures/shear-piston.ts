@@ -3,7 +3,7 @@ import type { Closure } from './closure';
 /** A piston held by a pin that shears at the set pressure. */
 export const shearPiston: Closure = {
   duty: 'relieve by a pin',
-  fits: { joints: ['screwed-bonnet'], seats: ['liner'], motions: ['sliding'], movers: ['shear-pin'] },
+  fits: { joints: ['screwed-bonnet'], seats: ['liner'], motions: ['sliding'], heldBy: ['pinned stem'] },
   classed: false,
   turnedBy: 'stem',
   stemRolledFlat: true,

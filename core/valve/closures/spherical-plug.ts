@@ -7,7 +7,7 @@ export const sphericalPlug: Closure = {
     joints: ['shaft-box'],
     seats: ['retained-ring'],
     motions: ['rotary'],
-    movers: ['rolling-diaphragm'],
+    heldBy: ['shaft lever'],
   },
   classed: true,
   turnedBy: 'shaft',

@@ -8,7 +8,7 @@ export const springRegulator: Closure<SpringRegulator> = {
     joints: ['screwed-body'],
     seats: ['bead-sealed'],
     motions: ['sliding'],
-    movers: ['range-spring'],
+    heldBy: ['range diaphragm'],
   },
   classed: false,
   turnedBy: 'stem',

@@ -10,7 +10,7 @@ export const swivelDisc: Closure = {
     joints: ['bolted-bonnet'],
     seats: ['screwed', 'integral', 'clamped-ring'],
     motions: ['rising', 'sliding'],
-    movers: ['handwheel', 'spring-diaphragm', 'piston'],
+    heldBy: ['wound stem', 'slid stem'],
   },
   classed: true,
   turnedBy: 'stem',

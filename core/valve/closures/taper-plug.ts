@@ -7,7 +7,7 @@ export const taperPlug: Closure = {
     joints: ['cap-and-plate'],
     seats: ['plug-taper'],
     motions: ['rotary'],
-    movers: ['wrench', 'lever'],
+    heldBy: ['square'],
   },
   owns: 'sealant',
   classed: true,

@@ -3,7 +3,7 @@ import type { Closure } from './closure';
 /** A disc on a shaft across a lined body. */
 export const vane: Closure = {
   duty: 'control',
-  fits: { joints: ['shaft-box'], seats: ['liner'], motions: ['rotary'], movers: ['vane-arm', 'lever'] },
+  fits: { joints: ['shaft-box'], seats: ['liner'], motions: ['rotary'], heldBy: ['quarter turn'] },
   classed: true,
   turnedBy: 'shaft',
   packed: true,

@@ -7,7 +7,7 @@ export const wedge: Closure = {
     joints: ['bolted-bonnet'],
     seats: ['wedge-pair'],
     motions: ['rising', 'sliding'],
-    movers: ['handwheel', 'spring-diaphragm', 'piston'],
+    heldBy: ['wound stem', 'slid stem'],
   },
   classed: true,
   turnedBy: 'stem',

@@ -4,6 +4,7 @@ import type { DiaphragmOnStem } from '../features';
 /** A diaphragm clamped on the valve’s own stem, in three variants. */
 export const diaphragmOnStem: Mover<DiaphragmOnStem> = {
   name: 'Diaphragm on the stem',
+  holds: ['diaphragm'],
   fails: 'by its spring, where it has one',
   byAir: true,
   element: 'diaphragm',

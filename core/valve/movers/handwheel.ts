@@ -4,6 +4,7 @@ import { jointOf } from '../joints';
 /** A handwheel that winds the stem through its bushing. */
 export const handwheel: Mover = {
   name: 'Handwheel',
+  holds: ['wound stem'],
   stem: 'winds',
   parts: (_, all) => jointOf(all).wheel ?? ['wheel nut', 'handwheel'],
 };

@@ -4,6 +4,7 @@ import type { HygienicCylinder } from '../features';
 /** A spring-closed cylinder held by a locking wire. */
 export const hygienicCylinder: Mover<HygienicCylinder> = {
   name: 'Spring-closed cylinder',
+  holds: ['hygienic stem'],
   fails: 'fails closed by its spring',
   byAir: true,
   element: 'cylinder',

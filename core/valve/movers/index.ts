@@ -13,8 +13,8 @@ import { springDiaphragm } from './spring-diaphragm';
 import { vaneArm } from './vane-arm';
 import { weightLever } from './weight-lever';
 import { wrench } from './wrench';
-import type { Features, MoverKind, MoverOf } from '../features';
-import type { Mover } from './mover';
+import { MOVER_KINDS, type Features, type MoverKind, type MoverOf } from '../features';
+import type { Hold, Mover } from './mover';
 
 /** Every kind of mover. */
 const MOVERS: { readonly [K in MoverKind]: Mover<MoverOf<K>> } = {
@@ -35,7 +35,11 @@ const MOVERS: { readonly [K in MoverKind]: Mover<MoverOf<K>> } = {
   'set-spring': setSpring,
 };
 
+/** The kinds that can move what is held so. */
+export const moversHolding = (holds: readonly Hold[]): MoverKind[] =>
+  MOVER_KINDS.filter((kind) => MOVERS[kind].holds.some((hold) => holds.includes(hold)));
+
 /** What moves a valve of these features. */
 export const moverOf = ({ moved }: Pick<Features, 'moved'>): Mover => MOVERS[moved.kind];
 
-export type { HeldSpring, Mover } from './mover';
+export type { HeldSpring, Hold, Mover } from './mover';

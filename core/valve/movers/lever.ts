@@ -1,4 +1,8 @@
 import type { Mover } from './mover';
 
 /** A hand lever, a quarter of a turn. */
-export const lever: Mover = { name: 'Lever', parts: () => ['lever nut', 'lever'] };
+export const lever: Mover = {
+  name: 'Lever',
+  holds: ['square', 'quarter turn'],
+  parts: () => ['lever nut', 'lever'],
+};

@@ -8,10 +8,28 @@ export interface HeldSpring {
   readonly by: readonly PartRole[];
 }
 
+/** What a mover takes hold of. It moves whatever can be held so. */
+export type Hold =
+  | 'wound stem'
+  | 'slid stem'
+  | 'square'
+  | 'quarter turn'
+  | 'clevis'
+  | 'shaft lever'
+  | 'diaphragm'
+  | 'hygienic stem'
+  | 'trunnion'
+  | 'range diaphragm'
+  | 'pinned stem'
+  | 'pilot'
+  | 'spindle'
+  | 'nothing';
+
 /** What moves a valve: all that the rest of the house may ask of it. `F` is its own feature. */
 export interface Mover<F = Features['moved']> {
   /** Its name on a nameplate. */
   readonly name: string;
+  readonly holds: readonly Hold[];
   /** What it does when it fails, where no action says so. */
   readonly fails?: string;
   /** Compressed air moves it: air that comes back moves it with a hand inside. */

@@ -6,6 +6,7 @@ import { coupled } from './coupled';
 /** Air on both sides of a piston. */
 export const piston: Mover<Piston> = {
   name: 'Piston, double acting',
+  holds: ['slid stem', 'clevis'],
   fails: 'stays, or goes with the flow',
   byAir: true,
   stem: 'slides',

@@ -3,6 +3,7 @@ import type { Mover } from './mover';
 /** The range spring of a regulator, against its own outlet. */
 export const rangeSpring: Mover = {
   name: 'Its own outlet pressure',
+  holds: ['range diaphragm'],
   fails: 'its spring opens it',
   setBySpring: true,
   spring: {

@@ -4,6 +4,7 @@ import type { RollingDiaphragm } from '../features';
 /** A rolling diaphragm that turns a shaft by clevis and lever. */
 export const rollingDiaphragm: Mover<RollingDiaphragm> = {
   name: 'Rolling diaphragm',
+  holds: ['clevis', 'shaft lever'],
   byAir: true,
   positioner: 'side',
   element: 'diaphragm',

@@ -4,6 +4,7 @@ import type { SetSpring } from '../features';
 /** Pressure, against a set spring. */
 export const setSpring: Mover<SetSpring> = {
   name: 'Pressure, against a spring',
+  holds: ['spindle'],
   fails: 'opens at its set pressure',
   setBySpring: true,
   spring: {

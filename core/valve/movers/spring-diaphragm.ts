@@ -5,6 +5,7 @@ import { coupled } from './coupled';
 /** Air on a diaphragm against a spring. */
 export const springDiaphragm: Mover<SpringDiaphragm> = {
   name: 'Spring diaphragm',
+  holds: ['slid stem'],
   byAir: true,
   stem: 'slides',
   positioner: 'side',

@@ -3,6 +3,7 @@ import type { Mover } from './mover';
 /** A cylinder that turns a shaft by a keyed arm. */
 export const vaneArm: Mover = {
   name: 'Cylinder on a vane arm',
+  holds: ['clevis', 'quarter turn'],
   byAir: true,
   positioner: 'side',
   element: 'cylinder',

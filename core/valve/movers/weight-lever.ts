@@ -4,6 +4,7 @@ import type { WeightLever } from '../features';
 /** A weight on a lever, its shaft through a trunnion plug. */
 export const weightLever: Mover<WeightLever> = {
   name: 'Weight and lever',
+  holds: ['trunnion'],
   fails: 'the weight shuts it',
   weight: true,
   parts: ({ sizes }) => [

@@ -1,4 +1,4 @@
 import type { Mover } from './mover';
 
 /** A loose wrench on a square. */
-export const wrench: Mover = { name: 'Wrench', parts: () => [] };
+export const wrench: Mover = { name: 'Wrench', holds: ['square'], parts: () => [] };
