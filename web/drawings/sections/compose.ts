@@ -1,21 +1,12 @@
 import { partsOf, type PartRole, type Valve } from '@dusk-wren/core/valve';
-import { proportions } from './bonnet';
-import { recirculation, shearPinRelief, springRelief, swingCheck } from './checks-and-relief';
-import { clampedYokeGlobe, slabGate, taperPlug, threePieceBall } from './gates-and-plugs';
-import { globeBody, globeRing, globeSeat, handwheelTop, swivelDisc } from './globe';
-import { hygienicSeat } from './hygienic';
+import { drawnBy } from '../closures';
 import { box, CX, mirrored, shifted, together, WIDTH } from './kit';
-import { cageTrim, doublePlugTrim, underBonnet, venturiTrim, wedgeTrim } from './linear-trims';
-import { lowPressure } from './low-pressure';
-import { pilotSolenoid, regulator } from './small-valves';
-import { weightLever } from './weight-lever';
-import { butterflyVane, eccentricPlug, sphericalPlug } from './rotary';
 import type { Balloon, Piece, Section } from './section';
 
 /** The valve in section, composed from its features as its plan is. */
 export function sectionOf(valve: Valve): Section {
   const listed = new Set(partsOf(valve).map(({ role }) => role));
-  const whole = lubricated(pieceOf(valve), listed);
+  const whole = lubricated(drawnBy(valve), listed);
   // Shared pieces draw what most valves have: a variant without a part leaves it out.
   const drawn = { ...whole, shapes: whole.shapes.filter(({ role }) => listed.has(role)) };
   const [top, bottom] = extent(drawn);
@@ -47,64 +38,6 @@ function lubricated(piece: Piece, listed: ReadonlySet<PartRole>): Piece {
 }
 
 const MARGIN = 24;
-
-function pieceOf(valve: Valve): Piece {
-  const { closure, seat, moved } = valve.features;
-  const wound = moved.kind === 'handwheel';
-  switch (closure.kind) {
-    case 'swivel-disc': {
-      const integral = seat.kind === 'integral';
-      const trim = together(
-        globeBody(integral),
-        seat.kind === 'clamped-ring' ? globeRing() : globeSeat(integral),
-        swivelDisc(proportions(valve)),
-      );
-      return wound ? together(trim, handwheelTop(valve, 66)) : underBonnet(valve, trim, 60, 66);
-    }
-    case 'wedge': {
-      const trim = wedgeTrim(seat.kind === 'wedge-pair' && seat.removable);
-      return wound ? together(trim, handwheelTop(valve, 56)) : underBonnet(valve, trim, 74, 56);
-    }
-    case 'double-plug':
-      return underBonnet(valve, doublePlugTrim(), 92, 24);
-    case 'balanced-plug':
-      return underBonnet(valve, cageTrim(closure.facing === 'soft insert', globeBody(false)), 62, 70);
-    case 'ball-in-cage':
-      return underBonnet(valve, venturiTrim(), 66, 84);
-    case 'captive-disc':
-      return clampedYokeGlobe(valve);
-    case 'expanding-gates':
-      return slabGate(valve);
-    case 'taper-plug':
-      return taperPlug(valve);
-    case 'ball':
-      return threePieceBall(valve);
-    case 'eccentric-plug':
-      return eccentricPlug(valve);
-    case 'spherical-plug':
-      return sphericalPlug(valve);
-    case 'vane':
-      return butterflyVane(valve);
-    case 'guided-check':
-      return recirculation();
-    case 'swing-disc':
-      return swingCheck();
-    case 'ratio-plug':
-      return lowPressure(valve);
-    case 'hygienic-plug':
-      return hygienicSeat(valve);
-    case 'dump-disc':
-      return weightLever(valve);
-    case 'spring-regulator':
-      return regulator(valve);
-    case 'shear-piston':
-      return shearPinRelief();
-    case 'pilot-diaphragm':
-      return pilotSolenoid();
-    case 'relief-disc':
-      return springRelief(valve);
-  }
-}
 
 /** Every point that a path goes through or is pulled towards. */
 function points(d: string): [number, number][] {

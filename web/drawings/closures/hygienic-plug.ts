@@ -1,11 +1,11 @@
 import type { Valve } from '@dusk-wren/core/valve';
-import { flowAt } from './body';
-import { both, box, circle, coil, CX, mid, poly, rings, shape, together } from './kit';
-import type { Piece } from './section';
+import { flowAt } from '../sections/body';
+import { CX, both, box, circle, coil, mid, poly, rings, shape, together } from '../sections/kit';
+import type { Piece } from '../sections/section';
 
 /** A clamped hygienic seat valve under a spring-closed cylinder. */
-export function hygienicSeat({ features }: Valve): Piece {
-  const large = features.moved.kind === 'hygienic-cylinder' && features.moved.size === 'large';
+export function hygienicPlug({ features }: Valve): Piece {
+  const large = 'size' in features.moved && features.moved.size === 'large';
   const half = large ? 78 : 56;
   return together(
     {

@@ -1,11 +1,11 @@
 import type { Valve } from '@dusk-wren/core/valve';
-import { flowAt } from './body';
-import { both, box, circle, mid, poly, shape } from './kit';
-import type { Piece } from './section';
+import { flowAt } from '../sections/body';
+import { both, box, circle, mid, poly, shape } from '../sections/kit';
+import type { Piece } from '../sections/section';
 
 /** A dump valve: diaphragm housing over a reversible seat, a weight on its lever, a drip pot. */
-export function weightLever({ features }: Valve): Piece {
-  const small = features.moved.kind === 'weight-lever' && features.moved.sizes === '2-3 in';
+export function dumpDisc({ features }: Valve): Piece {
+  const small = 'sizes' in features.moved && features.moved.sizes === '2-3 in';
   return {
     shapes: [
       shape(

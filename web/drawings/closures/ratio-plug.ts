@@ -1,7 +1,7 @@
 import type { Valve } from '@dusk-wren/core/valve';
-import { flowAt } from './body';
-import { both, box, coil, CX, mid, poly, rings, shape, threads, together } from './kit';
-import type { Piece } from './section';
+import { flowAt } from '../sections/body';
+import { CX, both, box, coil, mid, poly, rings, shape, threads, together } from '../sections/kit';
+import type { Piece } from '../sections/section';
 
 /** The lower half of a small globe body, its joint face at y = 0 and its port at y = 96. */
 const bowl = (port: number): Piece => ({
@@ -24,10 +24,10 @@ const bowl = (port: number): Piece => ({
 });
 
 /** The oilfield low-pressure valve: soft seat, oil-filled lower housing, diaphragm stack, spring or none. */
-export function lowPressure({ features }: Valve): Piece {
+export function ratioPlug({ features }: Valve): Piece {
   const { moved, seat } = features;
-  const sprung = moved.kind === 'diaphragm-on-stem' && moved.variant !== 'double acting';
-  const plate = moved.kind === 'diaphragm-on-stem' && moved.springPlate;
+  const sprung = 'variant' in moved && moved.variant !== 'double acting';
+  const plate = 'springPlate' in moved && moved.springPlate;
   const reduced = seat.kind === 'ported' && seat.port === 'reduced';
   const top = -250;
   return together(
