@@ -10,6 +10,7 @@ const coreOrder = [
   'diagnosis',
   'inspection',
   'job',
+  'task',
   'procedure',
   'plan',
   'stock',

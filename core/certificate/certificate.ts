@@ -13,8 +13,8 @@ import {
   type ReadBy,
   type Stage,
 } from '../job';
-import { boltProgress, passed, plan, type Plan, type PlannedStep } from '../plan';
-import type { TaskOf } from '../procedure';
+import { plan, type Plan, type PlannedStep } from '../plan';
+import { boltProgress, passed, type TaskOf } from '../task';
 import {
   format,
   formatNumber,

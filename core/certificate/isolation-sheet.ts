@@ -1,7 +1,8 @@
 import { energiesOf, pointsOf, storedIn, SHUT_BY_WORDS } from '../isolation';
 import { counts, lineOf, openingOf, valveOf, type EntryOf, type JobState } from '../job';
 import { plan, type PlannedStep } from '../plan';
-import { meets, type IsolationPart } from '../procedure';
+import type { IsolationPart } from '../procedure';
+import { meets } from '../task';
 import { format, type UnitSystem } from '../quantity';
 
 export interface SheetPoint {

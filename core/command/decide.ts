@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { issuesFromZod, ok, refuse, type Result } from '../problem';
+import { handle, issuesFromZod, ok, refuse, type Result } from '../problem';
 import {
   apply,
   entrySchema,
@@ -14,7 +14,7 @@ import {
 } from '../job';
 import { plan } from '../plan';
 import type { MakersSheet } from '../valve';
-import type { Asked, Edge } from './define-command';
+import type { Edge } from './define-command';
 import { COMMANDS, commandSchema, isCommandKind, type Command } from './registry';
 
 /** Reads a command as it was sent. */
@@ -37,13 +37,7 @@ export function decide(state: JobState, command: Command, edge: Edge): Result<Fa
   const planned = plan(state);
   if (!planned.ok) return planned;
   if (!planned.value) return refuse({ code: 'job.not-open' });
-  return dispatch(command, { ...edge, state, plan: planned.value });
-}
-
-/** One body to its own decide; the schema has paired them by kind. */
-function dispatch(command: Command, asked: Asked): Result<Fact[]> {
-  const decider: (body: never, asked: Asked) => Result<Fact[]> = COMMANDS[command.kind].decide;
-  return decider(command.body as never, asked);
+  return handle(COMMANDS[command.kind].decide, command.body, { ...edge, state, plan: planned.value });
 }
 
 export interface Stamp {

@@ -13,7 +13,7 @@ import type {
 } from '../job';
 import { LONGEST_TITLE } from '../job';
 import { stepOf, type Plan, type PlannedStep } from '../plan';
-import type { Task, TaskOf } from '../procedure';
+import type { Task, TaskOf } from '../task';
 
 /** What the edge knows and the core must be told. */
 export interface Edge {
@@ -46,12 +46,22 @@ export function defineCommand<const K extends string, B extends z.ZodObject>(def
   };
 }
 
-/** The step, when it may be worked on now. */
+/** The step, when it may be worked on now and its task is of such a kind. */
 export function readyStep<K extends Task['kind']>(
   asked: Asked,
   id: string,
   ...kinds: K[]
 ): Result<PlannedStep & { task: TaskOf<K> }> {
+  const ready = anyReadyStep(asked, id);
+  if (!ready.ok) return ready;
+  const step = ready.value;
+  return isTask(step, kinds)
+    ? ok(step)
+    : refuse({ code: 'step.wants', step: step.title, wants: step.task.kind });
+}
+
+/** The step, when it may be worked on now. */
+export function anyReadyStep(asked: Asked, id: string): Result<PlannedStep> {
   const step = stepOf(asked.plan, id);
   if (!step) return refuse({ code: 'step.unknown', step: id });
   if (step.status === 'done') return refuse({ code: 'step.already-done', step: step.title });
@@ -62,9 +72,7 @@ export function readyStep<K extends Task['kind']>(
       waits: step.waits.map((wait) => (wait.kind === 'step' ? wait.title : wait.part)),
     });
   }
-  return isTask(step, kinds)
-    ? ok(step)
-    : refuse({ code: 'step.wants', step: step.title, wants: step.task.kind });
+  return ok(step);
 }
 
 function isTask<K extends Task['kind']>(

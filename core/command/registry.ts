@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { atLeastOne } from '../problem';
 import { addNote } from './commands/add-note';
 import { assignPerson } from './commands/assign-person';
 import { attachWorking } from './commands/attach-working';
@@ -74,42 +75,10 @@ export const COMMANDS = {
 
 export type CommandKind = keyof typeof COMMANDS;
 
-export const commandSchema = z.discriminatedUnion('kind', [
-  identifyValve.schema,
-  doStep.schema,
-  takeMeasurement.schema,
-  takeRunout.schema,
-  makeFinding.schema,
-  overruleCall.schema,
-  orderPart.schema,
-  receivePart.schema,
-  checkBluing.schema,
-  logLapping.schema,
-  fitPacking.schema,
-  tightenBolt.schema,
-  runPressureTest.schema,
-  releaseHold.schema,
-  strikeEntry.schema,
-  addNote.schema,
-  attachWorking.schema,
-  checkKit.schema,
-  chooseWay.schema,
-  takeUnit.schema,
-  assignPerson.schema,
-  drawLine.schema,
-  hangLock.schema,
-  removeLock.schema,
-  signIsolation.schema,
-  takeEvidence.schema,
-  placeFault.schema,
-  setMark.schema,
-  layPart.schema,
-  addPhoto.schema,
-  matchSpares.schema,
-  fileMakersSheet.schema,
-  checkMakersSheet.schema,
-  signCertificate.schema,
-]);
+export const commandSchema = z.discriminatedUnion(
+  'kind',
+  atLeastOne(Object.values(COMMANDS).map(({ schema }) => schema)),
+);
 
 /** A command as it was read: texts are quantities already. */
 export type Command = z.output<typeof commandSchema>;

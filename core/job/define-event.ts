@@ -23,6 +23,8 @@ export interface Upgrade {
 
 interface Definition<K extends string, B extends z.ZodObject> {
   kind: K;
+  /** Whoever writes it has not worked on the valve by that. */
+  notWork?: true;
   body: B;
   /** One line for the log. */
   describe: (body: z.output<B>) => string;
@@ -32,9 +34,10 @@ interface Definition<K extends string, B extends z.ZodObject> {
 
 /** One kind of event: its schema, its formats and its line in the log. */
 export function defineEvent<const K extends string, B extends z.ZodObject>(definition: Definition<K, B>) {
-  const { kind, body, describe, upgrades = [] } = definition;
+  const { kind, body, describe, upgrades = [], notWork = false } = definition;
   return {
     kind,
+    isWork: !notWork,
     body,
     describe,
     upgrades,

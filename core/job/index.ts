@@ -34,6 +34,7 @@ export {
   type EntryOf,
   type EventKind,
   type Fact,
+  type StepEventKind,
 } from './registry';
 export { LOTS } from './events/part-laid';
 export { apartDegrees, markOf, MARKS_MEET_DEGREES } from './marks';
@@ -49,8 +50,10 @@ export {
   EMPTY_JOB,
   fold,
   formatOf,
+  onStep,
   openingOf,
   standingEntries,
+  stepIdOf,
   valveOf,
   type JobState,
 } from './state';

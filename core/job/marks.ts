@@ -1,6 +1,6 @@
 import { valueIn, type Angle } from '../quantity';
 import type { PartRole } from '../valve';
-import type { JobState } from './state';
+import { onStep, type JobState } from './state';
 
 /** Marks this far apart still meet (common practice: a punch mark's width on a bonnet). */
 export const MARKS_MEET_DEGREES = 5;
@@ -13,6 +13,5 @@ export function apartDegrees(a: Angle, b: Angle): number {
 
 /** Where a part's mark stood when that step set it last. */
 export function markOf(state: JobState, step: string, part: PartRole): Angle | undefined {
-  return state.records['mark-set'].findLast(({ body }) => body.step.id === step && body.part === part)?.body
-    .clock;
+  return onStep(state, 'mark-set', step).findLast(({ body }) => body.part === part)?.body.clock;
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { atLeastOne, handle } from '../problem';
 import { bluingChecked } from './events/bluing-checked';
 import { boltTightened } from './events/bolt-tightened';
 import { callOverruled } from './events/call-overruled';
@@ -33,6 +34,7 @@ import { stepDone } from './events/step-done';
 import { valveIdentified } from './events/valve-identified';
 import { kitChecked } from './events/kit-checked';
 import { unitTaken } from './events/unit-taken';
+import type { StepRef } from './stage';
 import { wayChosen } from './events/way-chosen';
 import { workingAttached } from './events/working-attached';
 
@@ -79,56 +81,24 @@ export const EVENTS = {
 export type EventKind = keyof typeof EVENTS;
 export type BodyOf<K extends EventKind> = z.output<(typeof EVENTS)[K]['body']>;
 export type EntryOf<K extends EventKind> = z.output<(typeof EVENTS)[K]['entry']>;
+/** Kinds that are facts of a step. */
+export type StepEventKind = {
+  [K in EventKind]: BodyOf<K> extends { step: StepRef } ? K : never;
+}[EventKind];
 /** One entry of a job's log. */
 export type Entry = { [K in EventKind]: EntryOf<K> }[EventKind];
 /** What `decide` answers with: the fact, before the edge stamps who and when. */
 export type Fact = { [K in EventKind]: { kind: K; body: BodyOf<K> } }[EventKind];
 
-export const entrySchema = z.discriminatedUnion('kind', [
-  jobOpened.entry,
-  valveIdentified.entry,
-  stepDone.entry,
-  measured.entry,
-  runoutTaken.entry,
-  findingMade.entry,
-  callOverruled.entry,
-  partOrdered.entry,
-  partArrived.entry,
-  bluingChecked.entry,
-  lappingLogged.entry,
-  packingFitted.entry,
-  boltTightened.entry,
-  pressureTested.entry,
-  holdReleased.entry,
-  entryStruck.entry,
-  noteAdded.entry,
-  kitChecked.entry,
-  unitTaken.entry,
-  wayChosen.entry,
-  workingAttached.entry,
-  personAssigned.entry,
-  lineDrawn.entry,
-  lockHung.entry,
-  lockRemoved.entry,
-  isolationSigned.entry,
-  evidenceTaken.entry,
-  faultPlaced.entry,
-  markSet.entry,
-  partLaid.entry,
-  photoAdded.entry,
-  sparesMatched.entry,
-  makersSheetFiled.entry,
-  makersSheetChecked.entry,
-  jobImported.entry,
-  certificateSigned.entry,
-]);
+/** One entry of a log, of any kind. */
+export const entrySchema = z.discriminatedUnion(
+  'kind',
+  atLeastOne(Object.values(EVENTS).map(({ entry }) => entry)),
+);
 
 export function isEventKind(kind: string): kind is EventKind {
   return Object.hasOwn(EVENTS, kind);
 }
 
 /** The entry in a line, for the log and for paper. */
-export function describeEntry(entry: Entry): string {
-  const describe: (body: never) => string = EVENTS[entry.kind].describe;
-  return describe(entry.body as never);
-}
+export const describeEntry = (entry: Entry): string => handle(EVENTS[entry.kind].describe, entry.body);

@@ -1,6 +1,6 @@
 import { ok, refuse, type Result } from '../problem';
 import { withDetails, type Valve } from '../valve';
-import { EVENTS, type Entry, type EntryOf, type EventKind } from './registry';
+import { EVENTS, type Entry, type EntryOf, type EventKind, type StepEventKind } from './registry';
 
 type Records = { readonly [K in EventKind]: readonly EntryOf<K>[] };
 
@@ -13,44 +13,9 @@ export interface JobState {
   readonly struck: Readonly<Record<number, number>>;
 }
 
-const NOTHING: Records = Object.freeze({
-  'job-opened': [],
-  'valve-identified': [],
-  'step-done': [],
-  measured: [],
-  'runout-taken': [],
-  'finding-made': [],
-  'call-overruled': [],
-  'part-ordered': [],
-  'part-arrived': [],
-  'bluing-checked': [],
-  'lapping-logged': [],
-  'packing-fitted': [],
-  'bolt-tightened': [],
-  'pressure-tested': [],
-  'hold-released': [],
-  'entry-struck': [],
-  'note-added': [],
-  'kit-checked': [],
-  'unit-taken': [],
-  'way-chosen': [],
-  'working-attached': [],
-  'person-assigned': [],
-  'line-drawn': [],
-  'lock-hung': [],
-  'lock-removed': [],
-  'isolation-signed': [],
-  'evidence-taken': [],
-  'fault-placed': [],
-  'mark-set': [],
-  'part-laid': [],
-  'photo-added': [],
-  'spares-matched': [],
-  'makers-sheet-filed': [],
-  'makers-sheet-checked': [],
-  'job-imported': [],
-  'certificate-signed': [],
-});
+const NOTHING = Object.freeze(
+  Object.fromEntries(Object.keys(EVENTS).map((kind) => [kind, Object.freeze([])])),
+) as unknown as Records;
 
 export const EMPTY_JOB: JobState = Object.freeze({ version: 0, records: NOTHING, struck: Object.freeze({}) });
 
@@ -122,3 +87,17 @@ export function standingEntries(state: JobState, wanted: (entry: Entry) => boole
 
 /** The format each kind is written in today. */
 export const formatOf = (kind: EventKind): number => EVENTS[kind].format;
+
+/** The facts of a kind that stand on a step, in order. */
+export function onStep<K extends StepEventKind>(
+  { records }: Pick<JobState, 'records'>,
+  kind: K,
+  step: string,
+): readonly EntryOf<K>[] {
+  const entries: readonly EntryOf<K>[] = records[kind];
+  return entries.filter((entry) => stepIdOf(entry) === step);
+}
+
+/** The step that an entry is a fact of. */
+export const stepIdOf = ({ body }: Pick<Entry, 'body'>): string | undefined =>
+  'step' in body ? body.step.id : undefined;

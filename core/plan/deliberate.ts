@@ -1,9 +1,5 @@
-import type { Task } from '../procedure';
+import { taskKind } from '../task';
 import type { Placed } from './order';
-
-/** Releases and signatures, and a lock taken off what holds the line back. */
-const ON_PURPOSE: readonly Task['kind'][] = ['hold', 'sign-off', 'sign', 'unlock'];
-const LETS_PRESSURE_IN: readonly Task['kind'][] = ['pressure-test', 'unlock'];
 
 /** Steps that are done only on purpose: releases, signatures, and the last ones before pressure comes or the valve is opened. */
 export function deliberateSteps(order: readonly Placed[]): ReadonlySet<string> {
@@ -16,8 +12,8 @@ export function deliberateSteps(order: readonly Placed[]): ReadonlySet<string> {
   };
   return new Set(
     order.flatMap(({ id, draft: { stage, task }, after }) => [
-      ...(ON_PURPOSE.includes(task.kind) ? [id] : []),
-      ...(LETS_PRESSURE_IN.includes(task.kind) ? lastOf(after) : []),
+      ...(taskKind(task).onPurpose ? [id] : []),
+      ...(taskKind(task).letsPressureIn ? lastOf(after) : []),
       ...(stage === 'strip' ? lastOf(after.filter(isolating)) : []),
     ]),
   );

@@ -1,7 +1,8 @@
 import { energiesOf } from '../isolation';
 import { hangingLocks, lineOf, type JobState, type LOTS } from '../job';
 import type { PartRole } from '../valve';
-import type { Plan } from './plan';
+import { taskKind } from '../task';
+import type { Plan, PlannedStep } from './plan';
 import { trayPlaces } from './tray';
 
 export interface OnTray {
@@ -34,6 +35,11 @@ export function handOver(plan: Plan, state: JobState): HandOver {
   const loaded = (line ? energiesOf(plan.valve, line) : []).flatMap(({ proof }) =>
     proof.kind === 'held' && !proof.by.some((part) => off.includes(part)) ? [proof.how] : [],
   );
+  const open = (list: 'loose' | 'waits', wanted: (step: PlannedStep) => boolean) =>
+    plan.steps.flatMap((step) => {
+      const said = step.status === 'done' ? undefined : taskKind(step.task).handsOver?.(step.title);
+      return said?.list === list && wanted(step) ? [said.line] : [];
+    });
   return {
     inHand: plan.inHand?.title ?? 'Nothing ready',
     tray: [...new Set(off)]
@@ -43,16 +49,11 @@ export function handOver(plan: Plan, state: JobState): HandOver {
           : [{ place: places.get(part) ?? places.size + 1, part, lot: lots.get(part) ?? 'not said' }],
       )
       .sort((a, b) => a.place - b.place),
-    loose: plan.steps
-      .filter(({ task, status }) => task.kind === 'bolt-up' && status !== 'done')
-      .filter(({ on }) => on.some((part) => off.includes(part)))
-      .map(({ title }) => `not torqued yet: ${title}`),
+    loose: open('loose', ({ on }) => on.some((part) => off.includes(part))),
     loaded,
     locks: hangingLocks(state).map(
       ({ body, by }) => `lock ${body.lock}, tag ${body.tag}, ${by.name}: ${body.step.title}`,
     ),
-    waits: plan.steps
-      .filter(({ task, status }) => task.kind === 'arrive' && status === 'ready')
-      .map(({ title }) => title),
+    waits: open('waits', ({ status }) => status === 'ready'),
   };
 }

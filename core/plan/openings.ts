@@ -1,7 +1,7 @@
-import { counts, openingOf, siteOf, type EntryOf, type JobState, type Stage } from '../job';
+import { counts, onStep, openingOf, siteOf, type EntryOf, type JobState, type Stage } from '../job';
 import { FRAGMENTS, inService, spelt, type Context, type Fragment, type Opening } from '../procedure';
+import { passed } from '../task';
 import { asksOf, partsOf, type Valve } from '../valve';
-import { passed } from './done';
 import { proposed, type Proposed } from './order';
 
 /** What falls away on a valve that is beyond repair. */
@@ -56,9 +56,7 @@ function failedSeatTest(state: JobState, steps: readonly Proposed[]): EntryOf<'p
   for (const { id, draft } of steps) {
     const { task } = draft;
     if (task.kind !== 'pressure-test' || task.test !== 'seat') continue;
-    const test = state.records['pressure-tested'].findLast(
-      ({ body }) => body.step.id === id && counts(body.readBy),
-    );
+    const test = onStep(state, 'pressure-tested', id).findLast(({ body }) => counts(body.readBy));
     if (test && !passed(test, task)) return test;
   }
   return undefined;

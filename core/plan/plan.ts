@@ -3,6 +3,7 @@ import {
   callsOf,
   openingOf,
   standingEntries,
+  stepIdOf,
   valveOf,
   type Entry,
   type JobState,
@@ -11,7 +12,7 @@ import {
 } from '../job';
 import type { Draft } from '../procedure';
 import type { PartRole, Valve } from '../valve';
-import { finishedBy } from './done';
+import { finishedBy, StepFacts } from '../task';
 import { deliberateSteps } from './deliberate';
 import { stepsOfAllOpenings } from './openings';
 import { ordered, type Placed } from './order';
@@ -91,7 +92,12 @@ function compose(state: JobState): Result<Plan | undefined> {
 }
 
 function withStatus(order: readonly Placed[], state: JobState): PlannedStep[] {
-  const finished = new Map(order.map(({ id, draft }) => [id, finishedBy(id, draft, state)]));
+  const finished = new Map(
+    order.map(({ id, draft }) => [
+      id,
+      finishedBy(draft.task, new StepFacts(state, id, draft.optional !== undefined)),
+    ]),
+  );
   const signings = new Map<string, Signing & { covered: readonly string[] }>();
   for (const placed of order) {
     const { id } = placed;
@@ -143,7 +149,10 @@ function partWait({ task }: Draft, state: JobState): Wait[] {
 function keptSteps(state: JobState, order: readonly Placed[]): PlannedStep[] {
   const planned = new Set(order.map(({ id }) => id));
   const kept = new Map<string, PlannedStep>();
-  const unplanned = standingEntries(state, ({ body }) => 'step' in body && !planned.has(body.step.id));
+  const unplanned = standingEntries(state, (entry) => {
+    const step = stepIdOf(entry);
+    return step !== undefined && !planned.has(step);
+  });
   for (const entry of unplanned) {
     if (!('step' in entry.body)) continue;
     const { id, title, stage } = entry.body.step;

@@ -1,4 +1,4 @@
-import type { Entry, EntryOf, JobState } from '../job';
+import { onStep, type Entry, type EntryOf, type JobState } from '../job';
 import type { Placed } from './order';
 
 /** A sign-off as it stands: what a signature on it covers, and the signatures that count. */
@@ -22,9 +22,7 @@ export function signingOf(
   const latest = covers.reduce((last, { seq }) => Math.max(last, seq), 0);
   return {
     covers,
-    signed: state.records['isolation-signed'].filter(
-      ({ body, seq }) => body.step.id === signOff && seq > latest,
-    ),
+    signed: onStep(state, 'isolation-signed', signOff).filter(({ seq }) => seq > latest),
   };
 }
 

@@ -1,4 +1,4 @@
-import { STAGES, type JobState, type Stage } from '../job';
+import { onStep, STAGES, type JobState, type Stage } from '../job';
 import { format } from '../quantity';
 import { awaitedBy, type Awaited } from './ready-by';
 import { plan, stageOf, type Plan, type PlannedStep } from './plan';
@@ -77,7 +77,7 @@ function blockedBy(current: Plan, state: JobState): Blocked | undefined {
   if (step?.task.kind === 'hold') return { kind: 'hold', text: step.title };
   if (step?.task.kind === 'ask') return { kind: 'ask', text: step.title };
   if (step?.task.kind === 'measure' && step.task.asks.some(({ mustBe }) => mustBe === 'zero')) {
-    const shown = state.records.measured.findLast(({ body }) => body.step.id === step.id)?.body.value;
+    const shown = onStep(state, 'measured', step.id).at(-1)?.body.value;
     return shown && { kind: 'pressure', text: `Not at zero: ${format(shown, 'US')}` };
   }
   if (step?.task.kind === 'arrive') {

@@ -1,3 +1,4 @@
+export { atLeastOne, handle } from './by-kind';
 export type { InputIssue, Problem, ProblemCode, ProblemOf } from './problem';
 export { must, ok, refuse, type Result } from './result';
 export { issuesFromZod } from './from-zod';

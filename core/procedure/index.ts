@@ -8,15 +8,9 @@ export {
   type Draft,
   type Fragment,
   type IsolationPart,
-  type LookChoice,
-  type MeasureAsk,
   type Opening,
-  type Shown,
-  type Task,
-  type TaskOf,
 } from './draft';
 export { lookOf } from './every-job/looks';
-export { meets } from './meets';
 export { FRAGMENTS } from './fragments';
 export { inService } from './service';
 export {

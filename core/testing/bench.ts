@@ -7,6 +7,7 @@ import {
   personId,
   type Entry,
   type InstrumentId,
+  type InstrumentKind,
   type InstrumentStamp,
   type JobState,
   type PersonStamp,
@@ -16,6 +17,7 @@ import { usualLine } from '../isolation';
 import { USUAL_RULES, type SiteRules } from '../inspection';
 import { plan, type Plan, type PlannedStep } from '../plan';
 import { must, type Problem } from '../problem';
+import { plainly, type Hands } from '../task';
 import { defaultValve, type MakersSheet, type ShelfUnitKind, type Valve } from '../valve';
 
 /** Made-up ids in order, so that a test's log is the same every time. */
@@ -44,6 +46,15 @@ const stamp = (instrument: InstrumentId): InstrumentStamp => ({
 });
 
 /** A job under test: commands go in, the log grows, refusals come back as values. */
+const WHO: Readonly<Record<Role, PersonStamp>> = {
+  technician: TECHNICIAN,
+  inspector: INSPECTOR,
+  lead: LEAD,
+};
+
+/** What a test reads by eye. */
+const BY_HAND: readonly InstrumentKind[] = ['gauge', 'caliper'];
+
 export class BenchJob {
   state: JobState = EMPTY_JOB;
   readonly log: Entry[] = [];
@@ -91,6 +102,10 @@ export class BenchJob {
 
   /** Sends a command; answers with the problem when it is refused. */
   try(command: RawCommand, by: PersonStamp = TECHNICIAN): Problem | undefined {
+    return this.tryUnread(command, by);
+  }
+
+  private tryUnread(command: unknown, by: PersonStamp): Problem | undefined {
     const read = readCommand(command);
     if (!read.ok) return read.problem;
     const facts = decide(this.state, read.value, this.edge(by));
@@ -133,103 +148,48 @@ export class BenchJob {
   }
 
   /** Does one step with a sound outcome. */
-  work(planned: PlannedStep): this {
-    const step = planned.id;
-    const { task } = planned;
-    switch (task.kind) {
-      case 'do':
-        return this.send({
-          kind: 'do-step',
-          body: { step, ...(task.writes === undefined ? {} : { note: 'No. 71' }) },
-        });
-      case 'marks':
-        for (const part of task.parts)
-          this.send({ kind: 'set-mark', body: { step, part, clock: "2 o'clock" } });
-        return this;
-      case 'spares':
-        return this.send({ kind: 'match-spares', body: { step, laid: [{ what: 'kit' }] } });
-      case 'makers-sheet':
-      case 'place':
-        return this.send({ kind: 'do-step', body: { step, notNeeded: true } });
-      case 'line':
-        return this.send({
-          kind: 'draw-line',
-          body: { step, line: usualLine(this.plan().valve.features) },
-        });
-      case 'lock':
-        return this.send({ kind: 'hang-lock', body: { step, lock: `L ${step}`.slice(0, 20), tag: 'T 1' } });
-      case 'unlock':
-        return this.send({ kind: 'remove-lock', body: { step } });
-      case 'sign-off':
-        return this.send({ kind: 'sign-isolation', body: { step, side: 'done' } }).send(
-          { kind: 'sign-isolation', body: { step, side: 'checked' } },
-          LEAD,
-        );
-      case 'ask':
-        return this.send({
-          kind: 'identify-valve',
-          body: {
-            details: {
-              nps: 3,
-              pressureClass: 600,
-              group: '1.1',
-              mediumName: 'Steam',
-              bolts: 8,
-              thread: '3/4-10',
-              seatDiameter: '3 in',
-            },
-          },
-        });
-      case 'look':
-        return this.send({ kind: 'make-finding', body: { step, finding: { kind: 'sound' } } });
-      case 'measure':
-        for (const ask of task.asks)
-          this.send({
-            kind: 'take-measurement',
-            body: { step, what: ask.what, value: ask.example, readBy: 'hand' },
-          });
-        return this;
-      case 'runout':
-        return this.send({
-          kind: 'take-runout',
-          body: { step, readings: Array.from({ length: 12 }, () => '0 thou'), readBy: DIAL },
-        });
-      case 'bluing':
-        return this.blue(step, 360);
-      case 'lapping':
-        return this.send({ kind: 'log-lapping', body: { step, grit: 120, minutes: '2 min' } }).send({
-          kind: 'do-step',
-          body: { step },
-        });
-      case 'packing':
-        return this.send({
-          kind: 'fit-packing',
-          body: {
-            step,
-            joints: Array.from({ length: task.rings }, (_, i) => `${(i * task.stagger) % 360}°`),
-          },
-        });
-      case 'bolt-up':
-        for (const pass of task.passes)
-          for (const bolt of pass.order)
-            this.send({ kind: 'tighten-bolt', body: { step, bolt, torque: pass.torque, readBy: DIAL } });
-        return this;
-      case 'pressure-test':
-        return this.send({
-          kind: 'run-pressure-test',
-          body: { step, pressure: task.pressure, hold: task.hold, leakPerMinute: 0, readBy: DIAL },
-        });
-      case 'order':
-        return this.send({ kind: 'order-part', body: { step, expected: '2026-12-01' } });
-      case 'arrive':
-        return this.send({ kind: 'receive-part', body: { step } });
-      case 'hold':
-        return this.send({ kind: 'release-hold', body: { step } }, INSPECTOR);
-      case 'sign':
-        return this.send({ kind: 'sign-certificate', body: { step, nextDue: '2029-11-24' } }, LEAD);
-      case 'wants':
-        throw new Error(`${step} is ready but wants ${task.wants.join(', ')}`);
+  work({ id, task, title }: PlannedStep): this {
+    for (let i = 0; i < 900; i++) {
+      for (const { by = 'technician', ...command } of plainly(task, this.hands(id))) {
+        const problem = this.tryUnread(command, WHO[by]);
+        if (problem) throw new Error(`${command.kind} was refused: ${JSON.stringify(problem)}`);
+      }
+      if (this.step(id)?.status === 'done') return this;
     }
+    throw new Error(`${title} is never done`);
+  }
+
+  /** Everything sound, read by eye or by the dial. */
+  private hands(step: string): Hands {
+    return {
+      step,
+      state: this.state,
+      valve: this.plan().valve,
+      instrument: (kind) => (BY_HAND.includes(kind) ? 'hand' : DIAL),
+      written: () => 'No. 71',
+      line: () => usualLine(this.plan().valve.features),
+      lock: () => ({ lock: `L ${step}`.slice(0, 20), tag: 'T 1' }),
+      clock: () => "2 o'clock",
+      laid: () => [{ what: 'kit' }],
+      details: () => ({
+        nps: 3,
+        pressureClass: 600,
+        group: '1.1',
+        mediumName: 'Steam',
+        bolts: 8,
+        thread: '3/4-10',
+        seatDiameter: '3 in',
+      }),
+      finding: () => ({ kind: 'sound' }),
+      reading: ({ example }) => example,
+      deflection: () => '0 thou',
+      blue: () => ({ from: 0, degrees: 360 }),
+      click: (setting) => setting,
+      leak: () => 0,
+      rigPressure: (pressure) => pressure,
+      expected: () => '2026-12-01',
+      nextDue: () => '2029-11-24',
+    };
   }
 
   /** Marks a blue line over this many degrees from 12 o'clock. */

@@ -1,7 +1,7 @@
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import type { PressureTest, Stage } from '@dusk-wren/core/job';
 import type { EnergyKind } from '@dusk-wren/core/isolation';
-import type { Task } from '@dusk-wren/core/procedure';
+import type { Task } from '@dusk-wren/core/task';
 import type { PartRole } from '@dusk-wren/core/valve';
 
 /** Where a story stops: a step by what it is, of everything that is said here. */

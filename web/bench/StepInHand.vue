@@ -2,31 +2,13 @@
 import { mdiAlertOutline } from '@mdi/js';
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import { DEFER } from '@dusk-wren/core/procedure';
+import { taskKind } from '@dusk-wren/core/task';
 import { computed } from 'vue';
 import { sayMinutes } from '../app/dates';
 import BenchButton from '../parts/BenchButton.vue';
 import { useJob } from '../stores/job';
 import { trayOf } from './tray';
-import AskTask from './tasks/AskTask.vue';
-import BluingTask from './tasks/BluingTask.vue';
-import BoltUpTask from './tasks/BoltUpTask.vue';
-import DoTask from './tasks/DoTask.vue';
-import HoldTask from './tasks/HoldTask.vue';
-import LappingTask from './tasks/LappingTask.vue';
-import LineTask from './tasks/LineTask.vue';
-import LockTask from './tasks/LockTask.vue';
-import LookTask from './tasks/LookTask.vue';
-import MakersSheetTask from './tasks/MakersSheetTask.vue';
-import MarksTask from './tasks/MarksTask.vue';
-import MeasureTask from './tasks/MeasureTask.vue';
-import PackingTask from './tasks/PackingTask.vue';
-import PartTask from './tasks/PartTask.vue';
-import PlaceTask from './tasks/PlaceTask.vue';
-import PressureTestTask from './tasks/PressureTestTask.vue';
-import RunoutTask from './tasks/RunoutTask.vue';
-import SparesTask from './tasks/SparesTask.vue';
-import SignOffTask from './tasks/SignOffTask.vue';
-import SignTask from './tasks/SignTask.vue';
+import { TASK_COMPONENTS } from './tasks';
 
 /** The step in hand, large: what, why, caution, tools, and its task in place. */
 const props = defineProps<{ step: PlannedStep }>();
@@ -38,7 +20,7 @@ const tray = computed(() =>
 );
 const notNeeded = () => job.act({ kind: 'do-step', body: { step: props.step.id, notNeeded: true } });
 /** What is signed with a PIN says so itself. */
-const signed = computed(() => ['hold', 'sign-off', 'sign'].includes(task.value.kind));
+const signed = computed(() => taskKind(task.value).signed === true);
 const needs = computed(() => [...props.step.tools, ...props.step.consumables].join(', '));
 </script>
 
@@ -69,29 +51,7 @@ const needs = computed(() => [...props.step.tools, ...props.step.consumables].jo
       By its own button alone, no key: pressure or an open valve comes next.
     </p>
     <BenchButton v-if="step.optional && task.kind === 'measure'" @press="notNeeded">Not needed</BenchButton>
-    <DoTask v-if="task.kind === 'do'" :step="step" :task="task" />
-    <MakersSheetTask v-else-if="task.kind === 'makers-sheet'" :step="step" :task="task" />
-    <SparesTask v-else-if="task.kind === 'spares'" :step="step" />
-    <MarksTask v-else-if="task.kind === 'marks'" :step="step" :task="task" />
-    <PlaceTask v-else-if="task.kind === 'place'" :step="step" :task="task" />
-    <LineTask v-else-if="task.kind === 'line'" :step="step" />
-    <LockTask v-else-if="task.kind === 'lock' || task.kind === 'unlock'" :step="step" :task="task" />
-    <SignOffTask v-else-if="task.kind === 'sign-off'" :step="step" :task="task" />
-    <AskTask v-else-if="task.kind === 'ask'" :step="step" :task="task" />
-    <LookTask v-else-if="task.kind === 'look'" :step="step" :task="task" />
-    <MeasureTask v-else-if="task.kind === 'measure'" :step="step" :task="task" />
-    <RunoutTask v-else-if="task.kind === 'runout'" :step="step" :task="task" />
-    <BluingTask v-else-if="task.kind === 'bluing'" :step="step" :task="task" />
-    <LappingTask v-else-if="task.kind === 'lapping'" :step="step" :task="task" />
-    <PackingTask v-else-if="task.kind === 'packing'" :step="step" :task="task" />
-    <BoltUpTask v-else-if="task.kind === 'bolt-up'" :step="step" :task="task" />
-    <PressureTestTask v-else-if="task.kind === 'pressure-test'" :step="step" :task="task" />
-    <PartTask v-else-if="task.kind === 'order' || task.kind === 'arrive'" :step="step" :task="task" />
-    <HoldTask v-else-if="task.kind === 'hold'" :step="step" :task="task" />
-    <SignTask v-else-if="task.kind === 'sign'" :step="step" :task="task" />
-    <p v-else class="problem">
-      Figures are missing: {{ task.wants.join(', ') }}. Answer the questions of the first stage.
-    </p>
+    <component :is="TASK_COMPONENTS[task.kind]" :step="step" :task="task" />
   </article>
 </template>
 

@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import { ok, refuse } from '../../problem';
-import type { Task } from '../../procedure';
-import { defineCommand, readyStep, refOf } from '../define-command';
+import { StepFacts, taskKind } from '../../task';
+import { anyReadyStep, defineCommand, refOf } from '../define-command';
 
-/** A step that is simply done; a lapping step only once a round is in its log. */
+/** A step that is simply done, once nothing is wanting; or passed over, where it says when it is wanted at all. */
 export const doStep = defineCommand({
   kind: 'do-step',
   body: z.strictObject({
@@ -13,46 +13,17 @@ export const doStep = defineCommand({
     notNeeded: z.literal(true).exactOptional(),
   }),
   decide: ({ step: id, note, notNeeded }, asked) => {
-    const step = readyStep(asked, id, 'do', 'lapping', 'place', 'measure', 'makers-sheet');
-    if (!step.ok) return step;
-    if (notNeeded && step.value.optional === undefined) {
-      return refuse({ code: 'step.wants', step: step.value.title, wants: 'to be done: it is always needed' });
-    }
-    const { task } = step.value;
-    const wants = notNeeded ? undefined : wantedBy(task);
-    if (wants !== undefined) return refuse({ code: 'step.wants', step: step.value.title, wants });
-    if (task.kind === 'do' && task.writes !== undefined && !note && !notNeeded) {
-      return refuse({ code: 'step.wants', step: step.value.title, wants: task.writes });
-    }
-    if (
-      task.kind === 'lapping' &&
-      !asked.state.records['lapping-logged'].some(({ body }) => body.step.id === id)
-    ) {
-      return refuse({
-        code: 'step.wants',
-        step: step.value.title,
-        wants: 'at least one round in the lapping log',
-      });
-    }
-    const body = {
-      step: refOf(step.value),
-      ...(note ? { note } : {}),
-      ...(notNeeded ? { notNeeded } : {}),
-    };
+    const ready = anyReadyStep(asked, id);
+    if (!ready.ok) return ready;
+    const step = ready.value;
+    const kind = taskKind(step.task);
+    const no = (wants: string) => refuse({ code: 'step.wants' as const, step: step.title, wants });
+    if (!kind.wantsByHand) return no(step.task.kind);
+    if (notNeeded && step.optional === undefined) return no('to be done: it is always needed');
+    const facts = new StepFacts(asked.state, id, step.optional !== undefined);
+    const wants = notNeeded ? undefined : kind.wantsByHand(step.task, facts, note);
+    if (wants !== undefined) return no(wants);
+    const body = { step: refOf(step), ...(note ? { note } : {}), ...(notNeeded ? { notNeeded } : {}) };
     return ok([{ kind: 'step-done', body }]);
   },
 });
-
-/** What finishes a step that may only be passed over here. */
-function wantedBy(task: Task): string | undefined {
-  switch (task.kind) {
-    case 'place':
-      return 'the fault placed';
-    case 'measure':
-      return task.asks.map(({ what }) => what).join(', ');
-    case 'makers-sheet':
-      return 'the maker’s figures';
-    default:
-      return undefined;
-  }
-}

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { STEADY_FOR, steadiness, type Watched } from '../../isolation';
 import { instrumentId, type ReadBy } from '../../job';
 import { issuesFromZod, ok, refuse, type Result } from '../../problem';
-import type { MeasureAsk } from '../../procedure';
+import type { MeasureAsk } from '../../task';
 import { format, quantityOf, type Time } from '../../quantity';
 import { defineCommand, readyStep, refOf, stampOf } from '../define-command';
 

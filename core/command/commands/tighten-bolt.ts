@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { instrumentId } from '../../job';
 import { ok } from '../../problem';
 import { quantityOf } from '../../quantity';
-import { boltProgress } from '../../plan';
+import { boltProgress } from '../../task';
 import { defineCommand, readyStep, refOf, stampOf } from '../define-command';
 
 /** A click of the wrench on a bolt. It is kept whatever it is; whether it counts follows from order and setting. */

@@ -4,6 +4,7 @@ import { defineEvent } from '../define-event';
 
 export const callOverruled = defineEvent({
   kind: 'call-overruled',
+  notWork: true,
   body: z.strictObject({
     part: partRoleSchema,
     verdict: verdictSchema,

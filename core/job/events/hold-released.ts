@@ -4,6 +4,7 @@ import { stepRef } from '../stage';
 
 export const holdReleased = defineEvent({
   kind: 'hold-released',
+  notWork: true,
   body: z.strictObject({ step: stepRef }),
   describe: ({ step }) => `Hold released: ${step.title}`,
 });

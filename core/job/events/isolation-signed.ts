@@ -7,6 +7,7 @@ export const SIGNING_SIDES = ['done', 'checked'] as const;
 
 export const isolationSigned = defineEvent({
   kind: 'isolation-signed',
+  notWork: true,
   body: z.strictObject({ step: stepRef, side: z.enum(SIGNING_SIDES) }),
   describe: ({ step, side }) => `${step.title}: signed as ${side}`,
 });

@@ -7,6 +7,7 @@ const refusedEntry = z.strictObject({ seq: z.int().positive(), why: z.string().m
 /** The job came out of a file: what stands before this entry was not checked here. */
 export const jobImported = defineEvent({
   kind: 'job-imported',
+  notWork: true,
   body: z.strictObject({
     /** SHA-256 of the file as it came, in hexadecimal. */
     file: z.string().regex(/^[0-9a-f]{64}$/),

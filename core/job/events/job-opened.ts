@@ -5,6 +5,7 @@ import { defineEvent } from '../define-event';
 
 export const jobOpened = defineEvent({
   kind: 'job-opened',
+  notWork: true,
   body: z.strictObject({
     valve: valveSchema,
     site: siteRulesSchema,

@@ -4,6 +4,7 @@ import { defineEvent } from '../define-event';
 /** A second person read the sheet against the maker's paper: from now on it is the shop's, for every valve of its model. */
 export const makersSheetChecked = defineEvent({
   kind: 'makers-sheet-checked',
+  notWork: true,
   body: z.strictObject({
     /** The entry that filed it. */
     filed: z.int().positive(),

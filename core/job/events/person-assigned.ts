@@ -4,6 +4,7 @@ import { personStamp } from '../people';
 
 export const personAssigned = defineEvent({
   kind: 'person-assigned',
+  notWork: true,
   body: z.strictObject({ person: personStamp }),
   describe: ({ person }) => `With ${person.name}`,
 });

@@ -4,6 +4,7 @@ import { defineEvent } from '../define-event';
 /** A calculation kept with the job: what went in, what came out, whose figure it is. */
 export const workingAttached = defineEvent({
   kind: 'working-attached',
+  notWork: true,
   body: z.strictObject({
     working: z.string().max(60),
     title: z.string().max(120),

@@ -1,4 +1,4 @@
-import type { MeasureAsk } from '../draft';
+import type { MeasureAsk } from '../../task';
 
 /** A length, read by caliper unless told. */
 export const lengthAsk = (

@@ -3,7 +3,8 @@ import { format, quantity, type Torque } from '../../quantity';
 import { describeSource, parseThread, type StudMaterial } from '../../standards';
 import { boltedJoint, makersGlandTorque, makersJointTorque, packedBox, type MakersFigure } from '../../valve';
 import { boltingSequence, boltingTorque } from '../../workings';
-import type { Context, Shown, Task } from '../draft';
+import type { Context } from '../draft';
+import type { Shown, Task } from '../../task';
 
 /** The bolt-up as it will be judged: torque from the maker's sheet, else computed; order and passes by the site. */
 export function boltUp({ valve, features, site }: Context): Task {

@@ -3,7 +3,8 @@ import type { Length } from '../../quantity';
 import { packedBox } from '../../valve';
 import { packingRings } from '../../workings';
 import { CAUTIONS } from '../cautions';
-import { feature, type Context, type Draft, type Task } from '../draft';
+import { feature, type Context, type Draft } from '../draft';
+import type { Task } from '../../task';
 import { inspect, sequence } from '../sequence';
 import { lengthAsk } from './asks';
 

@@ -1,4 +1,4 @@
-import type { MeasureAsk } from '../draft';
+import type { MeasureAsk } from '../../task';
 
 /** The gauge at an open vent: nothing is opened before it stands at zero. */
 export const PRESSURE_AT_VENT: MeasureAsk = {

@@ -1,7 +1,8 @@
 import { arrivalOf } from '../blocks/arrival';
 import { lengthAsk, pressureAsk } from '../blocks/asks';
 import { CAUTIONS } from '../cautions';
-import { feature, type Context, type Draft, type MeasureAsk } from '../draft';
+import { feature, type Context, type Draft } from '../draft';
+import type { MeasureAsk } from '../../task';
 import { lookOf } from '../every-job/looks';
 import { ifThere, spelt, stepName } from '../relations';
 import { inspect, once, proving, rebuild, repair, sequence, setUp, strip } from '../sequence';

@@ -1,5 +1,6 @@
 import { closureOf, moverOf, relieves } from '../../valve';
-import { always, draft, type Fragment, type MeasureAsk } from '../draft';
+import { always, draft, type Fragment } from '../draft';
+import type { MeasureAsk } from '../../task';
 import { stepName } from '../relations';
 
 const TRAVEL: readonly MeasureAsk[] = [

@@ -5,16 +5,8 @@ import { moverOf } from '../../valve';
 import { leakAllowance, testPressures } from '../../workings';
 import { CAUTIONS } from '../cautions';
 import { closureProcedure, type Proof } from '../closures';
-import {
-  draft,
-  feature,
-  rule,
-  type Context,
-  type Draft,
-  type Fragment,
-  type Shown,
-  type Task,
-} from '../draft';
+import { draft, feature, rule, type Context, type Draft, type Fragment } from '../draft';
+import type { Shown, Task } from '../../task';
 import { ifThere, stepName } from '../relations';
 
 /** Shell, backseat and seat. */

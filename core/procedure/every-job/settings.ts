@@ -1,5 +1,6 @@
 import type { Features } from '../../valve';
-import { always, feature, type Fragment, type MeasureAsk } from '../draft';
+import { always, feature, type Fragment } from '../draft';
+import type { MeasureAsk } from '../../task';
 import { jointProcedure } from '../joints';
 import { moverProcedure } from '../movers';
 import { spelt, stepName } from '../relations';

@@ -1,5 +1,6 @@
 import type { Joint, PartRole } from '../../valve';
-import type { Context, Draft, MeasureAsk } from '../draft';
+import type { Context, Draft } from '../draft';
+import type { MeasureAsk } from '../../task';
 import type { Sketch } from '../sequence';
 
 /** Match marks across a joint. */

@@ -1,5 +1,6 @@
 import type { Features } from '../../valve';
-import type { Context, Draft, MeasureAsk } from '../draft';
+import type { Context, Draft } from '../draft';
+import type { MeasureAsk } from '../../task';
 
 /** How a kind of mover is taken off, opened, put back and set. `F` is its own feature. */
 export interface MoverProcedure<F = Features['moved']> {

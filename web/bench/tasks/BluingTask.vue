@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { BlueArc } from '@dusk-wren/core/analysis';
 import type { PlannedStep } from '@dusk-wren/core/plan';
-import type { TaskOf } from '@dusk-wren/core/procedure';
+import type { TaskOf } from '@dusk-wren/core/task';
 import { quantity, thou, valueIn, type Quantity } from '@dusk-wren/core/quantity';
 import { seatContact } from '@dusk-wren/core/workings';
 import { computed, ref } from 'vue';

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { boltProgress, type ClickVerdict, type PlannedStep } from '@dusk-wren/core/plan';
-import type { TaskOf } from '@dusk-wren/core/procedure';
+import type { PlannedStep } from '@dusk-wren/core/plan';
+import { boltProgress, type ClickVerdict } from '@dusk-wren/core/task';
+import type { TaskOf } from '@dusk-wren/core/task';
 import { quantity, type Quantity } from '@dusk-wren/core/quantity';
 import { computed, ref, watch } from 'vue';
 import BoltCircle from '../../drawings/BoltCircle.vue';

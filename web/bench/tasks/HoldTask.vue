@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { PlannedStep } from '@dusk-wren/core/plan';
-import type { TaskOf } from '@dusk-wren/core/procedure';
+import type { TaskOf } from '@dusk-wren/core/task';
 import { computed } from 'vue';
 import ContactRing from '../../parts/ContactRing.vue';
 import SignPress from '../SignPress.vue';

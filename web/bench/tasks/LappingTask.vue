@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { PlannedStep } from '@dusk-wren/core/plan';
-import type { TaskOf } from '@dusk-wren/core/procedure';
+import { onStep } from '@dusk-wren/core/job';
+import type { TaskOf } from '@dusk-wren/core/task';
 import { minutes as inMinutes, type Quantity } from '@dusk-wren/core/quantity';
 import { computed, ref } from 'vue';
 import { useKeys } from '../../keys/keys';
@@ -13,11 +14,9 @@ import { usePreferences } from '../../stores/preferences';
 const props = defineProps<{ step: PlannedStep; task: TaskOf<'lapping'> }>();
 const job = useJob();
 const { show } = usePreferences();
-const log = computed(
-  () => job.state?.records['lapping-logged'].filter(({ body }) => body.step.id === props.step.id) ?? [],
-);
+const log = computed(() => (job.state ? onStep(job.state, 'lapping-logged', props.step.id) : []));
 const before = computed(
-  () => job.state?.records['lapping-logged'].filter(({ body }) => body.step.id !== props.step.id) ?? [],
+  () => job.state?.records['lapping-logged'].filter((entry) => !log.value.includes(entry)) ?? [],
 );
 const suggested = computed(() => props.task.grits[log.value.length] ?? props.task.grits.at(-1) ?? 240);
 const grit = ref('');

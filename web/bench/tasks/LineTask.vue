@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { checkLine, SHUT_BY, SHUT_BY_WORDS, SIDES, type Line, type ShutBy } from '@dusk-wren/core/isolation';
 import { lineOf } from '@dusk-wren/core/job';
+import type { TaskOf } from '@dusk-wren/core/task';
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import { computed, ref } from 'vue';
 import LineDrawing from '../../drawings/LineDrawing.vue';
@@ -11,7 +12,7 @@ import { useJob } from '../../stores/job';
 import type { Quantity } from '@dusk-wren/core/quantity';
 
 /** How the valve stands in its line, by choices that are drawn as they are made; the sheet follows from it. */
-const props = defineProps<{ step: PlannedStep }>();
+const props = defineProps<{ step: PlannedStep; task: TaskOf<'line'> }>();
 const job = useJob();
 const line = ref<Line | undefined>(job.state && lineOf(job.state));
 const trapped = ref<Quantity<'volume'> | undefined>(line.value?.trapped);

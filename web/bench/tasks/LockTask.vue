@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { hangingLocks } from '@dusk-wren/core/job';
 import type { PlannedStep } from '@dusk-wren/core/plan';
-import type { TaskOf } from '@dusk-wren/core/procedure';
+import type { TaskOf } from '@dusk-wren/core/task';
 import { computed, ref } from 'vue';
 import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';

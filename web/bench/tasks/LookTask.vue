@@ -3,7 +3,7 @@ import type { RawCommand } from '@dusk-wren/core/command';
 import { callOnFinding, type Finding } from '@dusk-wren/core/inspection';
 import { siteOf } from '@dusk-wren/core/job';
 import type { PlannedStep } from '@dusk-wren/core/plan';
-import type { LookChoice, TaskOf } from '@dusk-wren/core/procedure';
+import type { LookChoice, TaskOf } from '@dusk-wren/core/task';
 import type { Quantity } from '@dusk-wren/core/quantity';
 import { computed, ref } from 'vue';
 import { useKeys } from '../../keys/keys';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { PlannedStep } from '@dusk-wren/core/plan';
-import type { TaskOf } from '@dusk-wren/core/procedure';
+import type { TaskOf } from '@dusk-wren/core/task';
 import type { Quantity } from '@dusk-wren/core/quantity';
 import { computed, ref } from 'vue';
 import { useKeys } from '../../keys/keys';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { apartDegrees, markOf, MARKS_MEET_DEGREES } from '@dusk-wren/core/job';
 import type { PlannedStep } from '@dusk-wren/core/plan';
-import type { TaskOf } from '@dusk-wren/core/procedure';
+import type { TaskOf } from '@dusk-wren/core/task';
 import { degrees, parseQuantity, quantity, valueIn, type Angle } from '@dusk-wren/core/quantity';
 import type { PartRole } from '@dusk-wren/core/valve';
 import { computed, reactive, ref } from 'vue';

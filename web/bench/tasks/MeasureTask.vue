@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { mdiCheck } from '@mdi/js';
 import { STEADY_FOR, steadiness, type Watched } from '@dusk-wren/core/isolation';
-import { counts } from '@dusk-wren/core/job';
+import { counts, onStep } from '@dusk-wren/core/job';
 import type { PlannedStep } from '@dusk-wren/core/plan';
-import { meets, type MeasureAsk, type TaskOf } from '@dusk-wren/core/procedure';
+import { meets, type MeasureAsk, type TaskOf } from '@dusk-wren/core/task';
 import { format, psig, seconds, si, valueIn, type Quantity } from '@dusk-wren/core/quantity';
 import { computed, reactive, shallowRef } from 'vue';
 import BenchButton from '../../parts/BenchButton.vue';
@@ -45,10 +45,9 @@ const shown = (ask: MeasureAsk) => {
   const entry = taken(ask);
   return entry ? show(entry.body.value) : '';
 };
-const taken = (ask: MeasureAsk) =>
-  job.state?.records.measured.findLast(
-    ({ body }) => body.step.id === props.step.id && body.what === ask.what,
-  );
+const on = (step: string, { what }: MeasureAsk) =>
+  job.state && onStep(job.state, 'measured', step).findLast(({ body }) => body.what === what);
+const taken = (ask: MeasureAsk) => on(props.step.id, ask);
 const isOff = (ask: MeasureAsk) => {
   const entry = taken(ask);
   return (
@@ -59,11 +58,7 @@ const isOff = (ask: MeasureAsk) => {
 };
 
 /** What the same figure was before, and how far this one is from it. */
-const before = (ask: MeasureAsk) =>
-  ask.was === undefined
-    ? undefined
-    : job.state?.records.measured.findLast(({ body }) => body.step.id === ask.was && body.what === ask.what)
-        ?.body.value;
+const before = (ask: MeasureAsk) => (ask.was === undefined ? undefined : on(ask.was, ask)?.body.value);
 const wasShown = (ask: MeasureAsk) => {
   const was = before(ask);
   return was ? show(was) : '';

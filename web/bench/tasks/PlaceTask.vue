@@ -10,7 +10,7 @@ import {
 } from '@dusk-wren/core/diagnosis';
 import { evidenceOn } from '@dusk-wren/core/job';
 import type { PlannedStep } from '@dusk-wren/core/plan';
-import type { TaskOf } from '@dusk-wren/core/procedure';
+import type { TaskOf } from '@dusk-wren/core/task';
 import { psig } from '@dusk-wren/core/quantity';
 import { computed, ref } from 'vue';
 import { useKeys } from '../../keys/keys';

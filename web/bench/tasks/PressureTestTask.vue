@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { PlannedStep } from '@dusk-wren/core/plan';
-import type { TaskOf } from '@dusk-wren/core/procedure';
+import { onStep } from '@dusk-wren/core/job';
+import type { TaskOf } from '@dusk-wren/core/task';
 import {
   formatNumber,
   preferredUnit,
@@ -90,9 +91,7 @@ function send(
     },
   });
 }
-const before = computed(
-  () => job.state?.records['pressure-tested'].filter(({ body }) => body.step.id === props.step.id) ?? [],
-);
+const before = computed(() => (job.state ? onStep(job.state, 'pressure-tested', props.step.id) : []));
 useKeys([{ key: 'enter', label: 'Keep this test', run: keep, when: () => now.value?.phase === 'done' }]);
 </script>
 

@@ -2,7 +2,7 @@
 import { callOnRunout } from '@dusk-wren/core/inspection';
 import { siteOf } from '@dusk-wren/core/job';
 import type { PlannedStep } from '@dusk-wren/core/plan';
-import type { TaskOf } from '@dusk-wren/core/procedure';
+import type { TaskOf } from '@dusk-wren/core/task';
 import { thou, valueIn, type Quantity } from '@dusk-wren/core/quantity';
 import { partsOf } from '@dusk-wren/core/valve';
 import { stemRunout } from '@dusk-wren/core/workings';

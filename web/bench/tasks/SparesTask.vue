@@ -10,6 +10,7 @@ import {
   SPARE_KINDS,
   type LaidSpare,
 } from '@dusk-wren/core/valve';
+import type { TaskOf } from '@dusk-wren/core/task';
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import { useQuery } from '@pinia/colada';
 import { computed, ref } from 'vue';
@@ -20,7 +21,7 @@ import ContactRing from '../../parts/ContactRing.vue';
 import { useJob } from '../../stores/job';
 
 /** What is printed on kit, insert and papers, held against the plate before the valve leaves its line. */
-const props = defineProps<{ step: PlannedStep }>();
+const props = defineProps<{ step: PlannedStep; task: TaskOf<'spares'> }>();
 const job = useJob();
 const kept = job.state?.records['spares-matched'].at(-1)?.body.laid;
 const laid = ref<LaidSpare[]>(kept ? [...kept] : [{ what: 'kit' }]);

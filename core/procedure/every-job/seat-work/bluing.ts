@@ -1,4 +1,4 @@
-import type { EntryOf } from '../../../job';
+import { onStep, type EntryOf } from '../../../job';
 import { inches, si } from '../../../quantity';
 import { metalSeatOf, type Contact } from '../../../valve';
 import { seatContact } from '../../../workings';
@@ -64,8 +64,7 @@ export function bluing(
 
 /** The last blue check on a step, and what it says: whether the line holds, and how much of the circle it covers. */
 export function blueOn(c: Context, step: StepName) {
-  const id = c.idOf(step);
-  const entry = c.state.records['bluing-checked'].findLast(({ body }) => body.step.id === id);
+  const entry = onStep(c.state, 'bluing-checked', c.idOf(step)).at(-1);
   return entry && { entry, ...read(c, entry) };
 }
 

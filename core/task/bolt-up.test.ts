@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { BenchJob, DIAL, LAPSED } from '../testing/bench';
-import { boltProgress } from './bolt-progress';
+import { boltProgress } from '.';
 
 const STEP = 'rebuild.bolt-up';
 

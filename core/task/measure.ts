@@ -1,0 +1,58 @@
+import { counts, type InstrumentKind } from '../job';
+import { si, type Dimension, type Quantity } from '../quantity';
+import type { TaskKind } from './task-kind';
+
+/** One figure that a step asks for. */
+export interface MeasureAsk {
+  readonly what: string;
+  readonly dimension: Dimension;
+  readonly example: string;
+  /** Absent where it is counted, not read. */
+  readonly instrument?: InstrumentKind;
+  /** Id of the step that took the same figure before: the difference is shown. */
+  readonly was?: string;
+  /** Only this reading finishes the step. */
+  readonly mustBe?: 'zero' | { readonly below: Quantity };
+}
+
+export interface MeasureTask {
+  readonly kind: 'measure';
+  readonly asks: readonly MeasureAsk[];
+}
+
+export const measureTask: TaskKind<MeasureTask> = {
+  finishedBy: ({ asks }, facts) => {
+    const entries = facts.on('measured').filter(({ body }) => counts(body.readBy));
+    const latest = asks.map((ask) => ({
+      ask,
+      entry: entries.findLast(({ body }) => body.what === ask.what),
+    }));
+    const taken = latest.flatMap(({ ask, entry }) => (entry && meets(ask, entry.body.value) ? [entry] : []));
+    const last = taken.length === asks.length ? taken.sort((a, b) => a.seq - b.seq).at(-1) : undefined;
+    return last ?? (facts.optional ? facts.byHand() : undefined);
+  },
+  plainly: ({ asks }, { step, reading, instrument }) =>
+    asks.map((ask) => {
+      const value = reading(ask);
+      const readBy = instrument(ask.instrument === 'gauge' ? 'gauge' : 'caliper');
+      const watched = ask.mustBe !== undefined && ask.instrument === 'gauge' && readBy !== 'hand';
+      return {
+        kind: 'take-measurement',
+        body: { step, what: ask.what, value, readBy, ...(watched ? { watched: stoodAt(value) } : {}) },
+      };
+    }),
+  wantsByHand: ({ asks }) => asks.map(({ what }) => what).join(', '),
+};
+
+/** A gauge that has settled, as it was watched. */
+const stoodAt = (reads: string) => Array.from({ length: 7 }, (_, i) => ({ after: `${i} s`, reads }));
+
+/** A pressure reading of less than this is zero on a gauge; so is a volt on a tester (common practice). */
+const ZERO: Partial<Record<Quantity['dimension'], number>> = { 'gauge pressure': 2000, voltage: 1 };
+
+/** Whether a reading is what the step asks for; any reading will do where it asks for none in particular. */
+export function meets({ mustBe }: MeasureAsk, value: Quantity): boolean {
+  if (mustBe === undefined) return true;
+  if (mustBe === 'zero') return Math.abs(si(value)) <= (ZERO[value.dimension] ?? 0);
+  return si(value) < si(mustBe.below);
+}

@@ -1,0 +1,25 @@
+import type { Length } from '../quantity';
+import type { Shown } from './shown';
+import type { TaskKind } from './task-kind';
+
+/** Rings of packing, their joints staggered. */
+export interface PackingTask {
+  readonly kind: 'packing';
+  readonly rings: number;
+  readonly section: Length;
+  readonly length: Length;
+  readonly stem: Length;
+  readonly bore: Length;
+  readonly stagger: number;
+  readonly shown: Shown;
+}
+
+export const packingTask: TaskKind<PackingTask> = {
+  finishedBy: (_, facts) => facts.on('packing-fitted').at(-1),
+  plainly: ({ rings, stagger }, { step }) => [
+    {
+      kind: 'fit-packing',
+      body: { step, joints: Array.from({ length: rings }, (_, i) => `${(i * stagger) % 360}°`) },
+    },
+  ],
+};

@@ -1,0 +1,13 @@
+<script setup lang="ts">
+import type { PlannedStep } from '@dusk-wren/core/plan';
+import type { TaskOf } from '@dusk-wren/core/task';
+
+/** Figures are missing: nothing can be done here before they are known. */
+defineProps<{ step: PlannedStep; task: TaskOf<'wants'> }>();
+</script>
+
+<template>
+  <p class="problem">
+    Figures are missing: {{ task.wants.join(', ') }}. Answer the questions of the first stage.
+  </p>
+</template>

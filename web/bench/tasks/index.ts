@@ -1,0 +1,50 @@
+import type { Task } from '@dusk-wren/core/task';
+import type { Component } from 'vue';
+import AskTask from './AskTask.vue';
+import BluingTask from './BluingTask.vue';
+import BoltUpTask from './BoltUpTask.vue';
+import DoTask from './DoTask.vue';
+import HoldTask from './HoldTask.vue';
+import LappingTask from './LappingTask.vue';
+import LineTask from './LineTask.vue';
+import LockTask from './LockTask.vue';
+import LookTask from './LookTask.vue';
+import MakersSheetTask from './MakersSheetTask.vue';
+import MarksTask from './MarksTask.vue';
+import MeasureTask from './MeasureTask.vue';
+import PackingTask from './PackingTask.vue';
+import PartTask from './PartTask.vue';
+import PlaceTask from './PlaceTask.vue';
+import PressureTestTask from './PressureTestTask.vue';
+import RunoutTask from './RunoutTask.vue';
+import SignOffTask from './SignOffTask.vue';
+import SignTask from './SignTask.vue';
+import SparesTask from './SparesTask.vue';
+import WantsTask from './WantsTask.vue';
+
+/** What the bench shows for a task, by its kind; each takes the step and the task. */
+export const TASK_COMPONENTS: Readonly<Record<Task['kind'], Component>> = {
+  do: DoTask,
+  place: PlaceTask,
+  marks: MarksTask,
+  spares: SparesTask,
+  'makers-sheet': MakersSheetTask,
+  line: LineTask,
+  lock: LockTask,
+  unlock: LockTask,
+  'sign-off': SignOffTask,
+  ask: AskTask,
+  wants: WantsTask,
+  look: LookTask,
+  measure: MeasureTask,
+  runout: RunoutTask,
+  bluing: BluingTask,
+  lapping: LappingTask,
+  packing: PackingTask,
+  'bolt-up': BoltUpTask,
+  'pressure-test': PressureTestTask,
+  order: PartTask,
+  arrive: PartTask,
+  hold: HoldTask,
+  sign: SignTask,
+};
