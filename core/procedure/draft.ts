@@ -3,7 +3,9 @@ import type { EnergyKind } from '../isolation';
 import type { EntryOf, JobState, StandingCall, Stage } from '../job';
 import type { Task } from '../task';
 import type { Ask, Features, PartRole, Valve } from '../valve';
+import type { ConsumableName } from './consumables';
 import type { Milestone, Relation, StepName } from './relations';
+import type { ToolName } from './tools';
 
 /** Why a step is on the plan. */
 export interface Because {
@@ -20,8 +22,10 @@ export interface Draft {
   readonly title: string;
   readonly why: string;
   readonly caution?: string;
-  readonly tools: readonly string[];
-  readonly consumables: readonly string[];
+  readonly tools: readonly ToolName[];
+  readonly consumables: readonly ConsumableName[];
+  /** What is laid out of the kit, in the words of its list. */
+  readonly kit?: readonly string[];
   /** Every part the step touches, those that come off or go on among them. */
   readonly parts: readonly PartRole[];
   /** Parts that come off here, in order: their place on the tray. */

@@ -10,6 +10,8 @@ export {
   type IsolationPart,
   type Opening,
 } from './draft';
+export { consumableOf, type ConsumableName } from './consumables';
+export { toolOf, type ToolName } from './tools';
 export { lookOf } from './every-job/looks';
 export { FRAGMENTS } from './fragments';
 export { inService } from './service';

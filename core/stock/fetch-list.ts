@@ -1,6 +1,7 @@
 import { formatAs } from '../quantity';
 import { parseThread } from '../standards';
 import type { Plan } from '../plan';
+import { toolOf, type ToolName } from '../procedure';
 import { boltedJoint, partsOf, type Features } from '../valve';
 
 export interface Fetch {
@@ -8,6 +9,8 @@ export interface Fetch {
   /** How many steps want it, or how many pieces it takes. */
   readonly count: number;
   readonly steps: readonly string[];
+  /** What it shows is written down. */
+  readonly inCalibration?: true;
 }
 
 /** Everything to have at the bench before the job starts. */
@@ -22,12 +25,12 @@ export interface FetchList {
 /** Summed over the steps still to do; optional ones too, for they are wanted when they are. */
 export function fetchList(current: Plan): FetchList {
   const steps = current.steps.filter(({ status }) => status !== 'done');
-  const tools = summed(steps.flatMap((step) => step.tools.map((what) => ({ what, step: step.title }))));
+  const named = (wanted: (name: ToolName) => boolean): Fetch[] =>
+    summed(
+      steps.flatMap((step) => step.tools.filter(wanted).map((what) => ({ what, step: step.title }))),
+    ).map((each) => (toolOf(each.what).calibrated ? { ...each, inCalibration: true } : each));
   const consumables = summed(
-    // The kit laid out at receiving stands among the new parts already.
-    steps
-      .filter(({ stage }) => stage !== 'receive')
-      .flatMap((step) => step.consumables.map((what) => ({ what, step: step.title }))),
+    steps.flatMap((step) => step.consumables.map((what) => ({ what, step: step.title }))),
   );
   const gauges = summed(
     steps.flatMap((step) =>
@@ -45,7 +48,7 @@ export function fetchList(current: Plan): FetchList {
           : [],
     ),
   );
-  const isWrench = ({ what }: Fetch) => /wrench|socket|spanner|crow-foot/.test(what);
+  const turns = (name: ToolName) => toolOf(name).turns === true;
   return {
     parts: partsOf(current.valve)
       .filter(({ role, policy }) => policy === 'renew always' || current.calls.get(role)?.verdict === 'renew')
@@ -55,14 +58,14 @@ export function fetchList(current: Plan): FetchList {
         steps: steps.filter(({ on }) => on.includes(role)).map(({ title }) => title),
       })),
     consumables,
-    wrenches: [...studWrench(current.valve.features), ...tools.filter(isWrench)],
+    wrenches: [...studWrench(current.valve.features), ...named(turns)],
     gauges,
-    tools: tools.filter((each) => !isWrench(each)),
+    tools: named((name) => !turns(name)),
   };
 }
 
-function summed(wanted: readonly { what: string; step: string }[]): Fetch[] {
-  const byName = new Map<string, string[]>();
+function summed<N extends string>(wanted: readonly { what: N; step: string }[]) {
+  const byName = new Map<N, string[]>();
   for (const { what, step } of wanted) byName.set(what, [...(byName.get(what) ?? []), step]);
   return [...byName].map(([what, steps]) => ({ what, count: steps.length, steps }));
 }

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { ELASTOMERS, type SealLubricant } from '../standards';
 import type { StandingCall } from '../job';
+import { consumableOf } from '../procedure';
 import type { Plan } from '../plan';
 import { partsOf, PART_ROLES, type Features, type Part, type PartRole, type Valve } from '../valve';
 import { elastomerCompatibility } from '../workings';
@@ -208,23 +209,10 @@ const SEATS: readonly PartRole[] = [
   'right seat',
 ];
 
-/** What the words on a fetch list are to an elastomer, the most particular first. */
-const LUBRICANTS: readonly (readonly [RegExp, SealLubricant])[] = [
-  [/soap/i, 'soap solution'],
-  [
-    /silicone grease|food-grade grease|grease for the elastomer|lubricant for the elastomer/i,
-    'silicone grease',
-  ],
-  [/silicone oil/i, 'silicone oil'],
-  [/white lithium/i, 'white lithium grease'],
-  [/PTFE grease|sealant/i, 'PTFE grease'],
-  [/service grease|service-rated|bearing grease|stem grease|cavity grease/i, 'mineral grease'],
-];
-
 /** The lubricant of the step that puts a part in; none where that step brings none. */
 export function lubricantFor(part: PartRole, steps: Plan['steps']): SealLubricant {
-  const words = steps.find(({ on }) => on.includes(part))?.consumables.join(', ') ?? '';
-  return LUBRICANTS.find(([named]) => named.test(words))?.[1] ?? 'none';
+  const brought = steps.find(({ on }) => on.includes(part))?.consumables ?? [];
+  return brought.flatMap((name) => consumableOf(name).lubricant ?? [])[0] ?? 'none';
 }
 
 function sealVerdict(

@@ -434,7 +434,7 @@ describe.each(CONSTRUCTION_IDS)('the fetch list of %s', (construction) => {
   it('brings every part that is always new, and no tool that no step names', () => {
     const always = partsOf(current.valve).filter(({ policy }) => policy === 'renew always');
     for (const { name } of always) expect(list.parts.map(({ what }) => what)).toContain(name);
-    const named = new Set(current.steps.flatMap(({ tools }) => tools));
+    const named = new Set<string>(current.steps.flatMap(({ tools }) => tools));
     for (const { what } of list.tools) expect(named.has(what)).toBe(true);
   });
 });

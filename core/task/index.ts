@@ -92,7 +92,8 @@ export const plainly = (task: Task, hands: Hands): readonly PlainCommand[] =>
 export { boltProgress, type BoltProgress, type ClickVerdict, type JudgedClick } from './bolt-up';
 export type { LapsAgainst } from './lapping';
 export type { LookChoice } from './look';
-export { meets, type MeasureAsk } from './measure';
+export { meets } from './measure';
+export type { MeasureAsk } from './measure-ask';
 export { passed } from './pressure-test';
 export type { Shown } from './shown';
 export { StepFacts, type Hands, type PlainCommand } from './task-kind';

@@ -1,19 +1,7 @@
-import { counts, type InstrumentKind } from '../job';
-import { si, type Dimension, type Quantity } from '../quantity';
+import { counts } from '../job';
+import { si, type Quantity } from '../quantity';
+import type { MeasureAsk } from './measure-ask';
 import type { TaskKind } from './task-kind';
-
-/** One figure that a step asks for. */
-export interface MeasureAsk {
-  readonly what: string;
-  readonly dimension: Dimension;
-  readonly example: string;
-  /** Absent where it is counted, not read. */
-  readonly instrument?: InstrumentKind;
-  /** Id of the step that took the same figure before: the difference is shown. */
-  readonly was?: string;
-  /** Only this reading finishes the step. */
-  readonly mustBe?: 'zero' | { readonly below: Quantity };
-}
 
 export interface MeasureTask {
   readonly kind: 'measure';

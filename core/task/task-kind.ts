@@ -3,7 +3,7 @@ import type { Entry, EntryOf, InstrumentId, InstrumentKind, JobState, Role, Step
 import { onStep } from '../job';
 import type { Angle, GaugePressure, Torque } from '../quantity';
 import type { PartRole, Valve } from '../valve';
-import type { MeasureAsk } from './measure';
+import type { MeasureAsk } from './measure-ask';
 
 /** A step’s own facts, and those of its job. */
 export class StepFacts {

@@ -10,7 +10,8 @@ import { Refusal } from '../refusal';
 import { isolationContent } from './isolation-pdf';
 import { list, paperPdf, plate, table, type JobPaper } from './paper';
 
-const counted = ({ what, count }: Fetch): string => (count > 1 ? `${what} × ${count}` : what);
+const counted = ({ what, count, inCalibration }: Fetch): string =>
+  [count > 1 ? `${what} × ${count}` : what, ...(inCalibration ? ['in calibration'] : [])].join(', ');
 
 /** The job to carry along: what the medium does and what guards against it, the isolation, every step, what to fetch. */
 export async function jobSheetPdf(paper: JobPaper): Promise<Buffer> {

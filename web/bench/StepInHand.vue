@@ -21,7 +21,9 @@ const tray = computed(() =>
 const notNeeded = () => job.act({ kind: 'do-step', body: { step: props.step.id, notNeeded: true } });
 /** What is signed with a PIN says so itself. */
 const signed = computed(() => taskKind(task.value).signed === true);
-const needs = computed(() => [...props.step.tools, ...props.step.consumables].join(', '));
+const needs = computed(() =>
+  [...props.step.tools, ...props.step.consumables, ...(props.step.kit ?? [])].join(', '),
+);
 </script>
 
 <template>

@@ -34,7 +34,8 @@ const print = () => window.print();
             <label
               ><input type="checkbox" /><span
                 ><b>{{ item.what }}</b
-                ><template v-if="item.count > 1"> × {{ item.count }}</template>
+                ><template v-if="item.count > 1"> × {{ item.count }}</template
+                ><template v-if="item.inCalibration">, in calibration</template>
                 <small v-if="item.steps.length > 0" class="muted">{{
                   item.steps.slice(0, 2).join('; ')
                 }}</small></span

@@ -3,15 +3,24 @@ import type { Length } from '../../quantity';
 import { packedBox } from '../../valve';
 import { packingRings } from '../../workings';
 import { CAUTIONS } from '../cautions';
+import type { ConsumableName } from '../consumables';
 import { feature, type Context, type Draft } from '../draft';
 import type { Task } from '../../task';
 import { inspect, sequence } from '../sequence';
 import { lengthAsk } from './asks';
 
+/** The rings that go in. */
+export function ringsFor({ features }: Context): ConsumableName[] {
+  const box = packedBox(features);
+  return box ? [`${box.style} packing`] : [];
+}
+
 export const BOX = feature('packed stuffing box');
 
 /** Wood or steel: by the chamber, or by the site's school. */
-export function oldPackingOut(c: Context) {
+export function oldPackingOut(
+  c: Context,
+): Pick<Draft, 'title' | 'why' | 'tools' | 'consumables'> & { readonly caution: string } {
   const steel =
     c.site.schools.packingRemoval === 'hook' ||
     (c.site.schools.packingRemoval === 'by chamber' && packedBox(c.features)?.chamber === 'plain');

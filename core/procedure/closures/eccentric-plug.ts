@@ -2,7 +2,7 @@ import { CAUTIONS } from '../cautions';
 import { feature, type Context } from '../draft';
 import { once, proving, rebuild, sequence, strip } from '../sequence';
 import type { ClosureProcedure } from './closure';
-import { oldPackingOut, packing } from '../blocks/packing';
+import { oldPackingOut, packing, ringsFor } from '../blocks/packing';
 
 const IN_PLACE = feature('repacked with the actuator left on');
 
@@ -98,7 +98,7 @@ function back(c: Context) {
       caution: 'Never the whole stack at once.',
       on: ['packing'],
       task: packing(c),
-      consumables: [`${c.features.packing.style} packing`],
+      consumables: ringsFor(c),
       minutes: 15,
     },
     adapters && {

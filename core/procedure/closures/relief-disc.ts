@@ -5,7 +5,7 @@ import { feature, type Context, type Draft } from '../draft';
 import type { MeasureAsk } from '../../task';
 import { lookOf } from '../every-job/looks';
 import { ifThere, spelt, stepName } from '../relations';
-import { inspect, once, proving, rebuild, repair, sequence, setUp, strip } from '../sequence';
+import { inspect, once, proving, rebuild, repair, sequence, setUp, strip, type Sketch } from '../sequence';
 import type { ClosureProcedure } from './closure';
 
 const RELIEF = feature('spring-loaded disc on a nozzle');
@@ -140,7 +140,7 @@ function apart(c: Context): Draft[] {
 
 /** Disc and nozzle are lapped at every overhaul, each against its own lap. */
 function lapped(c: Context): Draft[] {
-  const lap = (part: 'disc' | 'nozzle') => ({
+  const lap = (part: 'disc' | 'nozzle'): Sketch => ({
     id: `repair.lap-${part}`,
     title: `Lap the ${part} against a lap`,
     why: 'Flat to two or three light bands (11.6 µin each, helium).',
@@ -187,6 +187,7 @@ function together(c: Context): Draft[] {
       id: 'rebuild.spring',
       title: 'Washers to their own ends, spring, spindle',
       why: 'Point of the spindle greased.',
+      consumables: ['stem grease for the service'],
       caution: 'Never turn the spindle with the disc on its seat.',
       on: ['spring washers', 'spring', 'spindle'],
       minutes: 6,

@@ -5,7 +5,7 @@ import { CAUTIONS } from '../cautions';
 import { feature, fromCall, type Context, type Draft } from '../draft';
 import { lookOf } from '../every-job/looks';
 import { ifThere } from '../relations';
-import { inspect, once, rebuild, repair, sequence, strip } from '../sequence';
+import { inspect, once, rebuild, repair, sequence, strip, type Sketch } from '../sequence';
 import type { ClosureProcedure } from './closure';
 
 const WEDGE = feature('a wedge between two seats');
@@ -75,18 +75,18 @@ function reworkedAgain(c: Context): Draft[] {
   ]);
 }
 
-const wedgeOnBlock = (id: string) => ({
+const wedgeOnBlock = (id: string): Sketch => ({
   id,
   title: 'Lap the wedge on a block',
   why: 'Both faces, coarse then fine, figure of eight, until each is one even grey.',
   caution: `The wedge is never rubbed on its seats. ${CAUTIONS.compound}`,
   tools: ['lapping block'],
   consumables: ['lapping compound 120', 'lapping compound 240'],
-  parts: ['wedge'] as const,
+  parts: ['wedge'],
   minutes: 40,
 });
 
-function seatOut(c: Context, part: PartRole) {
+function seatOut(c: Context, part: PartRole): Sketch[] {
   return [
     {
       id: `repair.${slug(part)}-out`,

@@ -78,7 +78,7 @@ function glandLadder(c: Context): Draft[] {
         why: 'Block, bypass, depressure; flange and gland wired up; pick out what you can, or pump old packing out with grease through the lubricator port. The lantern ring stays. 45° cut rope, angles overlapping, joints 180° apart; tamp with the gland; fill the box and no more. Look at the stem: scored, grooved or bellied is renewed.',
         caution: 'Nothing below the lantern ring is reached so: note the reason and a recall date.',
         task: { kind: 'do', writes: 'the reason, and the date to recall it for a full repack' },
-        consumables: ['45° cut packing rope'],
+        consumables: ['45° cut packing rope', 'packing lubricant stick for the service'],
         parts: ['packing', 'stem'],
         optional: 'only if it still leaks and the line cannot be spared',
         minutes: 30,

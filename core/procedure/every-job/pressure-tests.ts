@@ -52,7 +52,7 @@ function tests(c: Context): Draft[] {
   ];
 }
 
-const usual = { stage: 'test' as const, caution: CAUTIONS.pressure, tools: ['test rig'] };
+const usual = { stage: 'test', caution: CAUTIONS.pressure, tools: ['test rig'] } as const;
 
 function backseat(c: Context, proof: BySize | undefined): Draft {
   return draft({

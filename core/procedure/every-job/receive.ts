@@ -88,7 +88,7 @@ function spares(c: Context): Draft {
     task: { kind: 'spares' },
     why: 'Parts that do not match are found now, not with the valve in pieces.',
     ...(never ? { caution: never } : {}),
-    consumables: renewed.map(({ name, quantity }) => (quantity > 1 ? `${name} (${quantity})` : name)),
+    kit: renewed.map(({ name, quantity }) => (quantity > 1 ? `${name} (${quantity})` : name)),
     minutes: 10,
     because: always('every job'),
     after: [PLATE],

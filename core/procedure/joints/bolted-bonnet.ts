@@ -97,7 +97,7 @@ function putBack(c: Context, gasket: Gasket): Draft[] {
           : 'Both faces clean and dry, the gasket centred in its recess. A crushed one is never used again.',
       caution: 'Never the old one again: once crushed it leaks.',
       on: [seal],
-      consumables: [seal === 'bonnet seal' ? 'silicone grease' : `bonnet gasket, ${gasket}`],
+      consumables: [gasket === 'seal ring' ? 'silicone grease' : `bonnet gasket, ${gasket}`],
       minutes: 5,
     },
     {

@@ -15,7 +15,7 @@ export const hygienicCylinder: MoverProcedure<HygienicCylinder> = {
   ],
 };
 
-const GREASE = ['food-grade grease'];
+const GREASE = ['food-grade grease'] as const;
 const HELD = 'Clamped springs are dangerous: air on to take the load before clamp, plug or wire is freed.';
 
 function smallApart(c: Context): Draft[] {

@@ -27,6 +27,7 @@ export const slidingStem: Fragment = {
         id: 'rebuild.stem-in',
         title: `Stem with its ${carried(c)} up through the bonnet`,
         why: 'Greased where it is guided, dry where packing runs.',
+        consumables: ['stem grease for the service'],
         on: ['stem', carried(c)],
         minutes: 6,
       },

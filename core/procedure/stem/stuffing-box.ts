@@ -6,7 +6,7 @@ import { jointProcedure } from '../joints';
 import { stepName } from '../relations';
 import { rebuild, sequence, strip } from '../sequence';
 import { glandTightness } from '../blocks/bolting';
-import { BOX, measuredBox, oldPackingOut, packing } from '../blocks/packing';
+import { BOX, measuredBox, oldPackingOut, packing, ringsFor } from '../blocks/packing';
 
 /**
  * A gland on packing rings: off with the stem, old rings out, box measured, new rings after the joint is tight, never
@@ -69,7 +69,7 @@ function packed(c: Context): Draft[] {
       caution:
         'Never before the joint is torqued. Gloves: skin oil harms die-formed rings. One ring at a time, pressed home.',
       on: box(c),
-      consumables: [`${c.features.packing.style} packing`],
+      consumables: ringsFor(c),
       task: packing(c),
       minutes: 20,
     },

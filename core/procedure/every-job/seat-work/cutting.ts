@@ -46,7 +46,9 @@ export const cutting: Fragment = {
     }),
 };
 
-function turning({ features }: Context, part: PartRole) {
+type OnMachine = Pick<Draft, 'title' | 'why' | 'tools' | 'minutes'> & { readonly caution: string };
+
+function turning({ features }: Context, part: PartRole): OnMachine {
   const { faceAngle } = closureProcedure(features);
   const angle = faceAngle !== undefined && part === 'disc' ? `${faceAngle}, ` : '';
   return {
@@ -59,7 +61,7 @@ function turning({ features }: Context, part: PartRole) {
 }
 
 /** Refacing by hand: a tool on the body thread cuts one way only. */
-function refacing({ features }: Context, part: PartRole) {
+function refacing({ features }: Context, part: PartRole): OnMachine {
   const guided = jointProcedure(features).refacedFromThread === true && part === 'seat';
   return {
     title: guided ? 'Reface the seat with the hand tool on the body thread' : `Reface the ${part}`,

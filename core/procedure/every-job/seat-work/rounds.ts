@@ -129,7 +129,10 @@ const againTitle = ({ seat, side, way }: Contact, round: number) =>
     ? `Grind the ${seat} in line again, round ${round}`
     : `Grind in again, round ${round}${side ? `: ${seat}` : ''}`;
 
-function firstRound({ site }: Context, { seat, closure, way }: Contact) {
+function firstRound(
+  { site }: Context,
+  { seat, closure, way }: Contact,
+): Pick<Draft, 'title' | 'why' | 'tools'> {
   const { spotting, lappingPressure } = site.schools;
   const why = lappingPressure === 'guided tool' ? PRESSURE.guided : PRESSURE.hand;
   switch (way) {
