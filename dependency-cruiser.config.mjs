@@ -26,6 +26,27 @@ const insideCore = coreOrder.map((folder, index) => ({
   to: { path: `^core/(${[...coreOrder.slice(index + 1), 'simulation'].join('|')})/` },
 }));
 
+/** Inside web: what is shared knows nothing of who shows it; the frame of the application comes last. */
+const webOrder = [
+  ['theme', 'keys', 'workers'],
+  ['api'],
+  ['sync'],
+  ['stores'],
+  ['parts', 'charts', 'drawings'],
+  ['workings', 'isolation', 'stock'],
+  ['bench'],
+  ['pages'],
+  ['app'],
+];
+
+const insideWeb = webOrder.map((folders, index) => ({
+  name: `web-${folders[0]}-imports-only-from-above`,
+  comment: `web/${folders.join(', web/')} may import only what stands before them in docs/architecture.md`,
+  severity: 'error',
+  from: { path: `^web/(${folders.join('|')})/`, pathNot: '\\.test\\.ts$' },
+  to: { path: `^web/(${webOrder.slice(index + 1).flat().concat('none').join('|')})/` },
+}));
+
 export default {
   forbidden: [
     { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true } },
@@ -59,6 +80,14 @@ export default {
       severity: 'error',
       from: { path: '^core/simulation/', pathNot: '\\.test\\.ts$' },
       to: { path: '^core/(inspection|procedure|job|plan|command|certificate)/' },
+    },
+    ...insideWeb,
+    {
+      name: 'core-by-its-door',
+      comment: 'other packages import core by its exports, their tests too',
+      severity: 'error',
+      from: { path: '^(contract|server|web|cli|e2e)/' },
+      to: { path: '^core/', dependencyTypes: ['local'] },
     },
     ...insideCore,
   ],

@@ -6,7 +6,7 @@ import { Readable } from 'node:stream';
 import { describe, expect, it } from 'vitest';
 import { WORKINGS } from '@dusk-wren/core/workings';
 import { CONSTRUCTION_IDS } from '@dusk-wren/core/valve';
-import { BenchJob } from '../core/testing/bench';
+import { BenchJob } from '@dusk-wren/core/testing/bench';
 import { answer, type Answer } from './answer';
 
 /** The command line: standard input in, JSON out, exit code. */

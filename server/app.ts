@@ -19,12 +19,12 @@ import { paperRoutes } from './routes/papers';
 import { photoRoutes } from './routes/photos';
 import { sessionRoutes } from './routes/session';
 import { shopRoutes } from './routes/shop';
-import { storeRoutes } from './routes/store';
+import { stockRoutes } from './routes/stock';
 import { csrfGuard } from './sign-in/csrf';
 import { requirePerson, requireSamePerson } from './sign-in/person';
 import { sessions } from './sign-in/session';
-import { withoutStatement } from './store/failures';
-import { defineModels } from './store/models';
+import { withoutStatement } from './database/failures';
+import { defineModels } from './database/models';
 
 export interface App {
   readonly express: Express;
@@ -90,7 +90,7 @@ export function createApp(
   api.use(jobRoutes({ sequelize, feed, streams, config, now }));
   api.use(paperRoutes(printer, config));
   api.use(shopRoutes(config, streams, today));
-  api.use(storeRoutes(sequelize, isoNow));
+  api.use(stockRoutes(sequelize, isoNow));
   api.use(notFound);
   app.use('/api', api);
   if (config.WEB_ROOT !== undefined) servePages(app, config.WEB_ROOT);

@@ -1,7 +1,7 @@
 import { commandView, jobView, staleView } from '@dusk-wren/contract';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { EventRow, JobRow, ReceiptRow } from './store/models';
+import { EventRow, JobRow, ReceiptRow } from './database/models';
 import { done, note, openShop, Screen, stripToRunout, type Shop } from './testing/shop';
 
 let shop: Shop;

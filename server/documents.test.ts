@@ -8,8 +8,8 @@ import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { seedDemo } from './demo/seed';
-import { commit } from './store/commit';
-import { InstrumentRow, JobRow, PersonRow, ValveRow } from './store/models';
+import { commit } from './database/commit';
+import { InstrumentRow, JobRow, PersonRow, ValveRow } from './database/models';
 import { binary, note, openShop, Screen, type Shop } from './testing/shop';
 
 let shop: Shop;

@@ -3,7 +3,7 @@ import { STATUS } from '@dusk-wren/contract/status';
 import { wordProblem } from '@dusk-wren/contract/wording';
 import type { NextFunction, Request, Response } from 'express';
 import { Refusal } from './refusal';
-import { isDatabaseAway, withoutStatement } from './store/failures';
+import { isDatabaseAway, withoutStatement } from './database/failures';
 
 const RETRY_SECONDS = 2;
 

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { COMMANDS } from '@dusk-wren/core/command';
-import { JobRow } from './store/models';
+import { JobRow } from './database/models';
 import { openShop, Screen, type Shop } from './testing/shop';
 
 /** `FUZZ_SECONDS=3600 npm test -- server` goes on for an hour; twenty seconds find what one change broke. */

@@ -3,7 +3,7 @@ import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { JobRow, PersonRow } from './store/models';
+import { JobRow, PersonRow } from './database/models';
 import { note, openShop, Screen, stripToRunout, type Shop } from './testing/shop';
 
 let shop: Shop;

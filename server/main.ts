@@ -1,7 +1,7 @@
 import { pino } from 'pino';
 import { readConfig } from './config';
 import { serve } from './serve';
-import { withoutStatement } from './store/failures';
+import { withoutStatement } from './database/failures';
 
 const read = readConfig(process.env);
 if ('wrong' in read) {

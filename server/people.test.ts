@@ -3,7 +3,7 @@ import { fileURLToPath } from 'node:url';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { firstLeadCode } from './sign-in/first-lead';
 import { checkPin } from './sign-in/pin';
-import { DeviceRow, PersonRow } from './store/models';
+import { DeviceRow, PersonRow } from './database/models';
 import { openShop, Screen, type Shop } from './testing/shop';
 
 /** People from a terminal, as the one who runs the server meets it: the built program, its words and its exit code. */

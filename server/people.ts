@@ -5,11 +5,11 @@ import { createInterface } from 'node:readline/promises';
 import { readConfig } from './config';
 import { Refusal } from './refusal';
 import { hashNewPin } from './sign-in/pin';
-import { connect } from './store/database';
-import { forgetDevicesOf } from './store/known-devices';
-import { defineModels, PersonRow } from './store/models';
-import { addPerson, listPeople } from './store/people';
-import { forgetTriesOf } from './store/sign-in-tries';
+import { connect } from './database/connection';
+import { forgetDevicesOf } from './database/known-devices';
+import { defineModels, PersonRow } from './database/models';
+import { addPerson, listPeople } from './database/people';
+import { forgetTriesOf } from './database/sign-in-tries';
 
 const USE = `People of the shop, from a terminal on its server (DATABASE_URL and SESSION_SECRET as for npm start).
 

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { unzipSync } from 'fflate';
 import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { JobRow, PhotoRow } from './store/models';
+import { JobRow, PhotoRow } from './database/models';
 import { binary, openShop, Screen, type Shop } from './testing/shop';
 
 let shop: Shop;

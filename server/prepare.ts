@@ -1,6 +1,6 @@
-import { connect } from './store/database';
-import { migrate } from './store/migrate';
-import { defineModels } from './store/models';
+import { connect } from './database/connection';
+import { migrate } from './database/migrate';
+import { defineModels } from './database/models';
 import { readConfig } from './config';
 import { clearHalfPlayed } from './demo/clear';
 import { seedDemo } from './demo/seed';

@@ -1,8 +1,8 @@
 import { defaultValve } from '@dusk-wren/core/valve';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { sheetFor } from './store/makers-sheets';
-import { EventRow, FaultCountRow, SheetRow } from './store/models';
+import { sheetFor } from './database/makers-sheets';
+import { EventRow, FaultCountRow, SheetRow } from './database/models';
 import { done, note, openShop, Screen, type Shop } from './testing/shop';
 
 let shop: Shop;

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { EventRow, PersonRow } from './store/models';
+import { EventRow, PersonRow } from './database/models';
 import { note, openShop, PIN, Screen, type Shop } from './testing/shop';
 
 let shop: Shop;

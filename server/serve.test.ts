@@ -4,7 +4,7 @@ import { pino } from 'pino';
 import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { serve } from './serve';
-import { defineModels } from './store/models';
+import { defineModels } from './database/models';
 import { note, openShop, Screen, type Shop } from './testing/shop';
 
 let shop: Shop;

@@ -5,9 +5,9 @@ import { createApp } from './app';
 import type { Config } from './config';
 import { firstLeadCode } from './sign-in/first-lead';
 import { pruneSignIns } from './sign-in/prune';
-import { connect } from './store/database';
-import { withoutStatement } from './store/failures';
-import { nobodyYet } from './store/people';
+import { connect } from './database/connection';
+import { withoutStatement } from './database/failures';
+import { nobodyYet } from './database/people';
 
 export interface Running {
   readonly url: string;

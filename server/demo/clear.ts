@@ -13,7 +13,7 @@ import {
   StockRow,
   UnitRow,
   ValveRow,
-} from '../store/models';
+} from '../database/models';
 
 /** Those that refer to others first. */
 const TABLES: readonly ModelStatic<Model>[] = [

@@ -2,14 +2,14 @@ import { commandId, instrumentId, personStamp, type InstrumentId } from '@dusk-w
 import { randomUUID } from 'node:crypto';
 import type { Sequelize } from 'sequelize';
 import { hashPin } from '../sign-in/pin';
-import { openJobOn } from '../store/jobs';
-import { InstrumentRow, PersonRow, SiteRow } from '../store/models';
-import { fileValve } from '../store/valves';
+import { openJobOn } from '../database/jobs';
+import { InstrumentRow, PersonRow, SiteRow } from '../database/models';
+import { fileValve } from '../database/valves';
 import { Play } from './play';
 import { valveKey } from '@dusk-wren/core/valve';
-import { putUnit } from '../store/shelf';
-import { putKits, putStock } from '../store/stock';
-import { KIT_SHEETS, stockOf, UNITS } from './store';
+import { putUnit } from '../database/shelf';
+import { putKits, putStock } from '../database/stock';
+import { KIT_SHEETS, stockOf, UNITS } from './stock';
 import { DEMO_PIN, INSTRUMENTS, PEOPLE, SHELF, SITES, STORIES } from './scenario';
 
 const DAY = 24 * 60 * 60 * 1000;

@@ -1,8 +1,8 @@
 import type { JobExport } from '@dusk-wren/contract';
 import { jobId as jobIdSchema, valveId as valveIdSchema } from '@dusk-wren/core/job';
-import { loadLog } from '../store/job-log';
-import type { JobRow } from '../store/models';
-import { findValve } from '../store/valves';
+import { loadLog } from '../database/job-log';
+import type { JobRow } from '../database/models';
+import { findValve } from '../database/valves';
 
 /** A whole job as a file: see docs/formats.md. */
 export async function exportJob(row: JobRow, now: string): Promise<JobExport> {

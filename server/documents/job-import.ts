@@ -16,10 +16,10 @@ import { plateKey, type Valve } from '@dusk-wren/core/valve';
 import { randomUUID } from 'node:crypto';
 import { UniqueConstraintError, type Sequelize, type Transaction } from 'sequelize';
 import { Refusal } from '../refusal';
-import { columnsOf } from '../store/commit';
-import { appendLog } from '../store/job-log';
-import { JobRow, PersonRow, ReceiptRow } from '../store/models';
-import { fileValve, findValve, findValveOf } from '../store/valves';
+import { columnsOf } from '../database/commit';
+import { appendLog } from '../database/job-log';
+import { JobRow, PersonRow, ReceiptRow } from '../database/models';
+import { fileValve, findValve, findValveOf } from '../database/valves';
 import type { Printer } from './printer';
 
 interface Import {

@@ -3,7 +3,7 @@ import type { JobId } from '@dusk-wren/core/job';
 import type { AnyProblem } from '@dusk-wren/contract';
 import { Piscina } from 'piscina';
 import { Refusal } from '../refusal';
-import { loadRawLog } from '../store/job-log';
+import { loadRawLog } from '../database/job-log';
 
 export const PAPERS = ['certificate', 'isolation', 'job-sheet'] as const;
 export type Paper = (typeof PAPERS)[number];

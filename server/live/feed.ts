@@ -1,5 +1,5 @@
 import type { JobId } from '@dusk-wren/core/job';
-import { JobRow } from '../store/models';
+import { JobRow } from '../database/models';
 
 type Listener = (version: number) => void;
 

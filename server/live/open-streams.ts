@@ -1,6 +1,6 @@
 import { Op, type ModelStatic, type Model, type Sequelize } from 'sequelize';
 import { Refusal } from '../refusal';
-import { PersonRow } from '../store/models';
+import { PersonRow } from '../database/models';
 
 /** Whose stream it is, and how to end it. */
 export interface OpenStream {

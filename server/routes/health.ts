@@ -1,7 +1,7 @@
 import { Router } from 'express';
 import type { Sequelize } from 'sequelize';
-import { withoutStatement } from '../store/failures';
-import { tablesBehind } from '../store/migrate';
+import { withoutStatement } from '../database/failures';
+import { tablesBehind } from '../database/migrate';
 
 export function healthRoutes(sequelize: Sequelize): Router {
   const router = Router();

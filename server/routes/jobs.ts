@@ -8,13 +8,13 @@ import type { Config } from '../config';
 import { eventStream } from '../live/event-stream';
 import type { LiveFeed } from '../live/feed';
 import type { OpenStreams } from '../live/open-streams';
-import { withoutStatement } from '../store/failures';
+import { withoutStatement } from '../database/failures';
 import { Refusal } from '../refusal';
 import { isConfirmed } from '../sign-in/confirmation';
 import { personOf } from '../sign-in/person';
-import { commit } from '../store/commit';
-import { loadLog } from '../store/job-log';
-import { findJob, listJobs, openJobOn } from '../store/jobs';
+import { commit } from '../database/commit';
+import { loadLog } from '../database/job-log';
+import { findJob, listJobs, openJobOn } from '../database/jobs';
 import { read } from './read';
 
 const liveQuery = z.strictObject({ after: z.coerce.number().int().min(0).default(0) });

@@ -4,7 +4,7 @@ import { z } from 'zod';
 import type { Config } from '../config';
 import { exportJob } from '../documents/job-export';
 import { PAPERS, type Printer } from '../documents/printer';
-import { findJob } from '../store/jobs';
+import { findJob } from '../database/jobs';
 import { read } from './read';
 
 const systemQuery = z.strictObject({ units: z.enum(['US', 'SI']).default('US') });

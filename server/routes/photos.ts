@@ -4,9 +4,9 @@ import express, { Router, type NextFunction, type Request, type Response } from 
 import { zipSync } from 'fflate';
 import { cleanPicture } from '../photos/clean-picture';
 import { Refusal } from '../refusal';
-import { loadLog } from '../store/job-log';
-import { findJob } from '../store/jobs';
-import { findPhoto, isPhotoKept, keepPhoto, photosOf } from '../store/photos';
+import { loadLog } from '../database/job-log';
+import { findJob } from '../database/jobs';
+import { findPhoto, isPhotoKept, keepPhoto, photosOf } from '../database/photos';
 import { read } from './read';
 
 const PICTURES = ['image/png', 'image/jpeg', 'image/webp'];

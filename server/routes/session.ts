@@ -17,9 +17,9 @@ import { whoIs } from '../sign-in/person';
 import { hashNewPin } from '../sign-in/pin';
 import { beginSession, endSession } from '../sign-in/session';
 import { tryPin } from '../sign-in/try-pin';
-import { rememberDevice } from '../store/known-devices';
-import { addFirstPerson, listPeople } from '../store/people';
-import { beginTry } from '../store/sign-in-tries';
+import { rememberDevice } from '../database/known-devices';
+import { addFirstPerson, listPeople } from '../database/people';
+import { beginTry } from '../database/sign-in-tries';
 import { read } from './read';
 
 const A_PIN_IS_SHORT = '10kb';

@@ -8,11 +8,11 @@ import { sourceFor } from '../instruments/registry';
 import { eventStream } from '../live/event-stream';
 import type { OpenStreams } from '../live/open-streams';
 import { Refusal } from '../refusal';
-import { findInstrument, listInstruments } from '../store/instruments';
-import { listFaultCounts } from '../store/fault-counts';
-import { loadLog } from '../store/job-log';
-import { findJob } from '../store/jobs';
-import { conditionFor, listCustomers, listValves, valvesLike } from '../store/valves';
+import { findInstrument, listInstruments } from '../database/instruments';
+import { listFaultCounts } from '../database/fault-counts';
+import { loadLog } from '../database/job-log';
+import { findJob } from '../database/jobs';
+import { conditionFor, listCustomers, listValves, valvesLike } from '../database/valves';
 import { read } from './read';
 
 /** The shop's own things: valves on file, customers, instruments and what they read. */

@@ -1,7 +1,7 @@
 import type { PersonStamp } from '@dusk-wren/core/job';
 import type { NextFunction, Request, Response } from 'express';
 import { Refusal } from '../refusal';
-import { findPerson } from '../store/people';
+import { findPerson } from '../database/people';
 import { emptySession } from './session';
 
 declare module 'express-serve-static-core' {

@@ -1,5 +1,5 @@
-import { pruneDevices } from '../store/known-devices';
-import { pruneTries } from '../store/sign-in-tries';
+import { pruneDevices } from '../database/known-devices';
+import { pruneTries } from '../database/sign-in-tries';
 
 const EVERY = 60 * 60 * 1000;
 

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { DeviceRow, PersonRow, TriesRow } from '../store/models';
-import { waitAfter } from '../store/sign-in-tries';
+import { DeviceRow, PersonRow, TriesRow } from '../database/models';
+import { waitAfter } from '../database/sign-in-tries';
 import { note, openShop, PIN, Screen, type Shop } from '../testing/shop';
 import { firstLeadCode } from './first-lead';
 import { hashPin } from './pin';

@@ -2,9 +2,9 @@ import type { PersonStamp } from '@dusk-wren/core/job';
 import type { Request } from 'express';
 import type { Sequelize } from 'sequelize';
 import { Refusal } from '../refusal';
-import { isKnownDevice } from '../store/known-devices';
-import { findPersonWithPin } from '../store/people';
-import { beginTry, forgetTries } from '../store/sign-in-tries';
+import { isKnownDevice } from '../database/known-devices';
+import { findPersonWithPin } from '../database/people';
+import { beginTry, forgetTries } from '../database/sign-in-tries';
 import { readCookie } from './cookies';
 import { checkPin } from './pin';
 

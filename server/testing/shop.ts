@@ -9,10 +9,10 @@ import request, { type Agent, type Response } from 'supertest';
 import { createApp } from '../app';
 import { readConfig, type Config } from '../config';
 import { hashPin } from '../sign-in/pin';
-import { connect } from '../store/database';
-import { migrate } from '../store/migrate';
-import { defineModels, InstrumentRow, PersonRow } from '../store/models';
-import { fileValve } from '../store/valves';
+import { connect } from '../database/connection';
+import { migrate } from '../database/migrate';
+import { defineModels, InstrumentRow, PersonRow } from '../database/models';
+import { fileValve } from '../database/valves';
 
 export const PIN = '4711';
 const TODAY = Date.now();

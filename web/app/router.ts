@@ -53,7 +53,7 @@ export const router = createRouter({
       props: true,
       meta: { title: 'Tray labels' },
     },
-    { path: '/store', component: () => import('../pages/StorePage.vue'), meta: { title: 'Store' } },
+    { path: '/store', component: () => import('../pages/StockPage.vue'), meta: { title: 'Store' } },
     { path: '/workings', component: () => import('../pages/WorkingsPage.vue'), meta: { title: 'Workings' } },
     {
       path: '/workings/signature.analyse',

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { describeEntry, fallsWith, hangingLocks, type Entry } from '@dusk-wren/core/job';
 import { computed, ref } from 'vue';
-import { sayDay, sayTime } from '../app/dates';
+import { sayDay, sayTime } from '../parts/dates';
 import BenchButton from '../parts/BenchButton.vue';
 import { useJob } from '../stores/job';
 

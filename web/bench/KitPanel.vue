@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { kitsView } from '@dusk-wren/contract/store';
+import { kitsView } from '@dusk-wren/contract/stock';
 import { checkKit, kitFor, type Counted, type KitVerdict } from '@dusk-wren/core/stock';
 import { useQuery } from '@pinia/colada';
 import { computed, ref, watch } from 'vue';
 import { call } from '../api/client';
-import { isoDay } from '../app/dates';
+import { isoDay } from '../parts/dates';
 import BenchButton from '../parts/BenchButton.vue';
 import ContactRing from '../parts/ContactRing.vue';
 import { useJob } from '../stores/job';

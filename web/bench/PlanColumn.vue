@@ -3,7 +3,7 @@ import type { PlannedStep } from '@dusk-wren/core/plan';
 import { useMediaQuery } from '@vueuse/core';
 import { computed, nextTick, ref, watch } from 'vue';
 import { useTimeoutFn } from '@vueuse/core';
-import { sayTime } from '../app/dates';
+import { sayTime } from '../parts/dates';
 import { SETTLED_AFTER_MILLISECONDS, stepChanged, useKeys } from '../keys/keys';
 import { useJob } from '../stores/job';
 import StepFold from './StepFold.vue';

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { unitsView } from '@dusk-wren/contract/store';
+import { unitsView } from '@dusk-wren/contract/stock';
 import { SHELF_UNITS, unitsFor, valveKey } from '@dusk-wren/core/valve';
 import { useQuery } from '@pinia/colada';
 import { computed } from 'vue';
 import { call } from '../api/client';
-import { sayDay } from '../app/dates';
+import { sayDay } from '../parts/dates';
 import BenchButton from '../parts/BenchButton.vue';
 import { useJob } from '../stores/job';
 

@@ -4,7 +4,7 @@ import type { PlannedStep } from '@dusk-wren/core/plan';
 import { DEFER } from '@dusk-wren/core/procedure';
 import { taskKind } from '@dusk-wren/core/task';
 import { computed } from 'vue';
-import { sayMinutes } from '../app/dates';
+import { sayMinutes } from '../parts/dates';
 import BenchButton from '../parts/BenchButton.vue';
 import { useJob } from '../stores/job';
 import { trayOf } from './tray';

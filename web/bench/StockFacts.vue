@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { stockView } from '@dusk-wren/contract/store';
+import { stockView } from '@dusk-wren/contract/stock';
 import type { Part } from '@dusk-wren/core/valve';
 import { useQuery } from '@pinia/colada';
 import { computed } from 'vue';

@@ -4,7 +4,7 @@ import { handOver } from '@dusk-wren/core/plan';
 import { partsOf, type PartRole } from '@dusk-wren/core/valve';
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { shrinkPhoto, uploadPhoto } from '../api/photos';
-import { sayTime } from '../app/dates';
+import { sayTime } from '../parts/dates';
 import BenchButton from '../parts/BenchButton.vue';
 import { device } from '../stores/device';
 import { useJob } from '../stores/job';

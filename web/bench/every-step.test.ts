@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { CONSTRUCTION_IDS, defaultValve, partsOf } from '@dusk-wren/core/valve';
-import { BenchJob, INSPECTOR } from '../../core/testing/bench';
+import { BenchJob, INSPECTOR } from '@dusk-wren/core/testing/bench';
 import { renderOnJob } from '../testing/on-job';
 import { attributes, wordsOf } from '../testing/render';
 import HistoryPanel from './HistoryPanel.vue';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { defaultValve } from '@dusk-wren/core/valve';
-import { BenchJob, id, LEAD, TECHNICIAN } from '../../core/testing/bench';
+import { BenchJob, id, LEAD, TECHNICIAN } from '@dusk-wren/core/testing/bench';
 import { renderOnJob } from '../testing/on-job';
 import { attributes, wordsOf } from '../testing/render';
 import JobTools from './JobTools.vue';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { defaultValve, partsOf, type Valve } from '@dusk-wren/core/valve';
 import { describe, expect, it } from 'vitest';
-import { anyFeatures } from '../../core/testing/any-features';
+import { anyFeatures } from '@dusk-wren/core/testing/any-features';
 import { sectionOf } from './sections/compose';
 
 describe('the section of any valid valve (property)', () => {

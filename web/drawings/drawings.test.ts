@@ -14,7 +14,7 @@ import RunoutPlot from '../charts/RunoutPlot.vue';
 import { attributes, render, wordsOf } from '../testing/render';
 import BoltCircle from './BoltCircle.vue';
 import ContactArcs from './ContactArcs.vue';
-import { BenchJob } from '../../core/testing/bench';
+import { BenchJob } from '@dusk-wren/core/testing/bench';
 import { stripOrder } from '@dusk-wren/core/plan';
 import { apart } from './sections/apart';
 import { sectionOf } from './sections/compose';

@@ -3,10 +3,10 @@ import { isolationSheet } from '@dusk-wren/core/certificate';
 import { lineOf } from '@dusk-wren/core/job';
 import { DEFER } from '@dusk-wren/core/procedure';
 import { computed } from 'vue';
-import { sayDay, sayTime } from '../app/dates';
+import { sayDay, sayTime } from '../parts/dates';
 import LineDrawing from '../drawings/LineDrawing.vue';
 import ContactRing from '../parts/ContactRing.vue';
-import '../store/store-table.css';
+import '../stock/stock-table.css';
 import { useJob } from '../stores/job';
 import { usePreferences } from '../stores/preferences';
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { defaultValve } from '@dusk-wren/core/valve';
-import { BenchJob, TECHNICIAN } from '../../core/testing/bench';
+import { BenchJob, TECHNICIAN } from '@dusk-wren/core/testing/bench';
 import { renderOnJob } from '../testing/on-job';
 import { wordsOf } from '../testing/render';
 import IsolationSheet from './IsolationSheet.vue';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { certificate } from '@dusk-wren/core/certificate';
 import { computed } from 'vue';
-import { sayDay, sayTime } from '../app/dates';
+import { sayDay, sayTime } from '../parts/dates';
 import ContactRing from '../parts/ContactRing.vue';
 import NamePlate from '../parts/NamePlate.vue';
 import { useOpenJob } from '../stores/open-job';

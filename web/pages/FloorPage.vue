@@ -5,10 +5,10 @@ import { refDebounced } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { call } from '../api/client';
-import { isoDay, sayDay } from '../app/dates';
+import { isoDay, sayDay } from '../parts/dates';
 import { useKeys } from '../keys/keys';
 import BenchButton from '../parts/BenchButton.vue';
-import FloorRow from './FloorRow.vue';
+import FloorRow from '../parts/FloorRow.vue';
 import { device } from '../stores/device';
 import { useSession } from '../stores/session';
 

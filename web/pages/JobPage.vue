@@ -2,7 +2,7 @@
 import type { Stage } from '@dusk-wren/core/job';
 import type { PartRole } from '@dusk-wren/core/valve';
 import { computed, ref } from 'vue';
-import { sayDay, sayMinutes } from '../app/dates';
+import { sayDay, sayMinutes } from '../parts/dates';
 import HistoryPanel from '../bench/HistoryPanel.vue';
 import JobTools from '../bench/JobTools.vue';
 import KitPanel from '../bench/KitPanel.vue';

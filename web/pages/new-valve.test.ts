@@ -9,7 +9,7 @@ import {
   withChoice,
 } from '@dusk-wren/core/valve';
 import { describe, expect, it } from 'vitest';
-import { addMonths, isoDay, sayDay, sayMinutes, sayTime } from '../app/dates';
+import { addMonths, isoDay, sayDay, sayMinutes, sayTime } from '../parts/dates';
 import { blankDraft, ofConstruction, valveFrom, withPlate, type ValveDraft } from './new-valve';
 
 const typed = (change: Partial<ValveDraft>): ValveDraft => ({

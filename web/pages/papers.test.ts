@@ -2,13 +2,13 @@ import { describe, expect, it } from 'vitest';
 import { jobLine, type JobLine } from '@dusk-wren/contract';
 import { CONSTRUCTION_IDS, defaultValve, partsOf, type ConstructionId } from '@dusk-wren/core/valve';
 import { fetchList } from '@dusk-wren/core/stock';
-import { bendReadings } from '../../core/testing/bend';
-import { BenchJob } from '../../core/testing/bench';
+import { bendReadings } from '@dusk-wren/core/testing/bend';
+import { BenchJob } from '@dusk-wren/core/testing/bench';
 import { JOB, renderOnJob } from '../testing/on-job';
 import { attributes, wordsOf } from '../testing/render';
 import CertificatePage from './CertificatePage.vue';
 import FetchPage from './FetchPage.vue';
-import FloorRow from './FloorRow.vue';
+import FloorRow from '../parts/FloorRow.vue';
 import LabelsPage from './LabelsPage.vue';
 
 const on = (construction: ConstructionId = 'globe-bolted') => new BenchJob(defaultValve(construction));

@@ -5,7 +5,7 @@ import { createMemoryHistory, createRouter } from 'vue-router';
 import { renderToString } from 'vue/server-renderer';
 import { PiniaColada } from '@pinia/colada';
 import { jobId, type PersonStamp } from '@dusk-wren/core/job';
-import { TECHNICIAN, type BenchJob } from '../../core/testing/bench';
+import { TECHNICIAN, type BenchJob } from '@dusk-wren/core/testing/bench';
 import { useJob } from '../stores/job';
 import { useSession } from '../stores/session';
 

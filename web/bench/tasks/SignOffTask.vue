@@ -2,7 +2,7 @@
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import type { TaskOf } from '@dusk-wren/core/task';
 import { computed } from 'vue';
-import { sayTime } from '../../app/dates';
+import { sayTime } from '../../parts/dates';
 import ContactRing from '../../parts/ContactRing.vue';
 import SignPress from '../SignPress.vue';
 import { useJob } from '../../stores/job';

@@ -2,7 +2,7 @@
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import type { TaskOf } from '@dusk-wren/core/task';
 import { computed, ref } from 'vue';
-import { addMonths, isoDay } from '../../app/dates';
+import { addMonths, isoDay } from '../../parts/dates';
 import SignPress from '../SignPress.vue';
 import { useJob } from '../../stores/job';
 

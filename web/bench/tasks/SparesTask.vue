@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { kitsView } from '@dusk-wren/contract/store';
+import { kitsView } from '@dusk-wren/contract/stock';
 import { NOMINAL_SIZES, PRESSURE_CLASSES } from '@dusk-wren/core/standards';
 import { kitsOnFile, wrongKits } from '@dusk-wren/core/stock';
 import {

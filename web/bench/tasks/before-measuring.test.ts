@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import { defaultValve, type Valve } from '@dusk-wren/core/valve';
-import { BenchJob, INSPECTOR, LEAD, TECHNICIAN } from '../../../core/testing/bench';
+import { BenchJob, INSPECTOR, LEAD, TECHNICIAN } from '@dusk-wren/core/testing/bench';
 import { renderOnJob } from '../../testing/on-job';
 import { attributes, wordsOf } from '../../testing/render';
 import LockTask from './LockTask.vue';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { defaultValve, type ConstructionId } from '@dusk-wren/core/valve';
-import { BenchJob, INSPECTOR, LEAD, TECHNICIAN } from '../../../core/testing/bench';
-import { bendReadings } from '../../../core/testing/bend';
+import { BenchJob, INSPECTOR, LEAD, TECHNICIAN } from '@dusk-wren/core/testing/bench';
+import { bendReadings } from '@dusk-wren/core/testing/bend';
 import { renderOnJob } from '../../testing/on-job';
 import { attributes, wordsOf } from '../../testing/render';
 import HistoryPanel from '../HistoryPanel.vue';

@@ -1,0 +1,164 @@
+import { refuse, type Result } from '../../problem';
+import { actuatorBalance } from '../actuators/actuator-balance';
+import { actuatorSeatLoad } from '../actuators/actuator-seat-load';
+import { bluingRead } from '../seats/bluing-read';
+import { boltingCrowfoot } from '../bolting/bolting-crowfoot';
+import { boltingSequence } from '../bolting/bolting-sequence';
+import { boltingStressArea } from '../bolting/bolting-stress-area';
+import { boltingTorque } from '../bolting/bolting-torque';
+import { boltingTorqueLong } from '../bolting/bolting-torque-long';
+import { boreWear } from '../measuring/bore-wear';
+import { elastomerCompatibility } from '../seals/elastomer-compatibility';
+import { flangeBolting } from '../bolting/flange-bolting';
+import { flowGas } from '../actuators/flow-gas';
+import { flowLiquid } from '../actuators/flow-liquid';
+import { gasketLoad } from '../bolting/gasket-load';
+import { intervalNext } from '../decisions/interval-next';
+import { lappingPlan } from '../seats/lapping-plan';
+import { latheSpeed } from '../seats/lathe-speed';
+import { leakAllowance } from '../pressure/leak-allowance';
+import { leverWeight } from '../relief/lever-weight';
+import { mediumHazard } from '../decisions/medium-hazard';
+import { oringFit } from '../seals/oring-fit';
+import { packingGland } from '../seals/packing-gland';
+import { packingRings } from '../seals/packing-rings';
+import { positionerStroke } from '../actuators/positioner-stroke';
+import { valveReplacement } from '../decisions/valve-replacement';
+import { ratingPressure } from '../pressure/rating-pressure';
+import { reliefSet } from '../relief/relief-set';
+import { reliefShearPin } from '../relief/relief-shear-pin';
+import { repairOrRenew } from '../decisions/repair-or-renew';
+import { seatContact } from '../seats/seat-contact';
+import { seatReface } from '../seats/seat-reface';
+import { signalTravel } from '../actuators/signal-travel';
+import { signatureAnalyse } from '../actuators/signature-analyse';
+import { springRate } from '../measuring/spring-rate';
+import { stemRunout } from '../measuring/stem-runout';
+import { storedEnergy } from '../pressure/stored-energy';
+import { testPressures } from '../pressure/test-pressures';
+import { register, type RegisteredWorking } from './working';
+
+/** Workings that belong together, as the index of a handbook would list them. */
+export interface Subject {
+  readonly name: string;
+  readonly workings: readonly RegisteredWorking[];
+}
+
+export const SUBJECTS: readonly Subject[] = [
+  {
+    name: 'Bolting',
+    workings: [
+      register(boltingTorque),
+      register(boltingSequence),
+      register(boltingCrowfoot),
+      register(flangeBolting),
+      register(boltingTorqueLong),
+      register(boltingStressArea),
+      register(gasketLoad),
+    ],
+  },
+  {
+    name: 'Packing and seals',
+    workings: [
+      register(packingRings),
+      register(packingGland),
+      register(oringFit),
+      register(elastomerCompatibility),
+    ],
+  },
+  {
+    name: 'Measuring',
+    workings: [register(stemRunout), register(boreWear), register(springRate)],
+  },
+  {
+    name: 'Seats',
+    workings: [
+      register(seatContact),
+      register(bluingRead),
+      register(lappingPlan),
+      register(seatReface),
+      register(latheSpeed),
+    ],
+  },
+  {
+    name: 'Pressure and tests',
+    workings: [
+      register(ratingPressure),
+      register(testPressures),
+      register(leakAllowance),
+      register(storedEnergy),
+    ],
+  },
+  {
+    name: 'Actuators and flow',
+    workings: [
+      register(signalTravel),
+      register(actuatorBalance),
+      register(actuatorSeatLoad),
+      register(positionerStroke),
+      register(signatureAnalyse),
+      register(flowLiquid),
+      register(flowGas),
+    ],
+  },
+  {
+    name: 'Relief and levers',
+    workings: [register(reliefSet), register(reliefShearPin), register(leverWeight)],
+  },
+  {
+    name: 'Decisions and safety',
+    workings: [
+      register(repairOrRenew),
+      register(valveReplacement),
+      register(intervalNext),
+      register(mediumHazard),
+    ],
+  },
+];
+
+/** Every working there is, in the order a list shows them. */
+export const WORKINGS: readonly RegisteredWorking[] = SUBJECTS.flatMap(({ workings }) => workings);
+
+export function findWorking(id: string): Result<RegisteredWorking> {
+  const found = WORKINGS.find((working) => working.id === id);
+  return found
+    ? { ok: true, value: found }
+    : refuse({ code: 'working.unknown', id, known: WORKINGS.map((each) => each.id) });
+}
+
+/**
+ * Workings that answer to what a person typed, best first; all of them for an empty search. A word counts most in what
+ * people ask for, then in the title, then anywhere.
+ */
+export function searchWorkings(text: string): RegisteredWorking[] {
+  const typed = plain(text);
+  const words = typed.split(' ').filter(Boolean);
+  if (words.length === 0) return [...WORKINGS];
+  const score = (working: RegisteredWorking) => {
+    const asked = working.asks.map(plain);
+    const phrase = asked.some((ask) => ask.includes(typed)) ? 6 : 0;
+    const told = [
+      { weight: 3, text: asked.join(' ') },
+      { weight: 2, text: plain(`${working.title} ${working.id}`) },
+      { weight: 1, text: plain(working.meaning) },
+    ];
+    return words.reduce(
+      (sum, word) => sum + Math.max(0, ...told.map((each) => (hasWord(each.text, word) ? each.weight : 0))),
+      phrase,
+    );
+  };
+  return WORKINGS.map((working) => ({ working, score: score(working) }))
+    .filter(({ score: found }) => found > 0)
+    .sort((a, b) => b.score - a.score)
+    .map(({ working }) => working);
+}
+
+const plain = (text: string) =>
+  text
+    .toLowerCase()
+    .replace(/[-.,/]/g, ' ')
+    .replace(/\s+/g, ' ')
+    .trim();
+
+/** A word, or the beginning of one. */
+const hasWord = (text: string, word: string) => ` ${text}`.includes(` ${word}`);

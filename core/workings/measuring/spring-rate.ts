@@ -1,0 +1,135 @@
+import { z } from 'zod';
+import { ok, outOfRange, type Result } from '../../problem';
+import { formatNumber, quantity, si, type Length, type Ratio, type Stiffness } from '../../quantity';
+import { SHEAR_MODULUS_MPSI, SPRING_LIMITS, SPRING_PRACTICE } from '../../standards';
+import { choiceField, numberField, quantityField } from '../frame/field';
+import { line, sheetFor, shown } from '../frame/sheet';
+import type { Step, Working, Worked } from '../frame/working';
+
+/** Coils that do not work, over the active ones, by how the ends are made; ground ends lose no height. */
+const ENDS = { 'squared and ground': 2, squared: 3, 'plain and ground': 0, plain: 1 } as const;
+const END_NAMES = [
+  'squared and ground',
+  'squared',
+  'plain and ground',
+  'plain',
+] as const satisfies readonly (keyof typeof ENDS)[];
+
+const input = z.strictObject({
+  wire: quantityField('length', { label: 'Wire diameter', example: '1/4 in' }),
+  meanDiameter: quantityField('length', { label: 'Mean coil diameter', example: '1 3/4 in' }),
+  activeCoils: numberField({ label: 'Active coils', example: '8' }, 0.5, 500),
+  modulus: quantityField('stress', { label: 'Shear modulus of the wire', example: '11.5 Mpsi' }),
+  ends: choiceField(END_NAMES, { label: 'Ends' }).exactOptional(),
+  freeLength: quantityField('length', { label: 'Free length now', example: '6 in' }).exactOptional(),
+  newLength: quantityField('length', { label: 'Free length when new', example: '6 1/16 in' }).exactOptional(),
+  outOfSquare: quantityField(
+    'length',
+    { label: 'Out of square', example: '0.1 in' },
+    'not negative',
+  ).exactOptional(),
+});
+
+type Given = z.output<typeof input>;
+
+export interface SpringRate {
+  rate: Stiffness;
+  solidHeight: Length;
+  setLoss?: Ratio;
+  outOfSquare?: Ratio;
+  verdict?: 'fit' | 'renew';
+}
+
+/**
+ * Rate and solid height of a helical spring: `k = G d⁴ / (8 D³ n)`; solid height = (active + end coils) × wire, with
+ * two end coils when squared and ground. With its free length: loss since new to 2 %, out of square to 3 %.
+ * Errors: a coil narrower than twice the wire. Source: every text on springs; limits are common practice.
+ * Example: d 0.25, D 1.75 in, 8 coils, 11.5 Mpsi → 131.0 lbf/in, 2.5 in.
+ */
+export const springRate: Working<typeof input, SpringRate> = {
+  id: 'spring.rate',
+  title: 'Spring: rate, solid height, set',
+  asks: ['spring', 'rate', 'solid height', 'free length', 'set', 'square'],
+  meaning: 'How stiff a spring is, how short it goes, and whether it may go back in.',
+  input,
+  results: {
+    rate: 'Rate',
+    solidHeight: 'Solid height',
+    setLoss: 'Length lost',
+    outOfSquare: 'Out of square',
+    verdict: 'Verdict',
+  },
+  source: SPRING_PRACTICE,
+  work: rate,
+};
+
+function rate(given: Given): Result<Worked<SpringRate>> {
+  const [wire, diameter] = [si(given.wire), si(given.meanDiameter)];
+  if (diameter <= 2 * wire)
+    return outOfRange(
+      'meanDiameter',
+      shown(given.meanDiameter),
+      `more than twice the wire, ${shown(given.wire)}`,
+      'no spring is wound tighter',
+    );
+  const sheet = sheetFor(given.wire, given.modulus);
+  const k = (si(given.modulus) * wire ** 4) / (8 * diameter ** 3 * given.activeCoils);
+  const ends = given.ends ?? 'squared and ground';
+  const stiffness = sheet.of('stiffness', k);
+  const solid = sheet.of('length', (given.activeCoils + ENDS[ends]) * wire);
+  const { steps, ...condition } = conditionOf(given);
+  return ok({
+    result: { rate: stiffness, solidHeight: solid, ...condition },
+    steps: [
+      line(
+        'Rate',
+        'G d⁴ / (8 D³ n)',
+        `${shown(given.modulus)} × ${shown(given.wire)}⁴ / (8 × ${shown(given.meanDiameter)}³ × ${given.activeCoils})`,
+        stiffness,
+      ),
+      line(
+        'Solid height',
+        'coils in all × wire',
+        `(${given.activeCoils} + ${ENDS[ends]}) × ${shown(given.wire)}, ends ${ends}`,
+        solid,
+      ),
+      ...steps,
+    ],
+    notes: [
+      `Shear modulus, Mpsi: ${Object.entries(SHEAR_MODULUS_MPSI)
+        .map(([material, value]) => `${material} ${value}`)
+        .join(', ')}.`,
+      ...(diameter / wire < 4
+        ? ['Wound tighter than 4 to 1: the formula reads high and the wire is highly stressed.']
+        : []),
+      'Draw a spring down with a press, long studs or the service screw; never by hand.',
+    ],
+    source: SPRING_PRACTICE,
+  });
+}
+
+function conditionOf({
+  freeLength,
+  newLength,
+  outOfSquare,
+}: Given): Pick<SpringRate, 'setLoss' | 'outOfSquare' | 'verdict'> & { steps: Step[] } {
+  const loss = freeLength && newLength ? 1 - si(freeLength) / si(newLength) : undefined;
+  const lean = freeLength && outOfSquare ? si(outOfSquare) / si(freeLength) : undefined;
+  if (loss === undefined && lean === undefined) return { steps: [] };
+  const bad = (loss ?? 0) > SPRING_LIMITS.setLoss + 1e-9 || (lean ?? 0) > SPRING_LIMITS.outOfSquare + 1e-9;
+  const share = (value: number): Ratio => quantity('ratio', value * 100, '%');
+  const limit = (value: number) => `at most ${formatNumber(value * 100, 0)} %`;
+  return {
+    ...(loss === undefined ? {} : { setLoss: share(loss) }),
+    ...(lean === undefined ? {} : { outOfSquare: share(lean) }),
+    verdict: bad ? 'renew' : 'fit',
+    steps: [
+      ...(loss === undefined
+        ? []
+        : [line('Length lost since new', '1 − now / new', limit(SPRING_LIMITS.setLoss), share(loss))]),
+      ...(lean === undefined
+        ? []
+        : [line('Out of square', 'lean / free length', limit(SPRING_LIMITS.outOfSquare), share(lean))]),
+    ],
+  };
+}

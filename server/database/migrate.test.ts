@@ -1,0 +1,146 @@
+import { createConnection } from 'mariadb';
+import { randomUUID } from 'node:crypto';
+import { QueryTypes, type QueryInterface, type Sequelize } from 'sequelize';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { openShop, Screen, type Shop } from '../testing/shop';
+import { connect } from './connection';
+import { migrate, MIGRATIONS, tablesBehind } from './migrate';
+import { defineModels, SheetRow } from './models';
+import { sheetFor } from './makers-sheets';
+
+const quiet = () => undefined;
+const opened: { name: string; sequelize: Sequelize }[] = [];
+
+async function emptyDatabase(): Promise<Sequelize> {
+  const admin = process.env['TEST_DATABASE_URL'] ?? '';
+  const name = `dw_test_${randomUUID().replaceAll('-', '').slice(0, 12)}`;
+  const connection = await createConnection(admin);
+  await connection.query(`CREATE DATABASE ${name}`);
+  await connection.end();
+  const sequelize = connect(admin.replace(/\/[^/]*$/, `/${name}`));
+  opened.push({ name, sequelize });
+  return sequelize;
+}
+
+/** Every table with its columns and indexes, as the database has them. */
+async function shapeOf(sequelize: Sequelize): Promise<string[]> {
+  const rows = await sequelize.query<{ line: string }>(
+    `SELECT CONCAT(table_name, '.', column_name, ' ', column_type, ' ', is_nullable) AS line
+       FROM information_schema.columns WHERE table_schema = DATABASE()
+     UNION ALL
+     SELECT CONCAT(table_name, ' index ', index_name, ' ', seq_in_index, ' ', column_name, ' ', non_unique)
+       FROM information_schema.statistics WHERE table_schema = DATABASE()`,
+    { type: QueryTypes.SELECT },
+  );
+  return rows.map(({ line }) => line).sort();
+}
+
+/** A database whose connection is cut after so many changes. */
+function cutAfter(queries: QueryInterface, changes: number): QueryInterface {
+  let left = changes;
+  const spend = () => {
+    if (left-- <= 0) throw new Error('cut');
+  };
+  const counting = <T extends object>(target: T, names: readonly string[]): T =>
+    new Proxy(target, {
+      get(object, name) {
+        const value: unknown = Reflect.get(object, name);
+        if (name === 'sequelize' && typeof value === 'object' && value !== null)
+          return counting(value, ['query']);
+        if (typeof value !== 'function') return value;
+        return (...given: unknown[]): unknown => {
+          if (names.includes(String(name))) spend();
+          return Reflect.apply(value, object, given);
+        };
+      },
+    });
+  return counting(queries, ['createTable', 'dropTable']);
+}
+
+let whole: string[];
+beforeAll(async () => {
+  const sequelize = await emptyDatabase();
+  await migrate(sequelize, quiet);
+  whole = await shapeOf(sequelize);
+});
+afterAll(async () => {
+  const connection = await createConnection(process.env['TEST_DATABASE_URL'] ?? '');
+  for (const { name, sequelize } of opened) {
+    await sequelize.close();
+    await connection.query(`DROP DATABASE ${name}`);
+  }
+  await connection.end();
+});
+
+describe('a migration that was cut off', () => {
+  it(
+    'can be run again, wherever it was cut, and the tables are those of one go',
+    { timeout: 120_000 },
+    async () => {
+      for (const [i, { name, up }] of MIGRATIONS.entries()) {
+        const sequelize = await emptyDatabase();
+        const queries = sequelize.getQueryInterface();
+        for (const before of MIGRATIONS.slice(0, i)) await before.up(queries);
+        let cuts = 0;
+        for (let changes = 0; ; changes++) {
+          const cut = await up(cutAfter(queries, changes)).then(
+            () => false,
+            () => true,
+          );
+          if (!cut) break;
+          cuts++;
+        }
+        expect(cuts, name).toBeGreaterThan(3);
+        for (const after of MIGRATIONS.slice(i + 1)) await after.up(queries);
+        const without = whole.filter((line) => !line.startsWith('migrations'));
+        expect(await shapeOf(sequelize), name).toEqual(without);
+      }
+    },
+  );
+  it('two at once take turns', async () => {
+    const first = await emptyDatabase();
+    const second = connect(String(first.config.database === '' ? '' : urlOf(first)));
+    await Promise.all([migrate(first, quiet), migrate(second, quiet)]);
+    await second.close();
+    expect(await shapeOf(first)).toEqual(whole);
+  });
+});
+
+const urlOf = (sequelize: Sequelize) =>
+  (process.env['TEST_DATABASE_URL'] ?? '').replace(/\/[^/]*$/, `/${sequelize.getDatabaseName()}`);
+
+describe('an older database', () => {
+  it('brings its maker’s sheets along as the shop’s', async () => {
+    const sequelize = await emptyDatabase();
+    const queries = sequelize.getQueryInterface();
+    for (const { up } of MIGRATIONS.slice(0, 3)) await up(queries);
+    const torque = { dimension: 'torque', value: 90, unit: 'lbf·ft' };
+    const body = { model: 'H 7', revision: 'B', figures: { jointTorque: { value: torque, page: '4' } } };
+    await sequelize.query('INSERT INTO makers_sheets (model, body) VALUES (:model, :body)', {
+      replacements: { model: 'H7', body: JSON.stringify(body) },
+    });
+    await migrate(sequelize, quiet);
+    defineModels(sequelize);
+    expect((await sheetFor('h 7'))?.revision).toBe('B');
+    expect(await SheetRow.count()).toBe(1);
+  });
+});
+
+describe('ready', () => {
+  let shop: Shop;
+  beforeAll(async () => {
+    shop = await openShop();
+  });
+  afterAll(() => shop.close());
+  it('is a server whose tables are its own: neither older nor newer', async () => {
+    const screen = await Screen.open(shop);
+    expect((await screen.get('/readyz')).status).toBe(200);
+    await shop.sequelize.query("INSERT INTO migrations (name) VALUES ('999-from-the-future')");
+    const newer = await screen.get('/readyz');
+    expect(newer.status).toBe(503);
+    expect(newer.body.migrationsOfANewerServer).toEqual(['999-from-the-future']);
+    await shop.sequelize.query("DELETE FROM migrations WHERE name IN ('999-from-the-future', '004-who-may')");
+    expect((await screen.get('/readyz')).body.pendingMigrations).toEqual(['004-who-may']);
+    expect((await tablesBehind(shop.sequelize)).unknown).toEqual([]);
+  });
+});

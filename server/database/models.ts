@@ -1,0 +1,351 @@
+import {
+  DataTypes,
+  Model,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type Sequelize,
+} from 'sequelize';
+
+/** Tables as Sequelize sees them. JSON columns hold text; whoever reads one parses it with its own schema. */
+export class PersonRow extends Model<InferAttributes<PersonRow>, InferCreationAttributes<PersonRow>> {
+  declare id: string;
+  declare name: string;
+  declare role: string;
+  declare pinHash: string;
+}
+
+export class ValveRow extends Model<InferAttributes<ValveRow>, InferCreationAttributes<ValveRow>> {
+  declare id: string;
+  declare tag: string;
+  declare serial: string | null;
+  /** Tag and serial as they are compared. */
+  declare tagKey: string | null;
+  declare serialKey: string | null;
+  declare customer: string;
+  declare construction: string;
+  declare body: string;
+  /** The truth that simulated instruments read; null for a real valve. */
+  declare simulated: string | null;
+}
+
+export class SiteRow extends Model<InferAttributes<SiteRow>, InferCreationAttributes<SiteRow>> {
+  declare customer: string;
+  declare rules: string;
+}
+
+export class JobRow extends Model<InferAttributes<JobRow>, InferCreationAttributes<JobRow>> {
+  declare id: string;
+  declare valveId: string;
+  declare version: number;
+  declare state: string;
+  declare personId: string | null;
+  declare tag: string;
+  declare serial: string | null;
+  declare location: string;
+  declare due: string | null;
+  /** The due date, or the end of time: what lists are ordered by. */
+  declare dueKey: string;
+  declare openedAt: Date;
+  declare summary: string;
+  /** The job's id while it is open, so that a valve has one open job at most. */
+  declare openValveId: string | null;
+}
+
+export class EventRow extends Model<InferAttributes<EventRow>, InferCreationAttributes<EventRow>> {
+  declare id: CreationOptional<number>;
+  declare jobId: string;
+  declare seq: number;
+  declare commandId: string;
+  declare kind: string;
+  declare format: number;
+  declare body: string;
+  declare person: string;
+  declare instrumentId: string | null;
+  declare at: string;
+  /** `at` is what the device said that it was done on, not this server's clock. */
+  declare toldByDevice: CreationOptional<boolean>;
+  declare receivedAt: Date;
+}
+
+export class ReceiptRow extends Model<InferAttributes<ReceiptRow>, InferCreationAttributes<ReceiptRow>> {
+  declare commandId: string;
+  declare jobId: string;
+  declare firstSeq: number;
+  declare lastSeq: number;
+}
+
+export class InstrumentRow extends Model<
+  InferAttributes<InstrumentRow>,
+  InferCreationAttributes<InstrumentRow>
+> {
+  declare id: string;
+  declare name: string;
+  declare kind: string;
+  /** Which source reads it. */
+  declare driver: string;
+  declare calibrationDue: string;
+}
+
+export class FaultCountRow extends Model<
+  InferAttributes<FaultCountRow>,
+  InferCreationAttributes<FaultCountRow>
+> {
+  declare symptom: string;
+  declare cause: string;
+  declare count: number;
+}
+
+/** A maker's sheet that is the shop's: the latest of a model is used. */
+export class SheetRow extends Model<InferAttributes<SheetRow>, InferCreationAttributes<SheetRow>> {
+  declare id: CreationOptional<number>;
+  /** As sheets are filed by it. */
+  declare model: string;
+  declare body: string;
+  /** The entry that made it the shop's; null for one older than that was kept. */
+  declare jobId: string | null;
+  declare seq: number | null;
+}
+
+export class PhotoRow extends Model<InferAttributes<PhotoRow>, InferCreationAttributes<PhotoRow>> {
+  declare id: string;
+  declare jobId: string;
+  declare width: number;
+  declare height: number;
+  /** JPEG as the server wrote it, without metadata. */
+  declare body: Buffer;
+}
+
+/** Wrong PINs in a row, and when the next one may be tried. */
+export class TriesRow extends Model<InferAttributes<TriesRow>, InferCreationAttributes<TriesRow>> {
+  declare key: string;
+  declare failures: number;
+  declare lastAt: Date;
+  declare nextAt: Date;
+}
+
+/** A device on which a person has signed in before. */
+export class DeviceRow extends Model<InferAttributes<DeviceRow>, InferCreationAttributes<DeviceRow>> {
+  /** SHA-256 of what its cookie holds. */
+  declare device: string;
+  declare personId: string;
+  declare seenAt: Date;
+}
+
+/** A file that was brought into the store, and by whom. */
+export class StockImportRow extends Model<
+  InferAttributes<StockImportRow>,
+  InferCreationAttributes<StockImportRow>
+> {
+  declare id: CreationOptional<number>;
+  declare kind: string;
+  declare person: string;
+  declare at: Date;
+  /** SHA-256 of the file. */
+  declare file: string;
+  declare written: number;
+  declare skipped: number;
+}
+
+export class StockRow extends Model<InferAttributes<StockRow>, InferCreationAttributes<StockRow>> {
+  declare number: string;
+  declare name: string;
+  declare part: string;
+  declare fits: string;
+  declare material: string;
+  declare elastomer: string | null;
+  /** A decimal, which the driver hands over as text. */
+  declare price: string;
+  declare leadDays: number;
+  declare bin: string;
+  declare onHand: number;
+  declare reorderAt: number;
+  declare cureDate: string | null;
+}
+
+export class KitRow extends Model<InferAttributes<KitRow>, InferCreationAttributes<KitRow>> {
+  declare number: string;
+  declare construction: string;
+  declare body: string;
+}
+
+export class UnitRow extends Model<InferAttributes<UnitRow>, InferCreationAttributes<UnitRow>> {
+  declare id: string;
+  declare kind: string;
+  declare serial: string;
+  declare valveKey: string;
+  declare state: string;
+  declare builtOn: string | null;
+  declare jobId: string | null;
+  declare tag: string | null;
+}
+
+// Sequelize writes into attribute objects, so that each column gets its own.
+const id = () => ({ type: DataTypes.UUID, allowNull: false, primaryKey: true }) as const;
+const uuid = () => ({ type: DataTypes.UUID, allowNull: false }) as const;
+const text = (length: number) => ({ type: DataTypes.STRING(length), allowNull: false }) as const;
+const maybe = (length: number) => ({ type: DataTypes.STRING(length), allowNull: true }) as const;
+const json = () => ({ type: DataTypes.TEXT('long'), allowNull: false }) as const;
+const day = () => ({ type: DataTypes.DATEONLY, allowNull: true }) as const;
+const moment = () => ({ type: DataTypes.DATE(3), allowNull: false }) as const;
+const count = () => ({ type: DataTypes.INTEGER, allowNull: false }) as const;
+
+export function defineModels(sequelize: Sequelize): void {
+  PersonRow.init(
+    { id: id(), name: text(80), role: text(20), pinHash: text(200) },
+    { sequelize, tableName: 'people' },
+  );
+  ValveRow.init(
+    {
+      id: id(),
+      tag: text(40),
+      serial: maybe(60),
+      tagKey: maybe(60),
+      serialKey: maybe(60),
+      customer: text(80),
+      construction: text(40),
+      body: json(),
+      simulated: { type: DataTypes.TEXT, allowNull: true },
+    },
+    { sequelize, tableName: 'valves' },
+  );
+  SiteRow.init(
+    { customer: { ...text(80), primaryKey: true }, rules: json() },
+    { sequelize, tableName: 'sites' },
+  );
+  JobRow.init(
+    {
+      id: id(),
+      valveId: uuid(),
+      version: count(),
+      state: text(12),
+      personId: { type: DataTypes.UUID, allowNull: true },
+      tag: text(40),
+      serial: maybe(60),
+      location: text(220),
+      due: day(),
+      dueKey: text(10),
+      openedAt: moment(),
+      summary: json(),
+      openValveId: { type: DataTypes.UUID, allowNull: true },
+    },
+    { sequelize, tableName: 'jobs' },
+  );
+  EventRow.init(
+    {
+      id: { type: DataTypes.BIGINT, primaryKey: true, autoIncrement: true },
+      jobId: uuid(),
+      seq: count(),
+      commandId: uuid(),
+      kind: text(40),
+      format: count(),
+      body: json(),
+      person: json(),
+      instrumentId: { type: DataTypes.UUID, allowNull: true },
+      at: text(40),
+      toldByDevice: { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false },
+      receivedAt: moment(),
+    },
+    { sequelize, tableName: 'job_events' },
+  );
+  ReceiptRow.init(
+    { commandId: id(), jobId: uuid(), firstSeq: count(), lastSeq: count() },
+    { sequelize, tableName: 'command_receipts' },
+  );
+  InstrumentRow.init(
+    {
+      id: id(),
+      name: text(80),
+      kind: text(40),
+      driver: text(40),
+      calibrationDue: { type: DataTypes.DATEONLY, allowNull: false },
+    },
+    { sequelize, tableName: 'instruments' },
+  );
+  StockRow.init(
+    {
+      number: { ...text(40), primaryKey: true },
+      name: text(120),
+      part: text(60),
+      fits: text(80),
+      material: text(60),
+      elastomer: maybe(40),
+      price: { type: DataTypes.DECIMAL(12, 2), allowNull: false },
+      leadDays: count(),
+      bin: text(20),
+      onHand: count(),
+      reorderAt: count(),
+      cureDate: maybe(20),
+    },
+    { sequelize, tableName: 'parts_stock' },
+  );
+  KitRow.init(
+    { number: { ...text(60), primaryKey: true }, construction: text(40), body: json() },
+    { sequelize, tableName: 'kits' },
+  );
+  UnitRow.init(
+    {
+      id: id(),
+      kind: text(40),
+      serial: text(60),
+      valveKey: text(80),
+      state: text(20),
+      builtOn: day(),
+      jobId: { type: DataTypes.UUID, allowNull: true },
+      tag: maybe(40),
+    },
+    { sequelize, tableName: 'shelf_units' },
+  );
+  FaultCountRow.init(
+    {
+      symptom: { ...text(40), primaryKey: true },
+      cause: { ...text(40), primaryKey: true },
+      count: count(),
+    },
+    { sequelize, tableName: 'fault_counts' },
+  );
+  SheetRow.init(
+    {
+      id: { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true },
+      model: text(60),
+      body: json(),
+      jobId: { type: DataTypes.UUID, allowNull: true },
+      seq: { type: DataTypes.INTEGER, allowNull: true },
+    },
+    { sequelize, tableName: 'shop_sheets' },
+  );
+  PhotoRow.init(
+    {
+      id: id(),
+      jobId: { type: DataTypes.UUID, allowNull: false },
+      width: count(),
+      height: count(),
+      body: { type: DataTypes.BLOB('long'), allowNull: false },
+    },
+    { sequelize, tableName: 'photos' },
+  );
+  TriesRow.init(
+    { key: { ...text(120), primaryKey: true }, failures: count(), lastAt: moment(), nextAt: moment() },
+    { sequelize, tableName: 'sign_in_tries' },
+  );
+  DeviceRow.init(
+    {
+      device: { ...text(64), primaryKey: true },
+      personId: id(),
+      seenAt: moment(),
+    },
+    { sequelize, tableName: 'known_devices' },
+  );
+  StockImportRow.init(
+    {
+      id: { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true },
+      kind: text(20),
+      person: json(),
+      at: moment(),
+      file: text(64),
+      written: count(),
+      skipped: count(),
+    },
+    { sequelize, tableName: 'store_imports' },
+  );
+}
