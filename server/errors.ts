@@ -14,7 +14,10 @@ export function answerError(error: unknown, request: Request, response: Response
     next(error);
     return;
   }
-  const problem = problemOf(error, String(request.id));
+  const problem = problemOf(
+    error,
+    typeof request.id === 'object' ? JSON.stringify(request.id) : String(request.id),
+  );
   if (problem.code === 'server.failed') request.log.error({ err: withoutStatement(error) }, 'request failed');
   if (problem.code === 'database.away') {
     request.log.warn({ why: withoutStatement(error)['message'] }, 'the database does not answer');

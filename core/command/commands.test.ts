@@ -163,7 +163,7 @@ describe('take-measurement', () => {
       code(job, {
         kind: 'take-measurement',
         body: { step: 'isolate.zero.upstream-pressure', what, value: '0 psig', readBy: id(999) },
-      } as RawCommand),
+      }),
     ).toBe('instrument.unknown');
     job.send({
       kind: 'take-measurement',
@@ -202,7 +202,7 @@ describe('tighten-bolt', () => {
       code(job, {
         kind: 'tighten-bolt',
         body: { step: 'rebuild.bolt-up', readBy: DIAL, ...click },
-      } as RawCommand),
+      }),
     ).toBe(problem);
   });
   it('a click before its time is refused with what it waits for', () => {
@@ -309,7 +309,7 @@ describe('attach-working', () => {
     ],
     [{ working: 'lathe.speed', given: { note: 'x'.repeat(30_000) } }, 'command.invalid'],
   ])('%#: %s', (body, problem) => {
-    expect(code(new BenchJob(), { kind: 'attach-working', body } as RawCommand)).toBe(problem);
+    expect(code(new BenchJob(), { kind: 'attach-working', body })).toBe(problem);
   });
   it('does no work: an inspector who kept a working may still release', () => {
     const job = new BenchJob().workTo('hold.contact');

@@ -9,7 +9,7 @@ const KINDS = Object.keys(EVENTS) as EventKind[];
 const sample = (kind: EventKind): Record<string, unknown> => {
   const found = frozen.find((entry) => entry.kind === kind);
   if (!found) throw new Error(`the frozen log has no ${kind}`);
-  return structuredClone(found) as Record<string, unknown>;
+  return structuredClone(found);
 };
 
 describe.each(KINDS)('an entry of %s', (kind) => {

@@ -43,7 +43,7 @@ export function apply(state: JobState, entry: Entry): Result<JobState> {
 }
 
 function without(records: Records, seq: number): Records {
-  const kinds = Object.entries(records).map(([kind, entries]) => [
+  const kinds = Object.entries(records).map(([kind, entries]): [string, readonly Entry[]] => [
     kind,
     entries.filter((entry) => entry.seq !== seq),
   ]);

@@ -7,7 +7,7 @@ export function unitsSpelt(text: string): { dimension: Dimension; unit: string }
   const exact = squeezed(text);
   if (exact === '') return [];
   const found = DIMENSIONS.flatMap((dimension) =>
-    Object.entries(UNITS[dimension])
+    Object.entries<{ readonly also?: readonly string[] }>(UNITS[dimension])
       .filter(([name, { also }]) => spelt(exact, name, also))
       .map(([unit]) => ({ dimension, unit })),
   );
@@ -31,7 +31,7 @@ function spelt(exact: string, name: string, also: readonly string[] | undefined)
 /** Units of this dimension whose spelling is within two letters of what was typed, nearest first. */
 export function unitsNear(text: string, dimension: Dimension): string[] {
   const lower = squeezed(text).toLowerCase();
-  return Object.entries(UNITS[dimension])
+  return Object.entries<{ readonly also?: readonly string[] }>(UNITS[dimension])
     .map(([unit, { also }]) => ({
       unit,
       distance: Math.min(

@@ -139,7 +139,7 @@ function shapeOf(axis: keyof Features, feature: object): Readonly<Record<string,
   if (!(schema instanceof z.ZodDiscriminatedUnion)) return {};
   for (const option of schema.options) {
     if (!(option instanceof z.ZodObject)) continue;
-    const { shape } = option;
+    const shape: Readonly<Record<string, z.core.$ZodType>> = option.shape;
     const tag: unknown = 'kind' in feature ? feature.kind : 'style' in feature ? feature.style : undefined;
     const discriminator: z.core.$ZodType | undefined = shape[schema.def.discriminator];
     if (discriminator && z.safeParse(discriminator, tag).success) return shape;

@@ -40,7 +40,12 @@ export function withoutStatement(error: unknown): Record<string, unknown> {
   const errno = parent !== null && typeof parent === 'object' && 'errno' in parent ? parent.errno : undefined;
   return {
     type: error.name,
-    message: error instanceof DatabaseError ? String(errno ?? 'database error') : firstLine(error.message),
+    message:
+      error instanceof DatabaseError
+        ? typeof errno === 'number'
+          ? String(errno)
+          : 'database error'
+        : firstLine(error.message),
     ...(errno === undefined ? {} : { errno }),
     stack: (error.stack ?? '')
       .split('\n')

@@ -36,8 +36,8 @@ function toRaw(row: EventRow): unknown {
     commandId: row.commandId,
     at: row.at,
     ...(row.toldByDevice ? { receivedAt: row.receivedAt.toISOString() } : {}),
-    by: JSON.parse(row.person),
-    body: JSON.parse(row.body),
+    by: JSON.parse(row.person) as unknown,
+    body: JSON.parse(row.body) as unknown,
   };
 }
 

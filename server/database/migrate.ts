@@ -20,7 +20,7 @@ const PATIENCE_SECONDS = 120;
 function runner(sequelize: Sequelize, log: Log) {
   const queries = sequelize.getQueryInterface();
   const say = (message: Record<string, unknown>) =>
-    log(`${String(message['event'])} ${String(message['name'] ?? '')}`);
+    log([message['event'], message['name']].filter((word) => typeof word === 'string').join(' '));
   return new Umzug({
     migrations: MIGRATIONS.map(({ name, up }) => ({ name, up: () => up(queries) })),
     storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),

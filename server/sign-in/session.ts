@@ -67,12 +67,15 @@ export async function beginSession(request: Request, personId: string): Promise<
 /** The session's row goes; what is left is that of a visitor. */
 export async function emptySession(request: Request): Promise<void> {
   await new Promise<void>((done, failed) =>
-    request.session.regenerate((error: unknown) => (error ? failed(error) : done())),
+    request.session.regenerate((error: unknown) => (error ? failed(asError(error)) : done())),
   );
 }
 
 export async function endSession(request: Request): Promise<void> {
   await new Promise<void>((done, failed) =>
-    request.session.destroy((error: unknown) => (error ? failed(error) : done())),
+    request.session.destroy((error: unknown) => (error ? failed(asError(error)) : done())),
   );
 }
+
+const asError = (error: unknown): Error =>
+  error instanceof Error ? error : new Error('the session could not be kept', { cause: error });

@@ -82,7 +82,7 @@ export function register<I extends z.ZodObject, R extends object>(working: Worki
 }
 
 function fieldsOf(input: z.ZodObject): Field[] {
-  return Object.entries(input.shape).map(([name, schema]) => {
+  return Object.entries<z.core.$ZodType>(input.shape).map(([name, schema]) => {
     const optional = schema._zod.optin === 'optional';
     const meta = fieldMeta.get(optional ? innermost(schema) : schema);
     if (!meta) throw new Error(`the field ${name} has no label`);
