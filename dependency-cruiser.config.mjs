@@ -44,7 +44,13 @@ const insideWeb = webOrder.map((folders, index) => ({
   comment: `web/${folders.join(', web/')} may import only what stands before them in docs/architecture.md`,
   severity: 'error',
   from: { path: `^web/(${folders.join('|')})/`, pathNot: '\\.test\\.ts$' },
-  to: { path: `^web/(${webOrder.slice(index + 1).flat().concat('none').join('|')})/` },
+  to: {
+    path: `^web/(${webOrder
+      .slice(index + 1)
+      .flat()
+      .concat('none')
+      .join('|')})/`,
+  },
 }));
 
 export default {
