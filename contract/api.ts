@@ -132,14 +132,12 @@ export const commandRequest = z.strictObject({
 
 /** The answer to a command that was taken: the entries it caused, wherever they now stand. */
 export const commandView = z.object({ version: z.number(), entries: z.array(entrySchema) });
-export type CommandView = z.output<typeof commandView>;
 /** The answer to a stale base: what was missed. */
 export const staleView = z.object({ version: z.number(), missed: z.array(entrySchema) });
 
 export const liveMessage = z.object({ version: z.number(), entries: z.array(entrySchema) });
 
 export const valveLine = z.object({ id: valveId, valve: valveSchema });
-export type ValveLine = z.output<typeof valveLine>;
 export const valveListView = z.object({ valves: z.array(valveLine), next: z.string().nullable() });
 export const valveListQuery = z.strictObject({
   q: z.string().trim().max(60).exactOptional(),

@@ -54,7 +54,6 @@ const SAMPLES: { [C in AnyProblemCode]: [Extract<AnyProblem, { code: C }>, RegEx
     { code: 'construction.unknown', id: 'boat', known: ['globe'] },
     /no construction “boat”/,
   ],
-  'features.invalid': [{ code: 'features.invalid', issues: [] }, /does not hold together/],
   'features.contradict': [{ code: 'features.contradict', why: 'A and B.' }, /^A and B\.$/],
   'plan.cycle': [{ code: 'plan.cycle', fragments: ['x', 'y'] }, /circle: x, y/],
   'unit.does-not-fit': [{ code: 'unit.does-not-fit', unit: 'packed bonnet', valve: 'V-1' }, /V-1/],
@@ -76,10 +75,6 @@ const SAMPLES: { [C in AnyProblemCode]: [Extract<AnyProblem, { code: C }>, RegEx
   'step.already-done': [{ code: 'step.already-done', step: 'Lift' }, /“Lift” is done already/],
   'step.waits': [{ code: 'step.waits', step: 'Lift', waits: ['a', 'b'] }, /“Lift” waits for: a; b/],
   'step.wants': [{ code: 'step.wants', step: 'Lift', wants: 'a crane' }, /“Lift” wants a crane/],
-  'reading.out-of-calibration': [
-    { code: 'reading.out-of-calibration', instrument: 'Dial 2', due: '2026-01-01' },
-    /Dial 2 was due.*do not count/,
-  ],
   'instrument.unknown': [{ code: 'instrument.unknown', id: 'x' }, /No such instrument/],
   'call.none': [{ code: 'call.none', part: 'stem' }, /no call on the stem yet/],
   'entry.unknown': [{ code: 'entry.unknown', seq: 7 }, /Entry 7/],
@@ -91,11 +86,9 @@ const SAMPLES: { [C in AnyProblemCode]: [Extract<AnyProblem, { code: C }>, RegEx
     { code: 'role.not-allowed', role: 'technician', wanted: ['lead', 'inspector'] },
     /^A technician may not do this; it takes a lead or an inspector\.$/,
   ],
-  'part.not-ordered': [{ code: 'part.not-ordered', part: 'stem' }, /stem is not on order/],
   'lock.elsewhere': [{ code: 'lock.elsewhere', lock: '7', where: 'Supply' }, /Lock 7 hangs already: Supply/],
   'lock.not-yours': [{ code: 'lock.not-yours', lock: '7', owner: 'Ada' }, /Lock 7 is Ada’s/],
   'isolation.both-sides': [{ code: 'isolation.both-sides', person: 'Ada' }, /Ada has signed the other side/],
-  'joint.wrong-bolt': [{ code: 'joint.wrong-bolt', bolt: 4, wanted: 1 }, /That was bolt 4; bolt 1 is next/],
   'event.unknown-kind': [{ code: 'event.unknown-kind', kind: 'x', seq: 3 }, /Entry 3 is of a kind/],
   'event.unknown-format': [
     { code: 'event.unknown-format', kind: 'x', format: 9, known: 1 },
@@ -106,7 +99,6 @@ const SAMPLES: { [C in AnyProblemCode]: [Extract<AnyProblem, { code: C }>, RegEx
     { code: 'event.out-of-order', expected: 2, found: 3 },
     /entry 2 was expected, 3 came/,
   ],
-  'export.broken': [{ code: 'export.broken', issues: [] }, /not a job export/],
   'request.invalid': [
     { code: 'request.invalid', issues: [{ path: 'limit', message: 'too large' }] },
     /^limit: too large$/,

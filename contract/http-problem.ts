@@ -38,4 +38,3 @@ export const problemBody = z.object({
   problem: z.looseObject({ code: z.string() }),
   text: z.string(),
 });
-export type ProblemBody = z.output<typeof problemBody>;

@@ -28,7 +28,6 @@ export {
   valveLine,
   valveListQuery,
   valveListView,
-  type CommandView,
   type InstrumentView,
   type JobExport,
   type JobLine,
@@ -37,12 +36,5 @@ export {
   type PersonView,
   type ReadingMessage,
   type SessionView,
-  type ValveLine,
 } from './api';
-export {
-  problemBody,
-  type AnyProblem,
-  type AnyProblemCode,
-  type HostProblem,
-  type ProblemBody,
-} from './http-problem';
+export { problemBody, type AnyProblem, type AnyProblemCode, type HostProblem } from './http-problem';

@@ -36,8 +36,6 @@ export const WORDING: Words = {
   'table.no-entry': ({ table, looked, has }) => `“${looked}” is not in ${table}, which has ${has}.`,
   'construction.unknown': ({ id, known }) =>
     `There is no construction “${id}”. There are: ${known.join(', ')}.`,
-  'features.invalid': ({ issues }) =>
-    `This valve's description does not hold together. ${issues.map(wordIssue).join(' ')}`,
   'features.contradict': ({ why }) => why,
   'plan.cycle': ({ fragments }) => `These steps wait for each other in a circle: ${fragments.join(', ')}.`,
   'unit.does-not-fit': ({ unit, valve }) => `${valve} has no ${unit} that is swapped whole.`,
@@ -54,8 +52,6 @@ export const WORDING: Words = {
   'step.already-done': ({ step }) => `“${step}” is done already.`,
   'step.waits': ({ step, waits }) => `“${step}” waits for: ${waits.join('; ')}.`,
   'step.wants': ({ step, wants }) => `“${step}” wants ${wants}.`,
-  'reading.out-of-calibration': ({ instrument, due }) =>
-    `${instrument} was due for calibration on ${due}: its readings do not count.`,
   'instrument.unknown': () => 'No such instrument is on file.',
   'call.none': ({ part }) => `There is no call on the ${part} yet to overrule.`,
   'entry.unknown': ({ seq }) => `Entry ${seq} does not stand in this log.`,
@@ -67,7 +63,6 @@ export const WORDING: Words = {
   'hold.asks-open': ({ parts }) => `Still to be decided: ${parts.join(', ')}. The hold stays until then.`,
   'role.not-allowed': ({ role, wanted }) =>
     `${capital(withArticle(role))} may not do this; it takes ${list(wanted.map(withArticle))}.`,
-  'part.not-ordered': ({ part }) => `The ${part} is not on order.`,
   'lock.elsewhere': ({ lock, where }) => `Lock ${lock} hangs already: ${where}. One lock, one place.`,
   'lock.not-yours': ({ lock, owner }) =>
     `Lock ${lock} is ${owner}’s: it comes off by the same hand, or by a lead who says why.`,
@@ -83,7 +78,6 @@ export const WORDING: Words = {
     `${person} filed this sheet: a second person reads it against the maker’s paper.`,
   'reading.not-steady': ({ what, change, over }) =>
     `${what} has not settled: ${change} in the last ${over}. Let it stand, then keep it.`,
-  'joint.wrong-bolt': ({ bolt, wanted }) => `That was bolt ${bolt}; bolt ${wanted} is next.`,
   'event.unknown-kind': ({ kind, seq }) => `Entry ${seq} is of a kind this version does not know: ${kind}.`,
   'event.unknown-format': ({ kind, format, known }) =>
     `An entry “${kind}” has format ${format}; this version knows up to ${known}.`,
@@ -91,8 +85,6 @@ export const WORDING: Words = {
     `Entry ${seq} (${kind}) cannot be read. ${issues.map(wordIssue).join(' ')}`,
   'event.out-of-order': ({ expected, found }) =>
     `The log has a gap: entry ${expected} was expected, ${found} came.`,
-  'export.broken': ({ issues }) =>
-    `This is not a job export that can be read. ${issues.map(wordIssue).join(' ')}`,
   'request.invalid': ({ issues }) =>
     issues.map(({ path, message }) => (path === '' ? message : `${path}: ${message}`)).join('; '),
   'request.too-large': ({ limit }) => `That is more than ${limit}; nothing was stored.`,

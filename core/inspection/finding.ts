@@ -40,6 +40,5 @@ export const findingSchema = z.discriminatedUnion('kind', [
 ]);
 
 export type Finding = z.output<typeof findingSchema>;
-export type FindingKind = Finding['kind'];
 
 export const partRoleSchema = z.enum(PART_ROLES);

@@ -1,5 +1,5 @@
 export { siteRulesSchema, USUAL_RULES, type SiteRules } from './site-rules';
-export { findingSchema, partRoleSchema, type Finding, type FindingKind } from './finding';
+export { findingSchema, partRoleSchema, type Finding } from './finding';
 export { METHODS, methodSchema, VERDICTS, verdictSchema, type Call, type Method, type Verdict } from './call';
 export {
   callOnFeature,
@@ -11,12 +11,4 @@ export {
   siteOr,
   stemLimit,
 } from './rules';
-export {
-  QUESTIONS,
-  SCHOOLS,
-  USUAL_SCHOOLS,
-  wayChosenSchema,
-  type Question,
-  type Schools,
-  type WayChosen,
-} from './schools';
+export { QUESTIONS, SCHOOLS, USUAL_SCHOOLS, wayChosenSchema, type Question, type Schools } from './schools';

@@ -114,4 +114,3 @@ export const wayChosenSchema = z.discriminatedUnion('question', [
   z.strictObject({ question: z.literal('gateSeats'), choice: schoolsSchema.shape.gateSeats }),
   z.strictObject({ question: z.literal('repairOrRenew'), choice: schoolsSchema.shape.repairOrRenew }),
 ]);
-export type WayChosen = z.output<typeof wayChosenSchema>;

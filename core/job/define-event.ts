@@ -13,8 +13,6 @@ const envelope = z.strictObject({
   receivedAt: z.iso.datetime({ offset: true }).max(40).exactOptional(),
 });
 
-export type Envelope = z.output<typeof envelope>;
-
 /** A named step from one stored format to the next, run on a copy before the body is parsed. */
 export interface Upgrade {
   readonly name: string;

@@ -19,7 +19,6 @@ export type Problem =
   | { code: 'table.no-entry'; table: string; looked: string; has: string }
   // valve
   | { code: 'construction.unknown'; id: string; known: string[] }
-  | { code: 'features.invalid'; issues: InputIssue[] }
   | { code: 'features.contradict'; why: string }
   // plan
   | { code: 'plan.cycle'; fragments: string[] }
@@ -33,7 +32,6 @@ export type Problem =
   | { code: 'step.already-done'; step: string }
   | { code: 'step.waits'; step: string; waits: string[] }
   | { code: 'step.wants'; step: string; wants: string }
-  | { code: 'reading.out-of-calibration'; instrument: string; due: string }
   | { code: 'instrument.unknown'; id: string }
   | { code: 'call.none'; part: string }
   | { code: 'entry.unknown'; seq: number }
@@ -43,7 +41,6 @@ export type Problem =
   | { code: 'hold.own-work'; person: string }
   | { code: 'hold.asks-open'; parts: string[] }
   | { code: 'role.not-allowed'; role: string; wanted: string[] }
-  | { code: 'part.not-ordered'; part: string }
   | { code: 'unit.does-not-fit'; unit: string; valve: string }
   | { code: 'unit.already-taken'; unit: string; serial: string }
   | { code: 'unit.not-on-shelf'; unit: string; serial: string }
@@ -55,13 +52,11 @@ export type Problem =
   | { code: 'certificate.own-work'; person: string }
   | { code: 'sheet.own'; person: string }
   | { code: 'reading.not-steady'; what: string; change: string; over: string }
-  | { code: 'joint.wrong-bolt'; bolt: number; wanted: number }
   // formats
   | { code: 'event.unknown-kind'; kind: string; seq: number }
   | { code: 'event.unknown-format'; kind: string; format: number; known: number }
   | { code: 'event.broken'; kind: string; seq: number; issues: InputIssue[] }
-  | { code: 'event.out-of-order'; expected: number; found: number }
-  | { code: 'export.broken'; issues: InputIssue[] };
+  | { code: 'event.out-of-order'; expected: number; found: number };
 
 /** One thing wrong with one field of what was entered. `path` is dotted, empty for the whole. */
 export interface InputIssue {
@@ -70,6 +65,3 @@ export interface InputIssue {
 }
 
 export type ProblemCode = Problem['code'];
-
-/** The problem with this code. */
-export type ProblemOf<C extends ProblemCode> = Extract<Problem, { code: C }>;

@@ -1,7 +1,6 @@
 export { DIMENSIONS, isDimension, unitNames, unitOf, type Dimension, type UnitOf } from './units';
 export {
   compare,
-  convert,
   degrees,
   fromSi,
   inches,
@@ -13,10 +12,8 @@ export {
   si,
   thou,
   valueIn,
-  type AbsolutePressure,
   type Angle,
   type Area,
-  type Current,
   type Energy,
   type Flow,
   type FlowCoefficient,
@@ -29,7 +26,6 @@ export {
   type Quantity,
   type Ratio,
   type RotationalSpeed,
-  type Speed,
   type Stiffness,
   type Stress,
   type Temperature,

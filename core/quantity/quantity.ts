@@ -18,7 +18,6 @@ export type Angle = Quantity<'angle'>;
 export type Force = Quantity<'force'>;
 export type Torque = Quantity<'torque'>;
 export type GaugePressure = Quantity<'gauge pressure'>;
-export type AbsolutePressure = Quantity<'absolute pressure'>;
 export type PressureDifference = Quantity<'pressure difference'>;
 export type Stress = Quantity<'stress'>;
 export type Area = Quantity<'area'>;
@@ -27,14 +26,12 @@ export type Flow = Quantity<'flow'>;
 export type Temperature = Quantity<'temperature'>;
 export type Mass = Quantity<'mass'>;
 export type Time = Quantity<'time'>;
-export type Speed = Quantity<'speed'>;
 export type Energy = Quantity<'energy'>;
 export type Ratio = Quantity<'ratio'>;
 export type RotationalSpeed = Quantity<'rotational speed'>;
 export type Stiffness = Quantity<'stiffness'>;
 export type GasFlow = Quantity<'gas flow'>;
 export type FlowCoefficient = Quantity<'flow coefficient'>;
-export type Current = Quantity<'current'>;
 
 /** A quantity from a number in a named unit. */
 export function quantity<D extends Dimension>(dimension: D, value: number, unit: UnitOf<D>): Quantity<D> {
@@ -60,11 +57,6 @@ export function valueIn(q: Quantity, unit: string): number {
   if (unit === q.unit) return q.value;
   const to = definition(q.dimension, unit);
   return (si(q) - (to.offset ?? 0)) / to.factor;
-}
-
-/** The same quantity expressed in another unit; drops the entered text when the unit changes. */
-export function convert<D extends Dimension>(q: Quantity<D>, unit: UnitOf<D>): Quantity<D> {
-  return unit === q.unit ? q : quantity(q.dimension, valueIn(q, unit), unit);
 }
 
 /** A quantity from its SI value, expressed in `unit`. */

@@ -19,4 +19,3 @@ export const CROSS_PATTERNS: Readonly<Record<number, readonly number[]>> = {
 
 /** Percent of final torque, pass by pass; a circular pass at 100 % follows in each school. */
 export const TIGHTENING_PASSES = { quarters: [25, 50, 75, 100], thirds: [30, 70, 100] } as const;
-export type TighteningPasses = keyof typeof TIGHTENING_PASSES;

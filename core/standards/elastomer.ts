@@ -57,9 +57,6 @@ export const SEAL_LUBRICANTS = [
 ] as const;
 export type SealLubricant = (typeof SEAL_LUBRICANTS)[number];
 
-/** Good, to be asked about, or wrong. */
-export type Rating3 = 'good' | 'ask' | 'no';
-
 export interface ElastomerData {
   /** Usual range in service, °C. */
   readonly lowCelsius: number;
@@ -234,7 +231,6 @@ export const ELASTOMER_DATA: Readonly<Record<Elastomer, ElastomerData>> = {
   },
 };
 
-export const ISO_2230 = standard('ISO 2230', 'storage of vulcanised rubber');
 export const AS5316 = standard('SAE AS5316', 'storage of elastomer seals');
 export const SHELF_SCHOOLS = ['ISO 2230', 'AS5316'] as const;
 export type ShelfSchool = (typeof SHELF_SCHOOLS)[number];

@@ -7,8 +7,6 @@ export const IEC_60534_2_1 = standard('IEC 60534-2-1', 'flow capacity, sizing eq
 export const WATER_DENSITY = 999.1;
 /** Critical pressure of water, Pa absolute. */
 export const WATER_CRITICAL_PASCALS = 22.12e6;
-/** Expansion factor at choked flow. */
-export const CHOKED_EXPANSION = 2 / 3;
 /** Usual recovery and pressure ratio factors of a globe valve, where the maker's are not at hand. */
 export const GLOBE_FACTORS = { liquidRecovery: 0.9, pressureRatio: 0.72 } as const;
 
