@@ -21,8 +21,7 @@ export function stepsOfAllOpenings(
   condemned: boolean,
 ): Openings {
   const fragments = FRAGMENTS.filter(
-    ({ when, of }) =>
-      (when?.(valve.features) ?? true) && of !== (condemned ? ('sound' as const) : ('condemned' as const)),
+    ({ when, of }) => (when?.(valve.features) ?? true) && of !== (condemned ? 'sound' : 'condemned'),
   );
   const steps: Proposed[] = [];
   for (let opening: Opening = { number: 1 }; ;) {

@@ -234,7 +234,6 @@ export const POSITIONER_KINDS: readonly PositionerKind[] = positionerSchema.opti
 export type BoltedBonnet = JointOf<'bolted-bonnet'>;
 export type ClampedYoke = JointOf<'clamped-yoke'>;
 export type SealRingBonnet = JointOf<'seal-ring-bonnet'>;
-export type DiaphragmHousing = JointOf<'diaphragm-housing'>;
 export type BalancedPlug = ClosureOf<'balanced-plug'>;
 export type SpringRegulator = ClosureOf<'spring-regulator'>;
 export type SpringDiaphragm = MoverOf<'spring-diaphragm'>;

@@ -11,7 +11,6 @@ export {
   type ClampedYoke,
   type ClosureKind,
   type ClosureOf,
-  type DiaphragmHousing,
   type DiaphragmOnStem,
   type Features,
   type HygienicCylinder,

@@ -1,9 +1,10 @@
 import { opensByAir } from '../../valve';
 import { lengthAsk } from '../blocks/asks';
+import { measured } from '../blocks/measured';
 import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft } from '../draft';
 import { stepName } from '../relations';
-import { inspect, rebuild, sequence, strip, type Sketch } from '../sequence';
+import { rebuild, sequence, strip, type Sketch } from '../sequence';
 import type { ClosureProcedure } from './closure';
 import { boltUp } from '../blocks/bolting';
 
@@ -13,24 +14,18 @@ const DOUBLE = feature('double-seated plug, guided top and bottom');
 export const doublePlug: ClosureProcedure = {
   proof: { by: 'class' },
   leavesFromBelow: opensByAir,
-  steps: (c) => [...(opensByAir(c.features) ? fromBelow(c) : fromAbove(c)), ...measured(c), ...together(c)],
+  steps: (c) => [...(opensByAir(c.features) ? fromBelow(c) : fromAbove(c)), ...sized(c), ...together(c)],
 };
 
-const measured = (c: Context): Draft[] =>
-  sequence(c, inspect(feature('has upper seat ring and lower seat ring')), [
-    {
-      id: 'inspect.seat-rings',
-      title: 'Seat rings: which is the larger',
-      why: 'One is slightly larger so that the plug passes; big and small are never swapped.',
-      tools: ['caliper'],
-      parts: ['upper seat ring', 'lower seat ring'],
-      task: {
-        kind: 'measure',
-        asks: [lengthAsk('upper seat bore', '4.06 in'), lengthAsk('lower seat bore', '4 in')],
-      },
-      minutes: 8,
-    },
-  ]);
+const sized = (c: Context): Draft[] =>
+  measured(c, {
+    id: 'inspect.seat-rings',
+    title: 'Seat rings: which is the larger',
+    why: 'One is slightly larger so that the plug passes; big and small are never swapped.',
+    tools: ['caliper'],
+    parts: ['upper seat ring', 'lower seat ring'],
+    asks: [lengthAsk('upper seat bore', '4.06 in'), lengthAsk('lower seat bore', '4 in')],
+  });
 
 const PLUG_OUT = stepName('strip.plug');
 

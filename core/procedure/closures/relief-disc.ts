@@ -1,11 +1,12 @@
 import { arrivalOf } from '../blocks/arrival';
 import { lengthAsk, pressureAsk } from '../blocks/asks';
+import { measured } from '../blocks/measured';
 import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft } from '../draft';
 import type { MeasureAsk } from '../../task';
 import { lookOf } from '../every-job/looks';
 import { ifThere, spelt, stepName } from '../relations';
-import { inspect, once, proving, rebuild, repair, sequence, setUp, strip, type Sketch } from '../sequence';
+import { once, proving, rebuild, repair, sequence, setUp, strip, type Sketch } from '../sequence';
 import type { ClosureProcedure } from './closure';
 
 const RELIEF = feature('spring-loaded disc on a nozzle');
@@ -19,38 +20,26 @@ const RINGS = [notches('upper', '11 notches'), notches('lower', '4 notches')];
 
 /** A safety or relief valve: popped as found, its turns and notches counted, disc and nozzle lapped apart. */
 export const reliefDisc: ClosureProcedure = {
-  steps: (c) => [...asFound(c), ...apart(c), ...measured(c), ...lapped(c), ...together(c), ...set(c)],
+  steps: (c) => [...asFound(c), ...apart(c), ...sized(c), ...lapped(c), ...together(c), ...set(c)],
 };
 
-const measured = (c: Context): Draft[] => [
-  ...sequence(c, inspect(feature('has spring and spindle')), [
-    {
-      id: 'inspect.spring-length',
-      title: 'Spring: free length and squareness',
-      why: 'A spring that has set or leans pops at another pressure than its sheet says.',
-      tools: ['rule', 'square'],
-      parts: ['spring', 'spindle'],
-      task: {
-        kind: 'measure',
-        asks: [lengthAsk('free length', '4.5 in'), lengthAsk('out of square', '0.03 in')],
-      },
-      minutes: 8,
-    },
-  ]),
-  ...sequence(c, inspect(feature('has disc holder and guide bush')), [
-    {
-      id: 'inspect.guide-clearance',
-      title: 'Disc holder in its guide: clearance',
-      why: 'Too tight it hangs, too slack it lands crooked.',
-      tools: ['outside micrometer', 'inside micrometer'],
-      parts: ['disc holder', 'guide bush'],
-      task: {
-        kind: 'measure',
-        asks: [lengthAsk('holder diameter', '1.498 in'), lengthAsk('guide bore', '1.504 in')],
-      },
-      minutes: 8,
-    },
-  ]),
+const sized = (c: Context): Draft[] => [
+  ...measured(c, {
+    id: 'inspect.spring-length',
+    title: 'Spring: free length and squareness',
+    why: 'A spring that has set or leans pops at another pressure than its sheet says.',
+    tools: ['rule', 'square'],
+    parts: ['spring', 'spindle'],
+    asks: [lengthAsk('free length', '4.5 in'), lengthAsk('out of square', '0.03 in')],
+  }),
+  ...measured(c, {
+    id: 'inspect.guide-clearance',
+    title: 'Disc holder in its guide: clearance',
+    why: 'Too tight it hangs, too slack it lands crooked.',
+    tools: ['outside micrometer', 'inside micrometer'],
+    parts: ['disc holder', 'guide bush'],
+    asks: [lengthAsk('holder diameter', '1.498 in'), lengthAsk('guide bore', '1.504 in')],
+  }),
 ];
 
 const NOTCHES = stepName('strip.ring-notches');

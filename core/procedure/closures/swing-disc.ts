@@ -1,8 +1,9 @@
 import { lengthAsk } from '../blocks/asks';
 import { boltUp } from '../blocks/bolting';
+import { measured } from '../blocks/measured';
 import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft } from '../draft';
-import { inspect, rebuild, sequence, setUp, strip } from '../sequence';
+import { rebuild, sequence, setUp, strip } from '../sequence';
 import type { ClosureProcedure } from './closure';
 
 const HINGE = feature('disc swinging on a hinge pin');
@@ -16,7 +17,7 @@ export const swingDisc: ClosureProcedure = {
     how: 'Pressure on the downstream side only, the inlet open and watched.',
     parts: ['disc', 'seat'],
   },
-  steps: (c) => [...apart(c), ...measured(c), ...together(c), ...swung(c)],
+  steps: (c) => [...apart(c), ...sized(c), ...together(c), ...swung(c)],
 };
 
 const apart = (c: Context): Draft[] =>
@@ -53,21 +54,15 @@ const apart = (c: Context): Draft[] =>
     },
   ]);
 
-const measured = (c: Context): Draft[] =>
-  sequence(c, inspect(feature('has hinge pin and hinge bushings')), [
-    {
-      id: 'inspect.hinge',
-      title: 'Clearance of hinge pin in its bushings',
-      why: 'The disc drops by half of it and misses its seat.',
-      tools: ['outside micrometer', 'inside micrometer'],
-      parts: ['hinge pin', 'hinge bushings'],
-      task: {
-        kind: 'measure',
-        asks: [lengthAsk('pin diameter', '0.75 in'), lengthAsk('bush bore', '0.755 in')],
-      },
-      minutes: 8,
-    },
-  ]);
+const sized = (c: Context): Draft[] =>
+  measured(c, {
+    id: 'inspect.hinge',
+    title: 'Clearance of hinge pin in its bushings',
+    why: 'The disc drops by half of it and misses its seat.',
+    tools: ['outside micrometer', 'inside micrometer'],
+    parts: ['hinge pin', 'hinge bushings'],
+    asks: [lengthAsk('pin diameter', '0.75 in'), lengthAsk('bush bore', '0.755 in')],
+  });
 
 function together(c: Context): Draft[] {
   return sequence(c, rebuild(HINGE, [], 'closed'), [

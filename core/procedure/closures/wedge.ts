@@ -1,11 +1,12 @@
 import type { PartRole } from '../../valve';
 import { slug } from '../blocks/arrival';
 import { lengthAsk } from '../blocks/asks';
+import { measured } from '../blocks/measured';
 import { CAUTIONS } from '../cautions';
 import { feature, fromCall, type Context, type Draft } from '../draft';
 import { lookOf } from '../every-job/looks';
 import { ifThere } from '../relations';
-import { inspect, once, rebuild, repair, sequence, strip, type Sketch } from '../sequence';
+import { once, rebuild, repair, sequence, strip, type Sketch } from '../sequence';
 import type { ClosureProcedure } from './closure';
 
 const WEDGE = feature('a wedge between two seats');
@@ -20,24 +21,18 @@ export const wedge: ClosureProcedure = {
     parts: ['wedge', 'left seat', 'right seat'],
   },
   hangsOnStem: true,
-  steps: (c) => [...marked(c), ...measured(c), ...lapped(c), ...backInPlace(c)],
+  steps: (c) => [...marked(c), ...sized(c), ...lapped(c), ...backInPlace(c)],
 };
 
-const measured = (c: Context): Draft[] =>
-  sequence(c, inspect(feature('has wedge')), [
-    {
-      id: 'inspect.wedge-travel',
-      title: 'Wedge in its seats: wear travel left',
-      why: 'Pressed home it must ride high: API 600 wants 2.3 mm to NPS 2, 3.3 to 6, 6.4 to 12, 9.7 to 18, 12.7 to 24.',
-      tools: ['rule', 'feeler gauges'],
-      parts: ['wedge'],
-      task: {
-        kind: 'measure',
-        asks: [lengthAsk('wear travel left', '0.13 in'), lengthAsk('guide clearance', '0.05 in')],
-      },
-      minutes: 8,
-    },
-  ]);
+const sized = (c: Context): Draft[] =>
+  measured(c, {
+    id: 'inspect.wedge-travel',
+    title: 'Wedge in its seats: wear travel left',
+    why: 'Pressed home it must ride high: API 600 wants 2.3 mm to NPS 2, 3.3 to 6, 6.4 to 12, 9.7 to 18, 12.7 to 24.',
+    tools: ['rule', 'feeler gauges'],
+    parts: ['wedge'],
+    asks: [lengthAsk('wear travel left', '0.13 in'), lengthAsk('guide clearance', '0.05 in')],
+  });
 
 function marked(c: Context): Draft[] {
   return sequence(c, once(strip(WEDGE, ['bonnet lifted'], 'wedge marked')), [

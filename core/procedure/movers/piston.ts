@@ -1,8 +1,9 @@
 import { lengthAsk } from '../blocks/asks';
+import { measured } from '../blocks/measured';
 import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft } from '../draft';
 import { stepName } from '../relations';
-import { inspect, once, rebuild, sequence, setUp, strip } from '../sequence';
+import { once, rebuild, sequence, setUp, strip } from '../sequence';
 import type { MoverProcedure } from './mover';
 import { coupled, uncoupled } from '../blocks/couplings';
 
@@ -14,31 +15,25 @@ export const piston: MoverProcedure = {
     lengthAsk('height of the jam nuts on the stem', '0.875 in'),
     lengthAsk('thread engaged in the coupling', '0.75 in'),
   ],
-  steps: (c) => [...off(c), ...apart(c), ...measured(c), ...together(c), ...on(c), ...stroke(c)],
+  steps: (c) => [...off(c), ...apart(c), ...sized(c), ...together(c), ...on(c), ...stroke(c)],
 };
 
 const ACTUATOR_OFF = stepName('strip.actuator-off');
 const BORE = stepName('inspect.bore');
 
-const measured = (c: Context): Draft[] =>
-  sequence(c, inspect(feature('has cylinder and piston')), [
-    {
-      id: BORE,
-      title: 'Cylinder bore: inside micrometer, three depths',
-      why: 'A worn bore is sluggish and hunts.',
-      tools: ['inside micrometer'],
-      parts: ['cylinder', 'piston'],
-      task: {
-        kind: 'measure',
-        asks: [
-          lengthAsk('bore at the top', '6 in'),
-          lengthAsk('bore in the middle', '6.001 in'),
-          lengthAsk('bore at the bottom', '6 in'),
-        ],
-      },
-      minutes: 8,
-    },
-  ]);
+const sized = (c: Context): Draft[] =>
+  measured(c, {
+    id: BORE,
+    title: 'Cylinder bore: inside micrometer, three depths',
+    why: 'A worn bore is sluggish and hunts.',
+    tools: ['inside micrometer'],
+    parts: ['cylinder', 'piston'],
+    asks: [
+      lengthAsk('bore at the top', '6 in'),
+      lengthAsk('bore in the middle', '6.001 in'),
+      lengthAsk('bore at the bottom', '6 in'),
+    ],
+  });
 
 const onTop = (c: Context) => c.has('feedback spring');
 const side = (c: Context) => c.has('positioner') && !onTop(c);
