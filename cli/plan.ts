@@ -10,10 +10,17 @@ import {
   type JobState,
   type StepRef,
 } from '@dusk-wren/core/job';
-import { findingSchema, partRoleSchema, USUAL_RULES, wayChosenSchema } from '@dusk-wren/core/inspection';
+import {
+  findingSchema,
+  partRoleSchema,
+  USUAL_RULES,
+  wayChosenSchema,
+  wordReason,
+} from '@dusk-wren/core/inspection';
 import { plan, type Plan, type PlannedStep } from '@dusk-wren/core/plan';
 import { must } from '@dusk-wren/core/problem';
 import { lookOf, spelt } from '@dusk-wren/core/procedure';
+import { say } from '@dusk-wren/core/quantity';
 import {
   CONSTRUCTION_IDS,
   CONSTRUCTIONS,
@@ -84,12 +91,13 @@ function shown({ steps, calls, inHand, remainingMinutes, valve }: Plan): unknown
       part,
       verdict,
       method,
-      reason,
+      reason: say(wordReason(reason), 'US'),
       because,
     })),
     steps: steps.map(({ finished, kept, opening, task, because, ...step }) => ({
       ...step,
-      because: because.text,
+      why: say(step.why, 'US'),
+      because: say(because.text, 'US'),
       becauseOf: because.kind,
       ...(because.entry === undefined ? {} : { entry: because.entry }),
       task: task.kind,

@@ -10,6 +10,8 @@ import {
   valveId,
 } from '@dusk-wren/core/job';
 import { CHECK_IDS, CAUSE_IDS, SYMPTOM_IDS } from '@dusk-wren/core/diagnosis';
+import { blockedSchema } from '@dusk-wren/core/plan';
+import { leakSchema } from '@dusk-wren/core/quantity';
 import { LIKENESSES, SHELF_UNIT_KINDS, valveSchema } from '@dusk-wren/core/valve';
 import { z } from 'zod';
 
@@ -48,13 +50,7 @@ export const jobSummaryView = z.object({
   travel: z.number(),
   holds: z.array(z.object({ at: z.number(), released: z.boolean() })),
   inHand: z.string(),
-  blocked: z
-    .object({
-      kind: z.enum(['ask', 'hold', 'part', 'pressure']),
-      text: z.string(),
-      expected: z.string().exactOptional(),
-    })
-    .exactOptional(),
+  blocked: blockedSchema.exactOptional(),
   remainingMinutes: z.number(),
   awaited: z.object({ expected: z.string(), minutesAfter: z.number() }).exactOptional(),
   withPerson: z.object({ id: z.string(), name: z.string() }).exactOptional(),
@@ -186,7 +182,8 @@ export const readingMessage = z.discriminatedUnion('kind', [
     psig: z.number(),
     phase: z.enum(['rising', 'holding', 'done']),
     held: z.number(),
-    drops: z.number(),
+    leaked: leakSchema.shape.perMinute,
+    of: leakSchema.shape.of,
     /** How many times faster than the clock this simulated run goes. */
     rate: z.number(),
   }),

@@ -125,6 +125,10 @@ const SAMPLES: { [C in AnyProblemCode]: [Extract<AnyProblem, { code: C }>, RegEx
   'isolation.not-done-by': [{ code: 'isolation.not-done-by', person: 'Ada' }, /^Ada did none of it/],
   'certificate.own-work': [{ code: 'certificate.own-work', person: 'Ada' }, /another signs the certificate/],
   'sheet.own': [{ code: 'sheet.own', person: 'Ada' }, /^Ada filed this sheet: a second person/],
+  'leak.counted-otherwise': [
+    { code: 'leak.counted-otherwise', found: 'drops', wanted: 'mL' },
+    /allowed here in mL and was counted in drops/,
+  ],
   'reading.not-steady': [
     { code: 'reading.not-steady', what: 'pressure upstream', change: '12 psi', over: '5 s' },
     /has not settled: 12 psi in the last 5 s/,

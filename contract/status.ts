@@ -33,6 +33,7 @@ export const STATUS: Readonly<Record<AnyProblemCode, number>> = {
   'step.already-done': REFUSED,
   'step.waits': REFUSED,
   'step.wants': REFUSED,
+  'leak.counted-otherwise': REFUSED,
   'instrument.unknown': REFUSED,
   'call.none': REFUSED,
   'entry.unknown': REFUSED,

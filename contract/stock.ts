@@ -1,6 +1,7 @@
 import { kitSheetSchema } from '@dusk-wren/core/stock';
 import { ELASTOMERS } from '@dusk-wren/core/standards';
 import { jobId } from '@dusk-wren/core/job';
+import { phraseSchema } from '@dusk-wren/core/quantity';
 import { MATERIALS, PART_ROLES, SHELF_UNIT_KINDS } from '@dusk-wren/core/valve';
 import { z } from 'zod';
 
@@ -54,7 +55,7 @@ export const orderView = z.object({
   job: jobId,
   tag: z.string(),
   part: z.enum(PART_ROLES),
-  reason: z.string(),
+  reason: phraseSchema,
   leadDays: z.number(),
   orderBy: z.string().exactOptional(),
   late: z.boolean(),

@@ -78,6 +78,8 @@ export const WORDING: Words = {
     `${person} filed this sheet: a second person reads it against the maker’s paper.`,
   'reading.not-steady': ({ what, change, over }) =>
     `${what} has not settled: ${change} in the last ${over}. Let it stand, then keep it.`,
+  'leak.counted-otherwise': ({ found, wanted }) =>
+    `The leak is allowed here in ${wanted} and was counted in ${found}: count ${wanted}.`,
   'event.unknown-kind': ({ kind, seq }) => `Entry ${seq} is of a kind this version does not know: ${kind}.`,
   'event.unknown-format': ({ kind, format, known }) =>
     `An entry “${kind}” has format ${format}; this version knows up to ${known}.`,

@@ -22,7 +22,13 @@ function finished(): BenchJob {
   });
   job.workTo('test.seat').send({
     kind: 'run-pressure-test',
-    body: { step: 'test.seat', pressure: '1630 psig', hold: '60 s', leakPerMinute: 40, readBy: DIAL },
+    body: {
+      step: 'test.seat',
+      pressure: '1630 psig',
+      hold: '60 s',
+      leak: { perMinute: 40, of: 'drops' },
+      readBy: DIAL,
+    },
   });
   return job.workTo('nothing');
 }
@@ -163,7 +169,7 @@ describe('the certificate of a double-seated control valve', () => {
       step: 'test.seat',
       pressure: job.step('test.seat')?.task.kind === 'pressure-test' ? '60 psig' : '0 psig',
       hold: '60 s',
-      leakPerMinute: 2.34,
+      leak: { perMinute: 2.34, of: 'mL' },
       readBy: DIAL,
     },
   });

@@ -13,11 +13,13 @@ import {
   type ReadBy,
   type Stage,
 } from '../job';
+import { wordReason } from '../inspection';
 import { plan, type Plan, type PlannedStep } from '../plan';
 import { boltProgress, passed, type TaskOf } from '../task';
 import {
   format,
-  formatNumber,
+  formatLeak,
+  say,
   type GaugePressure,
   type Length,
   type Time,
@@ -121,11 +123,11 @@ export function certificate(
     condemned: current.condemned,
     asFound: asFound(state, current, system),
     asLeft: asLeft(state, current, system),
-    calls: callLines(current),
+    calls: callLines(current, system),
     torques: current.steps.flatMap((step) =>
       step.task.kind === 'bolt-up' ? [torqueTable(state, step, step.task, system)] : [],
     ),
-    ...packingOf(state),
+    ...packingOf(state, system),
     tests: testLines(state, current),
     workings: state.records['working-attached'].map(({ body }) => ({
       title: body.title,
@@ -141,7 +143,7 @@ export function certificate(
         ...(step.finished ? { by: step.finished.by.name, at: step.finished.at } : {}),
       })),
     corrections: log.flatMap((entry) =>
-      entry.kind === 'entry-struck' ? [`${entry.by.name}: ${describeEntry(entry)}`] : [],
+      entry.kind === 'entry-struck' ? [`${entry.by.name}: ${describeEntry(entry, system)}`] : [],
     ),
     simulated: stamps.some(({ simulated }) => simulated),
   };
@@ -193,7 +195,7 @@ function asFound(state: JobState, current: Plan, system: UnitSystem): string[] {
     .filter(({ body }) => body.finding.kind !== 'sound')
     .map(
       (entry) =>
-        describeEntry(entry) +
+        describeEntry(entry, system) +
         ('depth' in entry.body.finding ? `, ${format(entry.body.finding.depth, system)} deep` : ''),
     );
   const measured = records.measured.map(({ body }) => `${body.what}: ${format(body.value, system)}`);
@@ -247,13 +249,13 @@ function contactLines(state: JobState, current: Plan, system: UnitSystem, stage:
   });
 }
 
-function callLines({ calls }: Plan): CallLine[] {
+function callLines({ calls }: Plan, system: UnitSystem): CallLine[] {
   return [...calls.values()].map((call, i) => ({
     number: i + 1,
     part: call.part,
     verdict: call.verdict,
     ...(call.method === undefined ? {} : { method: call.method }),
-    reason: call.reason,
+    reason: say(wordReason(call.reason), system),
     source: describeSource(call.source),
     ...(call.overruled === undefined
       ? {}
@@ -284,12 +286,12 @@ function torqueTable(
       .filter(({ verdict }) => verdict !== 'counts')
       .map(
         ({ entry, verdict }) =>
-          `${describeEntry(entry)} (${format(entry.body.torque, system)}): ${verdict}, done again`,
+          `${describeEntry(entry, system)} (${format(entry.body.torque, system)}): ${verdict}, done again`,
       ),
   };
 }
 
-function packingOf(state: JobState): Pick<Certificate, 'packing'> {
+function packingOf(state: JobState, system: UnitSystem): Pick<Certificate, 'packing'> {
   const fitted = state.records['packing-fitted'].at(-1)?.body;
   if (!fitted) return {};
   return {
@@ -297,7 +299,7 @@ function packingOf(state: JobState): Pick<Certificate, 'packing'> {
       rings: fitted.joints.length,
       section: fitted.section,
       length: fitted.length,
-      joints: fitted.joints.map((joint) => format(joint, 'US')).join(', '),
+      joints: fitted.joints.map((joint) => format(joint, system)).join(', '),
     },
   };
 }
@@ -307,14 +309,13 @@ function testLines(state: JobState, current: Plan): TestLine[] {
     const step = current.steps.find(({ id }) => id === entry.body.step.id);
     if (step?.task.kind !== 'pressure-test') return [];
     const { body } = entry;
-    const unit = `${body.counted ?? (body.fluid === 'gas' ? 'bubbles' : 'drops')}/min`;
     return [
       {
         title: body.step.title,
         pressure: body.pressure,
         hold: body.hold,
-        leak: `${formatNumber(body.leakPerMinute, 1)} ${unit}`,
-        allowed: `${formatNumber(step.task.allowedPerMinute, 1)} ${unit}`,
+        leak: formatLeak(body.leak),
+        allowed: formatLeak(step.task.allowed),
         passed: counts(body.readBy) && passed(entry, step.task),
         source: describeSource(step.task.shown.source),
         simulated: isSimulated(body.readBy),

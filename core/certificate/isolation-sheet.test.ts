@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { say } from '../quantity';
 import { usualLine } from '../isolation';
 import { BenchJob, DIAL, LAPSED, LEAD, TECHNICIAN } from '../testing/bench';
 import { defaultValve, type ConstructionId, type Valve } from '../valve';
@@ -125,7 +126,7 @@ describe('the isolation sheet', () => {
     const [stored = ''] = sheetOf(job, 'SI').stored;
     expect(stored).toMatch(/^[\d.]+ kJ shut in/);
     expect(Number.parseFloat(stored)).toBeCloseTo(250, 0);
-    expect(job.step('isolate.line')?.why).toContain(`Stored: ${stored}`);
+    expect(say(job.step('isolate.line')?.why ?? '', 'SI')).toContain(`Stored: ${stored}`);
   });
 
   it('a lead who takes off another’s lock is named with the reason in the log', () => {

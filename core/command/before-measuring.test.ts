@@ -72,7 +72,7 @@ describe('placing the fault', () => {
     expect(place(job, 'bench set wrong')).toBeUndefined();
     const [placed] = job.state.records['fault-placed'];
     expect(placed?.body.chance).toBeLessThan(0.2);
-    expect(placed && describeEntry(placed)).toMatch(/Bench set wrong; held at \d+ %/);
+    expect(placed && describeEntry(placed, 'US')).toMatch(/Bench set wrong; held at \d+ %/);
     expect(job.step('diagnose.place')?.status).toBe('done');
   });
   it('is held as likely as the shop’s own jobs make it, as it was shown', () => {
@@ -210,7 +210,7 @@ describe('tray and photographs', () => {
     expect(add('stem', ' ')).toMatchObject({ code: 'command.invalid' });
     expect(add('stem', 'thread, as found')).toBeUndefined();
     const [pinned] = job.state.records['photo-added'];
-    expect(pinned && describeEntry(pinned)).toBe('Photograph of the stem: thread, as found');
+    expect(pinned && describeEntry(pinned, 'SI')).toBe('Photograph of the stem: thread, as found');
   });
 });
 

@@ -240,7 +240,7 @@ describe('run-pressure-test', () => {
         step: 'test.seat',
         pressure: '1630 psig',
         hold: '60 s',
-        leakPerMinute: 0,
+        leak: { perMinute: 0, of: 'drops' },
         readBy: DIAL,
         ...change,
       },
@@ -251,16 +251,25 @@ describe('run-pressure-test', () => {
     expect(job.plan().openings).toBe(1);
   });
   it('over its allowance: back to the seat, another opening', () => {
-    const job = at().send(run({ leakPerMinute: 40 }));
+    const job = at().send(run({ leak: { perMinute: 40, of: 'drops' } }));
     expect(job.plan().openings).toBe(2);
     expect(job.plan().steps.some(({ id: step }) => step.endsWith('@2'))).toBe(true);
+  });
+  it('counted another way than the allowance is: refused, whatever the figure', () => {
+    expect(at().try(run({ leak: { perMinute: 0, of: 'mL' } }))).toMatchObject({
+      code: 'leak.counted-otherwise',
+      found: 'mL',
+      wanted: 'drops',
+    });
   });
   it.each([
     [{ pressure: '-5 psig' }],
     [{ pressure: '5 in' }],
     [{ hold: '0 s' }],
-    [{ leakPerMinute: -1 }],
-    [{ leakPerMinute: 'many' }],
+    [{ leak: { perMinute: -1, of: 'drops' } }],
+    [{ leak: { perMinute: 'many', of: 'drops' } }],
+    [{ leak: { perMinute: 1, of: 'beads' } }],
+    [{ leak: 6 }],
   ])('%j is refused', (change) => {
     expect(code(at(), run(change))).toMatch(/^(command\.invalid|input\.)/);
   });

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Entry } from '../job';
-import frozen from '../job/samples/format-1.json';
+import frozen from '../job/samples/frozen-2026-11-26.json';
 import { readLog } from '../job';
 import { must } from '../problem';
 import { BenchJob, DIAL, GAUGE, INSPECTOR, LEAD, TECHNICIAN } from '../testing/bench';

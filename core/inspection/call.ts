@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { Source } from '../standards';
 import type { PartRole } from '../valve';
+import type { Reason } from './reason';
 
 /** fit: use again · rework: a named method · renew: a new part · ask: somebody decides · condemn: the valve is done. */
 export const VERDICTS = ['fit', 'rework', 'renew', 'ask', 'condemn'] as const;
@@ -34,6 +35,6 @@ export interface Call {
   readonly part: PartRole;
   readonly verdict: Verdict;
   readonly method?: Method;
-  readonly reason: string;
+  readonly reason: Reason;
   readonly source: Source;
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { must } from '../problem';
-import { inches, thou, type Length } from '../quantity';
+import { inches, say, thou, type Length } from '../quantity';
 import { defaultValve, type PartRole, type Valve } from '../valve';
 import { stemRunout } from '../workings';
 import {
@@ -9,6 +9,7 @@ import {
   callOnRunout,
   findingSchema,
   stemLimit,
+  wordReason,
   USUAL_RULES,
   type Finding,
   type SiteRules,
@@ -35,12 +36,15 @@ describe('seat and disc by the depth of the damage (handbook parts 3 and 4)', ()
     expect(call('seat', damage(inches(depth)))).toMatchObject({ verdict: 'rework', method });
     expect(call('disc', damage(inches(depth)))).toMatchObject({ verdict: 'rework', method });
   });
-  it('the reason names the depth and the limit', () => {
-    expect(call('seat', damage(inches(0.001))).reason).toContain('1 thou');
+  it('the reason has the depth and the limit in it, and says them as it is read', () => {
+    const { reason } = call('seat', damage(inches(0.001)));
+    expect(reason).toEqual({ code: 'within grinding', depth: inches(0.001), to: USUAL_RULES.grindInTo });
+    expect(say(wordReason(reason), 'US')).toMatch(/^1 thou deep/);
+    expect(say(wordReason(reason), 'SI')).toMatch(/^0\.0254 mm deep/);
   });
   it('deep damage on a hard facing goes to the lathe, never to a hand reseater', () => {
-    expect(call('seat', damage(inches(0.02))).reason).toContain('too hard for a hand reseater');
-    expect(call('seat', damage(inches(0.02)), withSeat({ face: 'plain' })).reason).toContain('too deep');
+    expect(call('seat', damage(inches(0.02))).reason.code).toBe('hard facing');
+    expect(call('seat', damage(inches(0.02)), withSeat({ face: 'plain' })).reason.code).toBe('past refacing');
   });
   it('more damage than stock: a screwed seat is renewed, an integral one condemns the body', () => {
     const thin = { stock: inches(0.015) };
@@ -81,13 +85,13 @@ describe('other parts (handbook part 4)', () => {
     const called = call(part, finding);
     expect(called.verdict).toBe(verdict);
     expect(called.method).toBe(method);
-    expect(called.reason.length).toBeGreaterThan(5);
+    expect(say(wordReason(called.reason), 'SI').length).toBeGreaterThan(5);
     expect(called.source.name.length).toBeGreaterThan(3);
   });
   it('a crushed gasket and packing the stem has left are new every time', () => {
     expect(callOnPolicy('bonnet gasket')).toMatchObject({
       verdict: 'renew',
-      reason: expect.stringContaining('crushed'),
+      reason: { code: 'once crushed' },
     });
     expect(callOnPolicy('packing').verdict).toBe('renew');
   });
@@ -132,7 +136,7 @@ describe('stem runout (handbook parts 3 and 4)', () => {
   });
   it('an oval is not straightened: packing rides on it', () => {
     const called = callOnRunout(valve, { ...USUAL_RULES, straighteningAllowed: true }, bent(0, 3), 'stem');
-    expect(called).toMatchObject({ verdict: 'renew', reason: expect.stringContaining('oval') });
+    expect(called).toMatchObject({ verdict: 'renew', reason: { code: 'oval' } });
   });
 });
 

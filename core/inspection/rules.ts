@@ -1,4 +1,4 @@
-import { compare, format, inches, si, valueIn, type Length } from '../quantity';
+import { compare, inches, si, valueIn, type Length } from '../quantity';
 import { API_600, COMMON_PRACTICE, LEAST_HARD_FACING_MM, siteRule, type Source } from '../standards';
 import type { StemRunout } from '../workings';
 import {
@@ -13,6 +13,7 @@ import {
 } from '../valve';
 import type { Call, Method, Verdict } from './call';
 import type { Finding } from './finding';
+import type { PlainReason, Reason } from './reason';
 import type { SiteRules } from './site-rules';
 
 /** What a rule looks at. */
@@ -26,10 +27,17 @@ type Ruling = Omit<Call, 'part'>;
 
 const ruled = (
   verdict: Verdict,
-  reason: string,
+  why: PlainReason | Reason,
   source: Source = COMMON_PRACTICE,
   method?: Method,
-): Ruling => (method === undefined ? { verdict, reason, source } : { verdict, reason, source, method });
+): Ruling => {
+  const reason: Reason = typeof why === 'string' ? { code: why } : why;
+  return method === undefined ? { verdict, reason, source } : { verdict, method, reason, source };
+};
+
+/** Reworked by a method of common practice. */
+const reworked = (method: Method, why: PlainReason | Reason, source: Source = COMMON_PRACTICE): Ruling =>
+  ruled('rework', why, source, method);
 
 /** The call on a part for what was seen on it. */
 export function callOnFinding(found: Case, finding: Finding): Call {
@@ -39,13 +47,11 @@ export function callOnFinding(found: Case, finding: Finding): Call {
 function ruling(found: Case, finding: Finding): Ruling {
   switch (finding.kind) {
     case 'sound':
-      return ruled('fit', 'looked at, nothing found');
+      return ruled('fit', 'nothing found');
     case 'seat damage':
       return seatDamage(found, finding.depth);
     case 'cracked':
-      return replaceable(found)
-        ? ruled('renew', 'cracked')
-        : ruled('condemn', 'cracked, and it cannot be renewed');
+      return replaceable(found) ? ruled('renew', 'cracked') : ruled('condemn', 'cracked for good');
     case 'joint face damage':
       return jointFace(found, finding.depth);
     case 'stem mark':
@@ -53,55 +59,46 @@ function ruling(found: Case, finding: Finding): Ruling {
     case 'thread worn':
       return ruled(
         'renew',
-        found.valve.features.stem.motion === 'rising'
-          ? 'a worn thread on a rising stem lets pressure push the valve open'
-          : 'its thread is worn',
+        found.valve.features.stem.motion === 'rising' ? 'rising thread worn' : 'thread worn',
       );
     case 'scored':
       return ruled('renew', 'scored');
     case 'torn':
-      return ruled('renew', `${finding.form}: a diaphragm that is not whole is not patched`);
+      return ruled('renew', { code: 'torn', form: finding.form });
     case 'cut seal':
-      return ruled('renew', `${finding.form}: a seal that is not whole leaks`);
+      return ruled('renew', { code: 'cut', form: finding.form });
     case 'spring fault':
-      return ruled('renew', `${finding.form}: its load is no longer what the sheet says`);
+      return ruled('renew', { code: 'spring fault', form: finding.form });
     case 'galled':
       return galled(found);
     case 'bent':
-      return ruled('renew', 'bent: it wears what it runs in');
+      return ruled('renew', 'bent');
     case 'worn':
-      return ruled('renew', 'worn past its fit');
+      return ruled('renew', 'worn');
     case 'light marks':
-      return ruled('rework', 'minor marks: an even grind takes them out', COMMON_PRACTICE, 'even grind');
+      return reworked('even grind', 'light marks');
     case 'stiff':
-      return ruled('rework', 'stiff in its bore: clean it, an even grind', COMMON_PRACTICE, 'even grind');
+      return reworked('even grind', 'stiff');
     case 'blocked':
-      return ruled(
-        'rework',
-        'a small passage blocked stops the whole valve',
-        COMMON_PRACTICE,
-        'clear and clean',
-      );
+      return reworked('clear and clean', 'blocked');
     case 'rides low':
-      return ruled('renew', 'no wear travel left: it would bottom before it seals', {
-        ...API_600,
-        clause: 'wear travel of the wedge',
-      });
+      return ruled('renew', 'rides low', { ...API_600, clause: 'wear travel of the wedge' });
     case 'seat pocket corroded':
-      return ruled('renew', 'corroded where the seat meets the body: no seat will seal in it');
+      return ruled('renew', 'pocket corroded');
     case 'leaks':
-      return ruled('rework', 'it leaks: put right before the job is closed', COMMON_PRACTICE, 'clean up');
+      return reworked('clean up', 'leaks');
     case 'stuck':
-      return ruled('rework', 'it must swivel freely to find its seat', COMMON_PRACTICE, 'free and clean');
+      return reworked('free and clean', 'stuck');
     case 'corroded':
-      return finding.degree === 'light'
-        ? ruled('rework', 'light corrosion', COMMON_PRACTICE, 'clean up')
-        : found.part === 'body'
-          ? ruled('ask', 'deep corrosion: somebody who may decide must look')
-          : ruled('renew', 'deep corrosion');
+      return corroded(found, finding.degree);
     case 'unsure':
-      return ruled('ask', finding.what);
+      return ruled('ask', { code: 'unsure', what: finding.what });
   }
+}
+
+function corroded({ part }: Case, degree: 'light' | 'deep'): Ruling {
+  if (degree === 'light') return reworked('clean up', 'light corrosion');
+  return part === 'body' ? ruled('ask', 'deep corrosion of the body') : ruled('renew', 'deep corrosion');
 }
 
 function replaceable({ part, valve }: Case): boolean {
@@ -110,91 +107,56 @@ function replaceable({ part, valve }: Case): boolean {
 
 /** Scores in an insert or a relay body take the whole of it: the rest is a part of its own. */
 function galled({ part }: Case): Ruling {
-  if (part === 'bypass insert') return ruled('renew', 'severe scratches: the complete insert');
-  if (part === 'relay body') return ruled('renew', 'its bushing is scored: the whole relay body');
-  return ruled('renew', 'scored or galled: what runs in it sticks');
+  if (part === 'bypass insert') return ruled('renew', 'insert scored');
+  if (part === 'relay body') return ruled('renew', 'relay bushing scored');
+  return ruled('renew', 'galled');
 }
 
 function seatDamage(found: Case, depth: Length): Ruling {
   const { site, valve, part } = found;
   const source = siteOr(site);
-  const shown = format(depth, 'US');
   if (PART_CATALOGUE[part].kind === 'soft seating')
-    return ruled('renew', `${shown} deep in a soft seat: it is not dressed`);
-  const ownWay = wayOfItsOwn(found);
-  if (ownWay) return { ...ownWay, reason: `${shown} deep: ${ownWay.reason}` };
+    return ruled('renew', { code: 'soft seat marked', depth });
+  const ownWay = wayOfItsOwn(found, depth);
+  if (ownWay) return ownWay;
   if (site.schools.repairOrRenew === 'renew' && replaceable(found))
-    return ruled('renew', `${shown} deep: this site renews what it can`, source);
-  if (compare(depth, site.grindInTo) <= 0) {
-    return ruled(
-      'rework',
-      `${shown} deep: shallow enough to grind in (to ${format(site.grindInTo, 'US')})`,
-      source,
-      'grind in',
-    );
-  }
+    return ruled('renew', { code: 'site renews', depth }, source);
+  if (compare(depth, site.grindInTo) <= 0)
+    return reworked('grind in', { code: 'within grinding', depth, to: site.grindInTo }, source);
   const seat = metalSeatOf(valve.features);
   const stock = seat?.stock;
   if (isSeat(part) && stock !== undefined && compare(depth, stock) > 0) {
-    const left = `${shown} deep, only ${format(stock, 'US')} of stock above the least thickness`;
     const why = { ...API_600, clause: `finished hard facing at least ${LEAST_HARD_FACING_MM} mm` };
     return replaceable(found)
-      ? ruled('renew', left, why)
-      : ruled('condemn', `${left}, and the seat is part of the body`, why);
+      ? ruled('renew', { code: 'past its stock', depth, stock }, why)
+      : ruled('condemn', { code: 'past the stock of the body', depth, stock }, why);
   }
-  if (compare(depth, site.refaceTo) <= 0) {
-    return ruled(
-      'rework',
-      `${shown} deep: more than grinding takes off, within refacing (to ${format(site.refaceTo, 'US')})`,
-      source,
-      'reface and lap',
-    );
-  }
-  const why =
-    seat?.face === 'hard-faced'
-      ? 'hard facing is too hard for a hand reseater: the lathe is quicker and controlled'
-      : 'too deep to reface by hand';
-  return ruled('rework', `${shown} deep: ${why}`, source, 'lathe and lap');
+  if (compare(depth, site.refaceTo) <= 0)
+    return reworked('reface and lap', { code: 'within refacing', depth, to: site.refaceTo }, source);
+  const code = seat?.face === 'hard-faced' ? 'hard facing' : 'past refacing';
+  return reworked('lathe and lap', { code, depth }, source);
 }
 
 const SEATS: readonly PartRole[] = ['seat', 'seat ring', 'upper seat ring', 'lower seat ring', 'port seat'];
 const isSeat = (part: PartRole) => SEATS.includes(part);
 
 /** Seating parts that are never ground in against each other. */
-function wayOfItsOwn(found: Case): Ruling | undefined {
+function wayOfItsOwn(found: Case, depth: Length): Ruling | undefined {
   const { valve, part, site } = found;
   switch (closureOf(valve.features).marks) {
     case 'each face by itself':
-      if (part === 'wedge') {
-        return ruled(
-          'rework',
-          'the wedge is lapped on a block, never on its seats',
-          COMMON_PRACTICE,
-          'lap on a block',
-        );
-      }
-      if (site.schools.gateSeats === 'ground in line') {
-        return ruled(
-          'rework',
-          'a portable grinder reaches it in line',
-          siteOr(site),
-          'grind the seat in line',
-        );
-      }
+      if (part === 'wedge') return reworked('lap on a block', { code: 'lapped on a block', depth });
+      if (site.schools.gateSeats === 'ground in line')
+        return reworked('grind the seat in line', { code: 'ground in line', depth }, siteOr(site));
       return replaceable(found)
-        ? ruled('rework', 'out of the body, then lapped', COMMON_PRACTICE, 'lap the seat out of the body')
-        : ruled('condemn', 'this seat does not come out, and no grinder reaches it in line');
+        ? reworked('lap the seat out of the body', { code: 'lapped out of the body', depth })
+        : ruled('condemn', { code: 'out of reach', depth });
     case 'against a lap':
-      return ruled(
-        'rework',
-        'disc and nozzle each against a lap, never on each other',
-        COMMON_PRACTICE,
-        'lap against a lap',
-      );
+      return reworked('lap against a lap', { code: 'each against a lap', depth });
     case 'renewed':
-      return ruled('renew', 'gates and seats are lapped flat as they are made: a mark is not dressed here');
+      return ruled('renew', { code: 'flat as made', depth });
     case 'ball renewed':
-      return part === 'ball' ? ruled('renew', 'a marked ball cuts its new seats') : undefined;
+      return part === 'ball' ? ruled('renew', { code: 'ball marked', depth }) : undefined;
     default:
       return undefined;
   }
@@ -202,28 +164,18 @@ function wayOfItsOwn(found: Case): Ruling | undefined {
 
 function jointFace({ site }: Case, depth: Length): Ruling {
   return compare(depth, site.lapJointFaceTo) <= 0
-    ? ruled(
-        'rework',
-        `${format(depth, 'US')} deep: figure of eight on a block`,
-        siteOr(site),
-        'lap joint face',
-      )
-    : ruled(
-        'rework',
-        `${format(depth, 'US')} deep: too deep to lap, turn it first`,
-        siteOr(site),
-        'turn joint face',
-      );
+    ? reworked('lap joint face', { code: 'joint face within lapping', depth }, siteOr(site))
+    : reworked('turn joint face', { code: 'joint face past lapping', depth }, siteOr(site));
 }
 
 function stemMark(zone: 'packing zone' | 'below the backseat' | 'thread'): Ruling {
   switch (zone) {
     case 'packing zone':
-      return ruled('renew', 'marked where the packing runs: it leaks through good packing');
+      return ruled('renew', 'marked in the packing');
     case 'below the backseat':
-      return ruled('fit', 'marked between disc and backseat: it touches no packing');
+      return ruled('fit', 'marked below the packing');
     case 'thread':
-      return ruled('rework', 'marked on the thread', COMMON_PRACTICE, 'dress thread');
+      return reworked('dress thread', 'thread marked');
   }
 }
 
@@ -242,23 +194,14 @@ export function stemLimit(valve: Valve, site: SiteRules): { limit: Length; sourc
 /** The call on a stem from its runout. */
 export function callOnRunout(valve: Valve, site: SiteRules, runout: StemRunout, part: PartRole): Call {
   const { limit, source } = stemLimit(valve, site);
-  const tir = `${format(runout.tir, 'US')}, limit ${format(limit, 'US')}`;
-  if (si(runout.tir) <= si(limit) + 1e-12) return { part, ...ruled('fit', `TIR ${tir}`, source) };
-  if (valueIn(runout.bow, 'thou') * 2 < valueIn(runout.outOfRound, 'thou') / 2) {
-    return {
-      part,
-      ...ruled('renew', `TIR ${tir}: out of round, and packing rides on an oval`, source),
-    };
-  }
+  const found = { tir: runout.tir, limit };
+  if (si(runout.tir) <= si(limit) + 1e-12)
+    return { part, ...ruled('fit', { code: 'runs true', ...found }, source) };
+  if (valueIn(runout.bow, 'thou') * 2 < valueIn(runout.outOfRound, 'thou') / 2)
+    return { part, ...ruled('renew', { code: 'oval', ...found }, source) };
   return site.straighteningAllowed
-    ? {
-        part,
-        ...ruled('rework', `TIR ${tir}: bent; this site allows straightening`, source, 'straighten'),
-      }
-    : {
-        part,
-        ...ruled('renew', `TIR ${tir}: bent; it leaks through good packing and wears its bushing`, source),
-      };
+    ? { part, ...reworked('straighten', { code: 'bent, straightened here', ...found }, source) }
+    : { part, ...ruled('renew', { code: 'bent stem', ...found }, source) };
 }
 
 /** Rules that are the site's own carry its name; untouched defaults are common practice. */
@@ -267,13 +210,13 @@ export function siteOr(site: SiteRules): Source {
 }
 
 /** Why a part of each kind is new at every overhaul. */
-const ALWAYS_NEW: Partial<Record<PartKind, string>> = {
-  packing: 'the stem leaves it: always new',
-  seal: 'kits renew every seal',
-  'soft seating': 'soft seats are new with every kit',
-  diaphragm: 'new with every kit',
-  pin: 'a safety part, or sheared to come out: always new',
-  gland: 'it goes with the packing: always new',
+const ALWAYS_NEW: Partial<Record<PartKind, PlainReason>> = {
+  packing: 'packing is new',
+  seal: 'seals are new',
+  'soft seating': 'soft seats are new',
+  diaphragm: 'diaphragm is new',
+  pin: 'safety pin',
+  gland: 'goes with the packing',
 };
 
 /** Parts that hold or let go by design: no single person clears one (common practice). */
@@ -282,24 +225,15 @@ export const isSafetyPart = (part: PartRole): boolean =>
 
 /** Parts that are new at every overhaul. */
 export function callOnPolicy(part: PartRole): Call {
-  const reason = ALWAYS_NEW[PART_CATALOGUE[part].kind] ?? 'once crushed it does not seal again: always new';
-  return { part, ...ruled('renew', reason) };
+  return { part, ...ruled('renew', ALWAYS_NEW[PART_CATALOGUE[part].kind] ?? 'once crushed') };
 }
 
 /** The call that a feature makes by itself, before anybody looks. */
 export function callOnFeature(part: PartRole, { features }: Valve): Call | undefined {
   if (part !== 'cartridge' || features.seat.kind !== 'cartridge') return undefined;
   return features.seat.service === 'first'
-    ? {
-        part,
-        ...ruled(
-          'rework',
-          'first service: the unused upstream seat becomes the downstream one',
-          COMMON_PRACTICE,
-          'turn end for end',
-        ),
-      }
-    : { part, ...ruled('renew', 'second service: both seats have been used') };
+    ? { part, ...reworked('turn end for end', 'first service') }
+    : { part, ...ruled('renew', 'second service') };
 }
 
 /** Parts that are renewed only together: one renewed takes the others with it. */

@@ -61,7 +61,7 @@ function withSets(valve: Valve, calls: Map<PartRole, StandingCall>): Map<PartRol
     for (const part of setOf(call.part, valve)) {
       const own = calls.get(part);
       if (part === call.part || own?.verdict === 'renew' || own?.overruled) continue;
-      calls.set(part, { ...call, part, reason: `renewed as a set with the ${call.part}` });
+      calls.set(part, { ...call, part, reason: { code: 'renewed as a set', with: call.part } });
     }
   }
   return calls;
@@ -150,7 +150,7 @@ function overruled(state: JobState, call: StandingCall): StandingCall {
     part: call.part,
     verdict,
     ...(method === undefined ? {} : { method }),
-    reason,
+    reason: { code: 'overruled', words: reason },
     source: siteOr(siteOf(state)),
     because: [...call.because, entry.seq],
     overruled: { was: call.verdict, by: entry.by.name, entry: entry.seq },

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { Phrase } from '../quantity';
 import { commandId } from './ids';
 import { personStamp } from './people';
 
@@ -25,7 +26,7 @@ interface Definition<K extends string, B extends z.ZodObject> {
   notWork?: true;
   body: B;
   /** One line for the log. */
-  describe: (body: z.output<B>) => string;
+  describe: (body: z.output<B>) => Phrase;
   /** From format 1 on, in order; the current format is one more than there are upgrades. */
   upgrades?: readonly Upgrade[];
 }

@@ -1,43 +1,47 @@
 import { describe, expect, it } from 'vitest';
-import first from './samples/format-1.json';
-import later from './samples/format-1-later-kinds.json';
-import { describeEntry, entrySchema, EVENTS, readEntry, type EventKind } from '.';
+import first from './samples/frozen-2026-11-26.json';
+import later from './samples/frozen-2026-11-26-later-kinds.json';
+import tests from './samples/frozen-2026-11-26-pressure-tested.json';
+import { must } from '../problem';
+import { describeEntry, EVENTS, readEntry, readLog, type EventKind } from '.';
 
-/** One stored entry of every kind, out of the frozen log or, for a kind that came after it, frozen beside it. */
+/**
+ * Stored entries, frozen as a version of that day wrote them: every kind that there was, and a kind that had a new format
+ * then in both. A file is never edited again; a new format freezes a new one.
+ */
 const frozen: readonly { kind: string }[] = [...first, ...later];
-const KINDS = Object.keys(EVENTS) as EventKind[];
-const sample = (kind: EventKind): Record<string, unknown> => {
+const sample = (kind: string): Record<string, unknown> => {
   const found = frozen.find((entry) => entry.kind === kind);
   if (!found) throw new Error(`the frozen log has no ${kind}`);
   return structuredClone(found);
 };
 
-describe.each(KINDS)('an entry of %s', (kind) => {
-  it('reads as it was written, and goes to JSON and back unchanged', () => {
-    const entry = entrySchema.parse(sample(kind));
-    expect(entry.kind).toBe(kind);
-    expect(entrySchema.parse(JSON.parse(JSON.stringify(entry)))).toEqual(entry);
+describe.each(Object.keys(EVENTS) as EventKind[])('an entry of %s', (kind) => {
+  const entry = must(readEntry(sample(kind)));
+
+  it('is read from what was stored, brought up to its format, and read again the same', () => {
+    expect(entry).toMatchObject({ kind, format: EVENTS[kind].format });
+    expect(must(readEntry(JSON.parse(JSON.stringify(entry))))).toEqual(entry);
   });
-  it('has a line for the log that a person can read', () => {
-    const line = describeEntry(entrySchema.parse(sample(kind)));
-    expect(line.length).toBeGreaterThan(1);
-    expect(line).not.toMatch(/undefined|\[object|NaN/);
-  });
-  it.each(['seq', 'commandId', 'by', 'at', 'body'])('without its %s is broken, and said to be', (field) => {
-    const { [field]: _gone, ...rest } = sample(kind);
-    expect(readEntry(rest).problem?.code).toMatch(/^event\./);
+  it('has a line for the log that a person can read, in either system', () => {
+    for (const system of ['US', 'SI'] as const) {
+      const line = describeEntry(entry, system);
+      expect(line.length).toBeGreaterThan(1);
+      expect(line).not.toMatch(/undefined|\[object|NaN/);
+    }
   });
   it('with something in its body that no version knows is broken', () => {
-    const entry = sample(kind);
-    expect(readEntry({ ...entry, body: { ...(entry['body'] as object), paint: 'red' } }).problem?.code).toBe(
+    const { body } = sample(kind);
+    expect(readEntry({ ...sample(kind), body: { ...(body as object), paint: 'red' } }).problem?.code).toBe(
       'event.broken',
     );
   });
-  it('of a later format is refused by name, never guessed at', () => {
-    expect(readEntry({ ...sample(kind), format: EVENTS[kind].format + 1 }).problem).toMatchObject({
-      code: 'event.unknown-format',
-      kind,
-    });
+});
+
+describe('an entry', () => {
+  it.each(['seq', 'commandId', 'by', 'at', 'body'])('without its %s is broken, and said to be', (field) => {
+    const { [field]: _gone, ...rest } = sample('note-added');
+    expect(readEntry(rest).problem?.code).toBe('event.broken');
   });
   it.each([
     ['seq', 0],
@@ -46,6 +50,46 @@ describe.each(KINDS)('an entry of %s', (kind) => {
     ['commandId', 'one'],
     ['by', { name: 'nobody' }],
   ])('with the %s %j is broken', (field, value) => {
-    expect(readEntry({ ...sample(kind), [field]: value }).ok).toBe(false);
+    expect(readEntry({ ...sample('note-added'), [field]: value }).problem?.code).toBe('event.broken');
+  });
+  it('of a later format is refused by name, never guessed at', () => {
+    const { format } = EVENTS['pressure-tested'];
+    expect(readEntry({ ...sample('pressure-tested'), format: format + 1 }).problem).toEqual({
+      code: 'event.unknown-format',
+      kind: 'pressure-tested',
+      format: format + 1,
+      known: format,
+    });
+  });
+});
+
+describe('a pressure test of format 1, a bare number', () => {
+  const log = must(readLog(tests));
+  const leaks = log.map((entry) => (entry.kind === 'pressure-tested' ? entry.body.leak : undefined));
+
+  it('was drops of a liquid, bubbles of a gas, millilitres where it said so; format 2 says it itself', () => {
+    expect(leaks).toEqual([
+      { perMinute: 6, of: 'drops' },
+      { perMinute: 24, of: 'bubbles' },
+      { perMinute: 24123.648504780336, of: 'mL' },
+      { perMinute: 2.34, of: 'mL' },
+    ]);
+    expect(new Set(log.map(({ format }) => format))).toEqual(new Set([2]));
+  });
+  it('reads in the log with its count, in figures that can be read, in the reader’s units', () => {
+    expect(log.map((entry) => describeEntry(entry, 'US'))).toEqual([
+      'seat test at 1628 psig: 6 drops/min',
+      'seat test at 1628 psig: 24 bubbles/min',
+      'seat test at 1628 psig: 24123.6 mL/min',
+      'seat test at 1628 psig: 2.3 mL/min',
+    ]);
+    expect(describeEntry(must(readEntry(tests[0])), 'SI')).toBe('seat test at 112.25 bar g: 6 drops/min');
+  });
+  it('that format 1 could not have written is broken, not mended', () => {
+    const [one] = tests;
+    expect(readEntry({ ...one, body: { ...one?.body, leakPerMinute: 'few' } }).problem?.code).toBe(
+      'event.broken',
+    );
+    expect(readEntry({ ...one, format: 2 }).problem?.code).toBe('event.broken');
   });
 });

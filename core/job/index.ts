@@ -26,6 +26,7 @@ export { LONGEST_TITLE, STAGES, stepRef, type Stage, type StepRef } from './stag
 export { PRESSURE_TESTS, type PressureTest } from './events/pressure-tested';
 export {
   describeEntry,
+  wordEntry,
   entrySchema,
   EVENTS,
   isEventKind,

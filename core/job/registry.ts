@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { atLeastOne, handle } from '../problem';
+import { say, type Phrase, type UnitSystem } from '../quantity';
 import { bluingChecked } from './events/bluing-checked';
 import { boltTightened } from './events/bolt-tightened';
 import { callOverruled } from './events/call-overruled';
@@ -101,4 +102,7 @@ export function isEventKind(kind: string): kind is EventKind {
 }
 
 /** The entry in a line, for the log and for paper. */
-export const describeEntry = (entry: Entry): string => handle(EVENTS[entry.kind].describe, entry.body);
+export const wordEntry = (entry: Entry): Phrase => handle(EVENTS[entry.kind].describe, entry.body);
+
+/** The same in the reader's units. */
+export const describeEntry = (entry: Entry, system: UnitSystem): string => say(wordEntry(entry), system);

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { say } from '../quantity';
 import { BenchJob } from '../testing/bench';
 import { CONSTRUCTION_IDS, defaultValve, type ConstructionId, type PartRole } from '../valve';
 
@@ -94,7 +95,7 @@ describe.each(CONSTRUCTION_IDS)('%s', (id) => {
     for (const step of steps) {
       expect(step.title, step.id).toMatch(/^[A-Z0-9]/);
       expect(step.title, step.id).not.toMatch(/undefined|\s{2}|\.$/);
-      expect(step.why, step.id).toMatch(/[.?!]$/);
+      expect(say(step.why, 'SI'), step.id).toMatch(/[.?!]$/);
       expect(step.minutes, step.id).toBeGreaterThan(0);
     }
   });

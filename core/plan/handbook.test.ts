@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { say } from '../quantity';
 import { priorsOf } from '../diagnosis';
 import { BenchJob } from '../testing/bench';
 import {
@@ -30,7 +31,7 @@ const planOf = (valve: Valve, options?: ConstructorParameters<typeof BenchJob>[1
 const says = (step: PlannedStep) =>
   [
     step.title,
-    step.why,
+    say(step.why, 'US'),
     step.caution,
     ...step.tools,
     ...step.consumables,
@@ -151,7 +152,7 @@ describe('3 gate-wedge', () => {
     job.send({ kind: 'choose-way', body: { way: { question: 'gateSeats', choice: 'ground in line' } } });
     const blue = job.plan().steps.filter(({ task }) => task.kind === 'bluing');
     expect(blue).toHaveLength(2);
-    for (const step of blue) expect(step.why).toMatch(/straight home/);
+    for (const step of blue) expect(say(step.why, 'US')).toMatch(/straight home/);
   });
 });
 
@@ -848,7 +849,7 @@ describe('what the trade disagrees on (handbook part 1): the default, and the ot
   });
   it('spotting, bluing and pressure go by the way chosen', () => {
     const job = pitted();
-    const lap = () => job.step('repair.lap#1')?.why ?? '';
+    const lap = () => say(job.step('repair.lap#1')?.why ?? '', 'US');
     expect(lap()).toMatch(/[Ll]ight pressure.*locked to the stem/);
     expect(job.step('repair.blue#1')?.why).toMatch(/quarter turn/);
     job
@@ -867,7 +868,7 @@ describe('what the trade disagrees on (handbook part 1): the default, and the ot
         glandTorque: { dimension: 'torque', value: 30, unit: 'lbf·ft' },
       } as RawFeatures['packing'],
     });
-    expect(new BenchJob(withTorque).step('setup.gland')?.why).toMatch(/three times more/);
+    expect(say(new BenchJob(withTorque).step('setup.gland')?.why ?? '', 'US')).toMatch(/three times more/);
     expect(new BenchJob(valveWith('control-globe-double-seat')).step('setup.gland')?.why).toMatch(
       /one turn on soft/,
     );

@@ -1,7 +1,8 @@
 export { plan, stageOf, stepOf, type Plan, type PlannedStep, type Wait } from './plan';
 export { type Signing } from './signatures';
 export { ordered, type Placed } from './order';
-export { summarise, type Blocked, type JobSummary } from './summary';
+export { blockedSchema, wordBlocked, type Blocked } from './blocked';
+export { summarise, type JobSummary } from './summary';
 export { awaitedBy, readyBy, SHOP_HOURS, workingDaysFrom, type Awaited } from './ready-by';
 export { stripOrder, trayPlaces } from './tray';
 export { handOver, type HandOver, type OnTray } from './hand-over';

@@ -40,7 +40,7 @@ describe.each(TESTED)('%s after a seat test over its allowance', (construction) 
       step: 'test.seat',
       pressure: task.pressure,
       hold: task.hold,
-      leakPerMinute: task.allowedPerMinute + 50,
+      leak: { ...task.allowed, perMinute: task.allowed.perMinute + 50 },
       readBy: DIAL,
     },
   });

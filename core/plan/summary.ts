@@ -1,14 +1,7 @@
-import { onStep, STAGES, type JobState, type Stage } from '../job';
-import { format } from '../quantity';
+import { STAGES, type JobState, type Stage } from '../job';
+import { blockedBy, type Blocked } from './blocked';
 import { awaitedBy, type Awaited } from './ready-by';
 import { plan, stageOf, type Plan, type PlannedStep } from './plan';
-
-/** What stops a job, worst first in the type's order. */
-export type Blocked =
-  | { readonly kind: 'ask'; readonly text: string }
-  | { readonly kind: 'hold'; readonly text: string }
-  | { readonly kind: 'part'; readonly text: string; readonly expected?: string }
-  | { readonly kind: 'pressure'; readonly text: string };
 
 /** A job in a line: what lists, the floor and the travel scale show. */
 export interface JobSummary {
@@ -67,27 +60,4 @@ function travelOf(current: Plan, stage: Stage): number {
 function placeOf(current: Plan, step: PlannedStep): number {
   const own = current.steps.filter(({ stage }) => stage === step.stage);
   return STAGES.indexOf(step.stage) + (own.indexOf(step) + 0.5) / own.length;
-}
-
-function blockedBy(current: Plan, state: JobState): Blocked | undefined {
-  const step = current.inHand;
-  const asked = [...current.calls.values()].find(({ verdict }) => verdict === 'ask');
-  if (step?.task.kind === 'hold' && asked)
-    return { kind: 'ask', text: `Ask: ${asked.part}, ${asked.reason}` };
-  if (step?.task.kind === 'hold') return { kind: 'hold', text: step.title };
-  if (step?.task.kind === 'ask') return { kind: 'ask', text: step.title };
-  if (step?.task.kind === 'measure' && step.task.asks.some(({ mustBe }) => mustBe === 'zero')) {
-    const shown = onStep(state, 'measured', step.id).at(-1)?.body.value;
-    return shown && { kind: 'pressure', text: `Not at zero: ${format(shown, 'US')}` };
-  }
-  if (step?.task.kind === 'arrive') {
-    const wait = step.waits.find(({ kind }) => kind === 'part');
-    const expected = wait?.kind === 'part' ? wait.expected : undefined;
-    return {
-      kind: 'part',
-      text: `Waits: ${step.task.part}`,
-      ...(expected === undefined ? {} : { expected }),
-    };
-  }
-  return undefined;
 }

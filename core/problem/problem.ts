@@ -52,6 +52,7 @@ export type Problem =
   | { code: 'certificate.own-work'; person: string }
   | { code: 'sheet.own'; person: string }
   | { code: 'reading.not-steady'; what: string; change: string; over: string }
+  | { code: 'leak.counted-otherwise'; found: string; wanted: string }
   // formats
   | { code: 'event.unknown-kind'; kind: string; seq: number }
   | { code: 'event.unknown-format'; kind: string; format: number; known: number }

@@ -1,3 +1,4 @@
+import { say } from '../quantity';
 import { describe, expect, it } from 'vitest';
 import { planVariants } from '../testing/plan-variants';
 import { CONSTRUCTION_IDS, defaultValve } from '../valve';
@@ -16,7 +17,7 @@ describe('what matters about tools and consumables', () => {
   });
   it('a step that greases brings what it greases with', () => {
     const greases = steps.filter(({ title, why }) =>
-      /\bgreased\b|\bGrease (?!injector|grooves)|; grease\b/.test(`${title} ${why}`),
+      /\bgreased\b|\bGrease (?!injector|grooves)|; grease\b/.test(`${title} ${say(why, 'SI')}`),
     );
     expect(greases.length).toBeGreaterThan(20);
     const without = greases.filter(

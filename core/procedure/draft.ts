@@ -1,6 +1,7 @@
-import type { SiteRules } from '../inspection';
+import { wordReason, type SiteRules } from '../inspection';
 import type { EnergyKind } from '../isolation';
 import type { EntryOf, JobState, StandingCall, Stage } from '../job';
+import { phrase, type Phrase } from '../quantity';
 import type { Task } from '../task';
 import type { Ask, Features, PartRole, Valve } from '../valve';
 import type { ConsumableName } from './consumables';
@@ -10,7 +11,7 @@ import type { ToolName } from './tools';
 /** Why a step is on the plan. */
 export interface Because {
   readonly kind: 'feature' | 'finding' | 'rule' | 'always';
-  readonly text: string;
+  readonly text: Phrase;
   /** The entry that put it there. */
   readonly entry?: number;
 }
@@ -20,7 +21,7 @@ export interface Draft {
   readonly name: StepName;
   readonly stage: Stage;
   readonly title: string;
-  readonly why: string;
+  readonly why: Phrase;
   readonly caution?: string;
   readonly tools: readonly ToolName[];
   readonly consumables: readonly ConsumableName[];
@@ -116,13 +117,13 @@ export function draft(given: Sparse): Draft {
 export const always = (text: string): Because => ({ kind: 'always', text });
 export const feature = (text: string): Because => ({ kind: 'feature', text });
 export const rule = (text: string): Because => ({ kind: 'rule', text });
-export const finding = (text: string, entry: number | undefined): Because =>
+export const finding = (text: Phrase, entry: number | undefined): Because =>
   entry === undefined ? { kind: 'finding', text } : { kind: 'finding', text, entry };
 
 /** The reason of a step that a call put there. */
 export function fromCall(call: StandingCall): Because {
   return finding(
-    `${call.part}: ${call.verdict}${call.method ? `, ${call.method}` : ''}; ${call.reason}`,
+    phrase`${call.part}: ${call.verdict}${call.method ? `, ${call.method}` : ''}; ${wordReason(call.reason)}`,
     call.because.at(-1),
   );
 }

@@ -77,6 +77,19 @@ export function formatNumber(value: number, decimals: number): string {
   return shown.includes('.') ? shown.replace(/\.?0+$/, '') : shown;
 }
 
+/** A plain number at six figures, never in exponents. */
+export function formatFigure(value: number): string {
+  const digits = value === 0 ? 0 : 5 - Math.floor(Math.log10(Math.abs(value)));
+  return formatNumber(value, Math.min(20, Math.max(0, digits)));
+}
+
+/** A share of one as whole percents. */
+export const formatPercent = (share: number): string => `${formatNumber(share * 100, 0)} %`;
+
+/** Where the hour hand of a clock face would stand; up is twelve. */
+export const formatClock = (angle: Quantity<'angle'>): string =>
+  `${formatNumber(valueIn(angle, 'o’clock') % 12, 1).replace(/^0$/, '12')} o’clock`;
+
 const isInSystem = (q: Quantity, system: UnitSystem): boolean => {
   if (q.unit === PREFERRED[q.dimension][system]) return true;
   return (

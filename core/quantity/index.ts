@@ -38,11 +38,16 @@ export { readNumber, type DecimalMark } from './read-number';
 export {
   format,
   formatAs,
+  formatClock,
   formatExactly,
+  formatFigure,
   formatNumber,
   formatParts,
+  formatPercent,
   preferredUnit,
   systemOf,
   type UnitSystem,
 } from './format';
-export { addProblem, quantityOf } from './schema';
+export { formatLeak, isWithin, LEAK_COUNTS, leakSchema, type Leak, type LeakCount } from './leak';
+export { capitalised, listed, phrase, phraseSchema, say, type Phrase } from './phrase';
+export { addProblem, anyQuantity, quantityOf } from './schema';

@@ -2,19 +2,32 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { must } from '../problem';
 import {
+  capitalised,
   compare,
+  degrees,
   DIMENSIONS,
   format,
   formatAs,
+  formatClock,
   formatExactly,
+  formatFigure,
+  formatLeak,
   formatNumber,
   formatParts,
+  formatPercent,
   fromSi,
+  isWithin,
+  listed,
   parseQuantity,
   parseRange,
+  phrase,
+  phraseSchema,
+  psig,
   quantity,
+  say,
   si,
   systemOf,
+  thou,
   unitNames,
   unitOf,
   valueIn,
@@ -313,4 +326,64 @@ describe('the clock, parts per million and volts', () => {
     expect(format(read('24 V', 'voltage'), 'SI')).toBe('24 V');
     expect(formatAs(read('500 ppm', 'ratio'), 'ppm')).toBe('500 ppm');
   });
+});
+
+describe('a phrase', () => {
+  const depth = thou(2);
+  it('keeps its quantities until it is said, to everybody in their own units', () => {
+    const words = phrase`${depth} deep, ${3} of ${phrase`${psig(100)} each`}`;
+    expect(say(words, 'US')).toBe('2 thou deep, 3 of 100 psig each');
+    expect(say(words, 'SI')).toBe('0.0508 mm deep, 3 of 6.89 bar g each');
+  });
+  it('shows as typed what was typed in the reader’s own system', () => {
+    const typed = must(parseQuantity('3/4 in', 'length'));
+    expect(say(phrase`at ${typed}`, 'US')).toBe('at 3/4 in');
+    expect(say(phrase`at ${typed}`, 'SI')).toBe('at 19.05 mm');
+  });
+  it('without a quantity is a plain string, and reads back from JSON the same', () => {
+    expect(phrase`${'gland'}: ${'worn'}, ${2} of ${4}`).toBe('gland: worn, 2 of 4');
+    const words = phrase`${depth} deep`;
+    expect(phraseSchema.parse(JSON.parse(JSON.stringify(words)))).toEqual(words);
+    expect(phraseSchema.safeParse([{ dimension: 'length', value: 1, unit: 'psig' }]).success).toBe(false);
+  });
+  it('is listed, and begins a sentence', () => {
+    expect(say(listed([phrase`${depth} deep`, 'worn']), 'US')).toBe('2 thou deep; worn');
+    expect(say(capitalised(phrase`only ${depth}`), 'US')).toBe('Only 2 thou');
+  });
+});
+
+describe('a leak', () => {
+  it('is shown at figures that can be read, with what was counted', () => {
+    expect(formatLeak({ perMinute: 24123.648504780336, of: 'mL' })).toBe('24123.6 mL/min');
+    expect(formatLeak({ perMinute: 6, of: 'drops' })).toBe('6 drops/min');
+  });
+  it('is within an allowance counted alike, to the figure; counted otherwise it is not known to be', () => {
+    const allowed = { perMinute: 6, of: 'drops' } as const;
+    expect(isWithin({ perMinute: 6, of: 'drops' }, allowed)).toBe(true);
+    expect(isWithin({ perMinute: 6.1, of: 'drops' }, allowed)).toBe(false);
+    expect(isWithin({ perMinute: 0, of: 'mL' }, allowed)).toBe(false);
+  });
+});
+
+describe('plain figures', () => {
+  it.each([
+    [24123.648504780336, '24123.6'],
+    [0.000123456789, '0.000123457'],
+    [1234567.89, '1234568'],
+    [0, '0'],
+    [-2.5, '-2.5'],
+  ])('%d reads %s: six figures, never in exponents', (value, text) => {
+    expect(formatFigure(value)).toBe(text);
+  });
+  it.each([
+    [0.698, '70 %'],
+    [0, '0 %'],
+    [1, '100 %'],
+  ])('a share of %d is %s', (share, text) => expect(formatPercent(share)).toBe(text));
+  it.each([
+    [0, '12 o’clock'],
+    [90, '3 o’clock'],
+    [359, '12 o’clock'],
+    [345, '11.5 o’clock'],
+  ])('%d° is %s', (angle, text) => expect(formatClock(degrees(angle))).toBe(text));
 });

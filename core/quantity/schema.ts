@@ -2,7 +2,7 @@ import { z } from 'zod';
 import type { Problem } from '../problem';
 import { parseQuantity } from './parse';
 import type { Quantity } from './quantity';
-import { unitOf, type Dimension, type UnitOf } from './units';
+import { DIMENSIONS, isDimension, unitOf, type Dimension, type UnitOf } from './units';
 
 /** Hands one of our problems through zod; `issuesFromZod` takes it out again. */
 export function addProblem(context: z.core.$RefinementCtx, problem: Problem): void {
@@ -42,6 +42,17 @@ export function quantityOf<D extends Dimension>(dimension: D) {
     return { dimension, value: raw.value, unit: raw.unit, ...(entered === undefined ? {} : { entered }) };
   });
 }
+
+/** A quantity of any dimension, from stored JSON that names it. */
+export const anyQuantity = z
+  .object({ dimension: z.string().refine(isDimension, `one of ${DIMENSIONS.join(', ')}`) })
+  .loose()
+  .transform((raw, context): Quantity => {
+    const read = quantityOf(raw.dimension).safeParse(raw);
+    if (read.success) return read.data;
+    context.addIssue({ code: 'custom', message: 'not a quantity of its dimension' });
+    return z.NEVER;
+  });
 
 function isUnit<D extends Dimension>(dimension: D, unit: string): unit is UnitOf<D> {
   return unitOf(dimension, unit) !== undefined;

@@ -2,7 +2,7 @@ export { chance, seedFrom, type Chance } from './random';
 export { conditionOf, conditionSchema, type Condition } from './condition';
 export { DIAL_RESOLUTION_THOU, dialReading } from './dial-on-stem';
 export { wrenchClick } from './torque-wrench';
-export { dropsPerMinute, rigRun, type RigSample, type RigTest } from './test-rig';
+export { leakThrough, rigRun, type RigSample, type RigTest } from './test-rig';
 export { ventGauge } from './vent-gauge';
 export { recordStroke, strokeCsv, USUAL_RIG, type StrokeRig, type StrokeSamples } from './stroke-recording';
 export { photographBluedSeat, USUAL_SCENE, type BluedSeatScene } from './blued-seat-picture';

@@ -7,7 +7,7 @@ import {
   conditionOf,
   dialReading,
   DIAL_RESOLUTION_THOU,
-  dropsPerMinute,
+  leakThrough,
   photographBluedSeat,
   recordStroke,
   rigRun,
@@ -55,29 +55,37 @@ describe('the simulated wrench', () => {
 });
 
 describe('the simulated test rig', () => {
+  const water = { fluid: 'liquid', of: 'drops' } as const;
+  const drops = (gap: number, pressure: number) =>
+    leakThrough({ ...water, gap: micrometres(gap), pressure: psig(pressure) }).perMinute;
   it('leaks with the cube of the gap (laminar slot flow) and in proportion to pressure', () => {
-    expect(
-      dropsPerMinute(micrometres(4), psig(1000)) / dropsPerMinute(micrometres(2), psig(1000)),
-    ).toBeCloseTo(8, 6);
-    expect(
-      dropsPerMinute(micrometres(2), psig(2000)) / dropsPerMinute(micrometres(2), psig(1000)),
-    ).toBeCloseTo(2, 6);
+    expect(drops(4, 1000) / drops(2, 1000)).toBeCloseTo(8, 6);
+    expect(drops(2, 2000) / drops(2, 1000)).toBeCloseTo(2, 6);
   });
   it('settles, holds for as long as was asked, and counts what the gap lets by', () => {
     const samples = [
-      ...rigRun({ pressure: psig(1628), hold: seconds(60), gap: micrometres(2.4) }, chance(3)),
+      ...rigRun({ ...water, pressure: psig(1628), hold: seconds(60), gap: micrometres(2.4) }, chance(3)),
     ];
     const last = samples.at(-1);
     expect(last).toMatchObject({ phase: 'done', held: 60 });
-    expect(Math.abs((last?.drops ?? 0) - dropsPerMinute(micrometres(2.4), psig(1628)))).toBeLessThan(2);
+    expect(Math.abs((last?.leaked ?? 0) - drops(2.4, 1628))).toBeLessThan(2);
     expect(
       samples.filter(({ phase }) => phase === 'holding').every(({ pressure }) => pressure.value > 1600),
     ).toBe(true);
   });
+  it('counts water as drops or as millilitres, the same leak (16 drops a millilitre, API 598)', () => {
+    const path = { fluid: 'liquid', gap: micrometres(3), pressure: psig(500) } as const;
+    const volume = leakThrough({ ...path, of: 'mL' });
+    expect(volume.of).toBe('mL');
+    expect(leakThrough({ ...path, of: 'drops' }).perMinute / volume.perMinute).toBeCloseTo(16, 6);
+    const read = [...rigRun({ ...path, of: 'mL', hold: seconds(60) }, chance(3))].at(-1)?.leaked ?? 0;
+    expect(Math.abs(read - volume.perMinute)).toBeLessThanOrEqual(0.1 + volume.perMinute / 50);
+  });
   it('a closed seat gives no drop', () => {
     expect(
-      [...rigRun({ pressure: psig(1628), hold: seconds(60), gap: micrometres(0.2) }, chance(3))].at(-1)
-        ?.drops,
+      [...rigRun({ ...water, pressure: psig(1628), hold: seconds(60), gap: micrometres(0.2) }, chance(3))].at(
+        -1,
+      )?.leaked,
     ).toBe(0);
   });
 });

@@ -1,5 +1,14 @@
-import { psig, si, valueIn, type GaugePressure, type Length, type Time } from '../quantity';
-import { DROPS_PER_ML } from '../standards';
+import {
+  psig,
+  si,
+  valueIn,
+  type GaugePressure,
+  type Leak,
+  type LeakCount,
+  type Length,
+  type Time,
+} from '../quantity';
+import { CLASS_VI_BUBBLE_ML, DROPS_PER_ML } from '../standards';
 import type { Chance } from './random';
 
 export interface RigSample {
@@ -9,36 +18,49 @@ export interface RigSample {
   readonly phase: 'rising' | 'holding' | 'done';
   /** Seconds of the hold behind. */
   readonly held: number;
-  /** Drops counted in the hold so far. */
-  readonly drops: number;
+  /** Drops, bubbles or millilitres counted in the hold so far. */
+  readonly leaked: number;
 }
 
-export interface RigTest {
-  readonly pressure: GaugePressure;
-  readonly hold: Time;
-  /** Gap that the leak runs through. */
+/** A path for a leak: its gap, what is in front of it, and what is counted behind. */
+export interface LeakPath {
   readonly gap: Length;
+  readonly pressure: GaugePressure;
+  readonly fluid: 'liquid' | 'gas';
+  readonly of: LeakCount;
+}
+
+export interface RigTest extends LeakPath {
+  readonly hold: Time;
 }
 
 const RISE_SECONDS = 6;
 const SETTLED = 0.995;
 /** A leak path along a seat, metres: across the flow and along it. */
 const PATH = { width: 1e-3, length: 1e-3 };
-const WATER_VISCOSITY = 1e-3;
+/** Pa·s at 20 °C, water and air. */
+const VISCOSITY = { liquid: 1e-3, gas: 1.8e-5 };
+/** How many are counted to a millilitre, and how fine: a drop falls whole, a tube is read to a tenth. */
+const COUNTS: Readonly<Record<LeakCount, { perMl: number; least: number }>> = {
+  drops: { perMl: DROPS_PER_ML, least: 1 },
+  bubbles: { perMl: 1 / CLASS_VI_BUBBLE_ML, least: 1 },
+  mL: { perMl: 1, least: 0.1 },
+};
 
-/** Laminar flow through a narrow slot, `Q = w·h³·Δp / (12·µ·L)` (any text on lubrication), as drops a minute of water. */
-export function dropsPerMinute(gap: Length, pressure: GaugePressure): number {
-  const flow = (PATH.width * si(gap) ** 3 * si(pressure)) / (12 * WATER_VISCOSITY * PATH.length);
-  return flow * 60 * 1e6 * DROPS_PER_ML;
+/** Laminar flow through a narrow slot, `Q = w·h³·Δp / (12·µ·L)` (any text on lubrication), as it is counted. */
+export function leakThrough({ gap, pressure, fluid, of }: LeakPath): Leak {
+  const flow = (PATH.width * si(gap) ** 3 * si(pressure)) / (12 * VISCOSITY[fluid] * PATH.length);
+  return { perMinute: flow * 60 * 1e6 * COUNTS[of].perMl, of };
 }
 
-/** A run of the rig, a sample every `step` seconds: pressure rises and settles, the hold runs, drops are counted. */
+/** A run of the rig, a sample every `step` seconds: pressure rises and settles, the hold runs, the leak is counted. */
 export function* rigRun(test: RigTest, dice: Chance, step = 0.5): Generator<RigSample, void> {
   const target = valueIn(test.pressure, 'psig') * 1.005;
   const hold = si(test.hold);
-  const rate = dropsPerMinute(test.gap, test.pressure) / 60;
+  const { least } = COUNTS[test.of];
+  const rate = leakThrough(test).perMinute / 60 / least;
   let held = 0;
-  let drops = 0;
+  let counted = 0;
   let due = dice.uniform() / 2;
   for (let seconds = 0; ; seconds += step) {
     const reached = 1 - Math.exp((-seconds * 5) / RISE_SECONDS);
@@ -47,11 +69,12 @@ export function* rigRun(test: RigTest, dice: Chance, step = 0.5): Generator<RigS
     if (holding) {
       held = Math.min(hold, held + step);
       due += rate * step;
-      drops += Math.floor(due);
+      counted += Math.floor(due);
       due -= Math.floor(due);
     }
     const done = held >= hold;
-    yield { seconds, pressure: shown, phase: done ? 'done' : holding ? 'holding' : 'rising', held, drops };
+    const phase = done ? 'done' : holding ? 'holding' : 'rising';
+    yield { seconds, pressure: shown, phase, held, leaked: counted * least };
     if (done) return;
   }
 }

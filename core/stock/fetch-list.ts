@@ -1,11 +1,11 @@
-import { formatAs } from '../quantity';
+import { phrase, say, type Phrase } from '../quantity';
 import { parseThread } from '../standards';
 import type { Plan } from '../plan';
 import { toolOf, type ToolName } from '../procedure';
 import { boltedJoint, partsOf, type Features } from '../valve';
 
 export interface Fetch {
-  readonly what: string;
+  readonly what: Phrase;
   /** How many steps want it, or how many pieces it takes. */
   readonly count: number;
   readonly steps: readonly string[];
@@ -27,8 +27,14 @@ export function fetchList(current: Plan): FetchList {
   const steps = current.steps.filter(({ status }) => status !== 'done');
   const named = (wanted: (name: ToolName) => boolean): Fetch[] =>
     summed(
-      steps.flatMap((step) => step.tools.filter(wanted).map((what) => ({ what, step: step.title }))),
-    ).map((each) => (toolOf(each.what).calibrated ? { ...each, inCalibration: true } : each));
+      steps.flatMap((step) =>
+        step.tools.filter(wanted).map((what) => ({
+          what,
+          step: step.title,
+          ...(toolOf(what).calibrated ? { inCalibration: true as const } : {}),
+        })),
+      ),
+    );
   const consumables = summed(
     steps.flatMap((step) => step.consumables.map((what) => ({ what, step: step.title }))),
   );
@@ -41,7 +47,7 @@ export function fetchList(current: Plan): FetchList {
         : step.task.kind === 'pressure-test'
           ? [
               {
-                what: `test gauge to ${formatAs(step.task.pressure, 'psig')}, reading in the middle of its range`,
+                what: phrase`test gauge to ${step.task.pressure}, reading in the middle of its range`,
                 step: step.title,
               },
             ]
@@ -64,10 +70,16 @@ export function fetchList(current: Plan): FetchList {
   };
 }
 
-function summed<N extends string>(wanted: readonly { what: N; step: string }[]) {
-  const byName = new Map<N, string[]>();
-  for (const { what, step } of wanted) byName.set(what, [...(byName.get(what) ?? []), step]);
-  return [...byName].map(([what, steps]) => ({ what, count: steps.length, steps }));
+type Wanted = Omit<Fetch, 'count' | 'steps'> & { readonly step: string };
+
+function summed(wanted: readonly Wanted[]): Fetch[] {
+  const byName = new Map<string, Fetch>();
+  for (const { step, ...each } of wanted) {
+    const name = say(each.what, 'SI');
+    const steps = [...(byName.get(name)?.steps ?? []), step];
+    byName.set(name, { ...each, count: steps.length, steps });
+  }
+  return [...byName.values()];
 }
 
 /** The socket for the joint's nuts: heavy hex, across flats 1½ D + 1/8 in (ASME B18.2.2, from memory). */

@@ -1,11 +1,12 @@
 import type { JobState } from '../job';
+import type { Phrase } from '../quantity';
 import { SHOP_HOURS, type Plan } from '../plan';
 import type { PartRole } from '../valve';
 
 /** A part that a call renews, from the call to its arrival. */
 export interface OrderLine {
   readonly part: PartRole;
-  readonly reason: string;
+  readonly reason: Phrase;
   readonly leadDays: number;
   /** The latest day it can be ordered and the job still be ready when it is wanted; absent while no day is wanted. */
   readonly orderBy?: string;

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { plan } from '../plan';
 import { must } from '../problem';
+import { say } from '../quantity';
 import { BenchJob, id } from '../testing/bench';
 import {
   CONSTRUCTION_IDS,
@@ -271,7 +272,8 @@ describe('what to fetch before the job starts', () => {
     expect(globe.wrenches[0]?.what).toMatch(/^socket 1 1\/4 in /);
     const small = fetchList(new BenchJob(defaultValve('control-lowpressure-diaphragm')).plan());
     expect(small.wrenches[0]?.what).toMatch(/^socket 11\/16 in /);
-    expect(globe.gauges.some(({ what }) => /psig/.test(what))).toBe(true);
+    expect(globe.gauges.some(({ what }) => /to .* psig/.test(say(what, 'US')))).toBe(true);
+    expect(globe.gauges.some(({ what }) => /to .* bar g/.test(say(what, 'SI')))).toBe(true);
   });
   it('a new part stands among the parts, not again among the consumables', () => {
     const ring = fetchList(new BenchJob(defaultValve('control-lowpressure-diaphragm')).plan());
@@ -435,7 +437,7 @@ describe.each(CONSTRUCTION_IDS)('the fetch list of %s', (construction) => {
     const always = partsOf(current.valve).filter(({ policy }) => policy === 'renew always');
     for (const { name } of always) expect(list.parts.map(({ what }) => what)).toContain(name);
     const named = new Set<string>(current.steps.flatMap(({ tools }) => tools));
-    for (const { what } of list.tools) expect(named.has(what)).toBe(true);
+    for (const { what } of list.tools) expect(named.has(say(what, 'SI'))).toBe(true);
   });
 });
 

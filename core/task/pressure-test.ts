@@ -1,5 +1,5 @@
 import { counts, type EntryOf, type PressureTest } from '../job';
-import { si, type GaugePressure, type Time } from '../quantity';
+import { isWithin, si, type GaugePressure, type Leak, type Time } from '../quantity';
 import type { Shown } from './shown';
 import type { TaskKind } from './task-kind';
 
@@ -9,9 +9,8 @@ export interface PressureTestTask {
   readonly fluid: 'liquid' | 'gas';
   readonly pressure: GaugePressure;
   readonly hold: Time;
-  readonly allowedPerMinute: number;
-  /** What is counted, where it is not drops or bubbles. */
-  readonly counted?: 'mL';
+  /** The most it may leak, with what is counted. */
+  readonly allowed: Leak;
   readonly shown: Shown;
 }
 
@@ -21,14 +20,14 @@ export const pressureTestTask: TaskKind<PressureTestTask> = {
     const test = facts.on('pressure-tested').findLast(({ body }) => counts(body.readBy));
     return test && (task.test === 'seat' || passed(test, task)) ? test : undefined;
   },
-  plainly: ({ test, pressure, hold }, { step, leak, rigPressure, instrument }) => [
+  plainly: ({ test, pressure, hold, allowed, fluid }, { step, leak, rigPressure, instrument }) => [
     {
       kind: 'run-pressure-test',
       body: {
         step,
         pressure: rigPressure(pressure),
         hold,
-        leakPerMinute: leak(test, pressure),
+        leak: leak({ test, fluid, pressure, of: allowed.of }),
         readBy: instrument('test rig'),
       },
     },
@@ -38,7 +37,7 @@ export const pressureTestTask: TaskKind<PressureTestTask> = {
 /** Whether a pressure test stayed within its allowance at its pressure for its hold. */
 export function passed({ body }: EntryOf<'pressure-tested'>, task: PressureTestTask): boolean {
   return (
-    body.leakPerMinute <= task.allowedPerMinute &&
+    isWithin(body.leak, task.allowed) &&
     si(body.pressure) >= si(task.pressure) * 0.98 &&
     si(body.hold) >= si(task.hold)
   );

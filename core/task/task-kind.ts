@@ -1,7 +1,16 @@
 import type { Line } from '../isolation';
-import type { Entry, EntryOf, InstrumentId, InstrumentKind, JobState, Role, StepEventKind } from '../job';
+import type {
+  Entry,
+  EntryOf,
+  InstrumentId,
+  InstrumentKind,
+  JobState,
+  PressureTest,
+  Role,
+  StepEventKind,
+} from '../job';
 import { onStep } from '../job';
-import type { Angle, GaugePressure, Torque } from '../quantity';
+import type { Angle, GaugePressure, Leak, LeakCount, Torque } from '../quantity';
 import type { PartRole, Valve } from '../valve';
 import type { MeasureAsk } from './measure-ask';
 
@@ -32,6 +41,14 @@ export interface PlainCommand {
   readonly by?: Role;
 }
 
+/** What leaks is read for, and what is counted there. */
+export interface LeakAt {
+  readonly test: PressureTest;
+  readonly fluid: 'liquid' | 'gas';
+  readonly pressure: GaugePressure;
+  readonly of: LeakCount;
+}
+
 /**
  * Whoever does a step plainly: what they would say, read and find. A test finds everything sound; a story of the demo has
  * its own findings and instruments.
@@ -54,7 +71,7 @@ export interface Hands {
   /** How much of the circle the blue line covers, in degrees, and where it begins. */
   readonly blue: (round: number) => { readonly from: number; readonly degrees: number };
   readonly click: (setting: Torque) => object;
-  readonly leak: (test: string, pressure: GaugePressure) => number;
+  readonly leak: (at: LeakAt) => Leak;
   readonly rigPressure: (pressure: GaugePressure) => string | object;
   readonly expected: (leadDays: number) => string;
   readonly nextDue: (months: number) => string;

@@ -185,7 +185,7 @@ export class BenchJob {
       deflection: () => '0 thou',
       blue: () => ({ from: 0, degrees: 360 }),
       click: (setting) => setting,
-      leak: () => 0,
+      leak: ({ of }) => ({ perMinute: 0, of }),
       rigPressure: (pressure) => pressure,
       expected: () => '2026-12-01',
       nextDue: () => '2029-11-24',

@@ -51,10 +51,16 @@ function openedAgain(valve: Valve): JobState | undefined {
   const job = new BenchJob(valve, { came: 'bare' });
   const seat = job.plan().steps.find(({ task }) => task.kind === 'pressure-test' && task.test === 'seat');
   if (seat?.task.kind !== 'pressure-test') return undefined;
-  const { pressure, hold, allowedPerMinute } = seat.task;
+  const { pressure, hold, allowed } = seat.task;
   return job.workTo(seat.id).send({
     kind: 'run-pressure-test',
-    body: { step: seat.id, pressure, hold, leakPerMinute: allowedPerMinute + 50, readBy: DIAL },
+    body: {
+      step: seat.id,
+      pressure,
+      hold,
+      leak: { ...allowed, perMinute: allowed.perMinute + 50 },
+      readBy: DIAL,
+    },
   }).state;
 }
 

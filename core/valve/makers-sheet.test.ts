@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { stemLimit, USUAL_RULES } from '../inspection';
-import { valueIn } from '../quantity';
+import { say, valueIn } from '../quantity';
 import { describeSource } from '../standards';
 import { BenchJob, DIAL } from '../testing/bench';
 import { bendReadings } from '../testing/bend';
@@ -61,7 +61,7 @@ describe('the maker’s sheet (handbook part 3: the maker’s own figure always 
   it('its gland torque is said with its page where the gland is left', () => {
     const words = filed()
       .plan()
-      .steps.map(({ title, why }) => `${title} ${why}`)
+      .steps.map(({ title, why }) => `${title} ${say(why, 'US')}`)
       .join(' ');
     expect(words).toMatch(/14 ft-lb \(Sheet H 7, revision C, page 32/);
   });

@@ -37,6 +37,7 @@ export {
   type AnalysedRecording,
   type SignatureAnswer,
 } from './actuators/signature-analyse';
+export { isWorkingVerdict, type WorkingVerdict } from './frame/verdict';
 export { answerLines, isList, isQuantity, isRow, type AnswerLine } from './frame/answer-lines';
 export { actuatorBalance, type ActuatorBalance } from './actuators/actuator-balance';
 export { oringFit, type ORingFit } from './seals/oring-fit';

@@ -4,6 +4,7 @@ import * as firstTables from './migrations/001-first-tables';
 import * as storeTables from './migrations/002-store';
 import * as beforeMeasuring from './migrations/003-before-measuring';
 import * as whoMay from './migrations/004-who-may';
+import * as whatStopsAJob from './migrations/005-what-stops-a-job';
 
 type Log = (message: string) => void;
 
@@ -13,6 +14,7 @@ export const MIGRATIONS = [
   { name: '002-store', ...storeTables },
   { name: '003-before-measuring', ...beforeMeasuring },
   { name: '004-who-may', ...whoMay },
+  { name: '005-what-stops-a-job', ...whatStopsAJob },
 ];
 
 const PATIENCE_SECONDS = 120;

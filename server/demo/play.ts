@@ -13,7 +13,7 @@ import { formatExactly, thou, valueIn } from '@dusk-wren/core/quantity';
 import {
   chance,
   dialReading,
-  dropsPerMinute,
+  leakThrough,
   seedFrom,
   wrenchClick,
   type Chance,
@@ -142,9 +142,9 @@ export class Play {
         return { from: degrees === 360 ? 0 : from, degrees };
       },
       click: (setting) => wrenchClick(setting, dice),
-      leak: (test, pressure) => {
+      leak: ({ test, of, ...at }) => {
         const gap = test === 'seat' ? story.condition.trapped[openings - 1] : undefined;
-        return gap ? Math.round(dropsPerMinute(gap, pressure)) : 0;
+        return { perMinute: gap ? Math.round(leakThrough({ ...at, gap, of }).perMinute) : 0, of };
       },
       rigPressure: (pressure) => overPressure(valueIn(pressure, 'psig')),
       expected: (leadDays) => workingDaysFrom(new Date().toISOString(), leadDays - 1),

@@ -3,6 +3,7 @@ import { openingOf, STAGES } from '@dusk-wren/core/job';
 import { plan, type PlannedStep } from '@dusk-wren/core/plan';
 import { must } from '@dusk-wren/core/problem';
 import { DEFER } from '@dusk-wren/core/procedure';
+import { say, type UnitSystem } from '@dusk-wren/core/quantity';
 import { fetchList, type Fetch } from '@dusk-wren/core/stock';
 import { protectionFor } from '@dusk-wren/core/valve';
 import type { Content } from 'pdfmake/interfaces';
@@ -10,8 +11,11 @@ import { Refusal } from '../refusal';
 import { isolationContent } from './isolation-pdf';
 import { list, paperPdf, plate, table, type JobPaper } from './paper';
 
-const counted = ({ what, count, inCalibration }: Fetch): string =>
-  [count > 1 ? `${what} × ${count}` : what, ...(inCalibration ? ['in calibration'] : [])].join(', ');
+const counted = (units: UnitSystem, { what, count, inCalibration }: Fetch): string =>
+  [
+    count > 1 ? `${say(what, units)} × ${count}` : say(what, units),
+    ...(inCalibration ? ['in calibration'] : []),
+  ].join(', ');
 
 /** The job to carry along: what the medium does and what guards against it, the isolation, every step, what to fetch. */
 export async function jobSheetPdf(paper: JobPaper): Promise<Buffer> {
@@ -21,6 +25,7 @@ export async function jobSheetPdf(paper: JobPaper): Promise<Buffer> {
   const { valve, steps } = planned;
   const protection = protectionFor(valve.medium);
   const fetch = fetchList(planned);
+  const fetched = (items: readonly Fetch[]) => items.map((item) => counted(units, item));
   return paperPdf({
     title: 'Job sheet',
     about: valve.tag,
@@ -35,15 +40,15 @@ export async function jobSheetPdf(paper: JobPaper): Promise<Buffer> {
       ...list('Before it goes to a shop', protection.decontamination),
       { text: DEFER, style: 'small' },
       ...isolationContent(state, units),
-      ...list('Fetch: new parts', fetch.parts.map(counted)),
-      ...list('Fetch: tools and gauges', [...fetch.wrenches, ...fetch.gauges, ...fetch.tools].map(counted)),
-      ...list('Fetch: consumables', fetch.consumables.map(counted)),
-      ...STAGES.flatMap((stage) => stageContent(stage, steps)),
+      ...list('Fetch: new parts', fetched(fetch.parts)),
+      ...list('Fetch: tools and gauges', fetched([...fetch.wrenches, ...fetch.gauges, ...fetch.tools])),
+      ...list('Fetch: consumables', fetched(fetch.consumables)),
+      ...STAGES.flatMap((stage) => stageContent(stage, steps, units)),
     ],
   });
 }
 
-function stageContent(stage: string, steps: readonly PlannedStep[]): Content[] {
+function stageContent(stage: string, steps: readonly PlannedStep[], units: UnitSystem): Content[] {
   const own = steps.filter((step) => step.stage === stage && !step.kept);
   return table(
     stage.charAt(0).toUpperCase() + stage.slice(1),
@@ -52,7 +57,9 @@ function stageContent(stage: string, steps: readonly PlannedStep[]): Content[] {
       { text: String(step.minutes), style: 'small' },
       { text: step.title, bold: true },
       {
-        text: [step.optional && `Wanted ${step.optional}.`, step.why, step.caution].filter(Boolean).join(' '),
+        text: [step.optional && `Wanted ${step.optional}.`, say(step.why, units), step.caution]
+          .filter(Boolean)
+          .join(' '),
         style: 'small',
       },
       step.finished ? step.finished.by.name : '......',

@@ -9,17 +9,17 @@ const FASTER = 20;
 /** What a well-lapped closed seat, a gland and a joint leave open. */
 const SOUND_GAP = quantity('length', 0.3, 'µm');
 
-/** A test rig: pressure settles, the hold runs, drops are counted at the outlet. */
+/** A test rig: pressure settles, the hold runs, what leaks is counted at the outlet. */
 export const simulatedRig: Source = {
   driver: 'simulated rig',
   kind: 'test rig',
   simulated: true,
   async *read({ state, step, condition, plan, rate }, stop) {
     if (step.task.kind !== 'pressure-test') return;
-    const { pressure, hold, test } = step.task;
+    const { pressure, hold, test, fluid, allowed } = step.task;
     const gap = test === 'seat' ? (condition.trapped[plan.openings - 1] ?? SOUND_GAP) : SOUND_GAP;
     const dice = chance(seedFrom(`${step.id} ${state.version}`));
-    for (const sample of rigRun({ pressure, hold, gap }, dice, SAMPLE_SECONDS)) {
+    for (const sample of rigRun({ pressure, hold, gap, fluid, of: allowed.of }, dice, SAMPLE_SECONDS)) {
       if (!(await pause((SAMPLE_SECONDS * 1000) / (FASTER * rate), stop))) return;
       yield {
         kind: 'rig',
@@ -27,7 +27,8 @@ export const simulatedRig: Source = {
         psig: valueIn(sample.pressure, 'psig'),
         phase: sample.phase,
         held: sample.held,
-        drops: sample.drops,
+        leaked: sample.leaked,
+        of: allowed.of,
         rate: FASTER * rate,
       };
     }

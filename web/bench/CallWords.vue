@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import type { Call } from '@dusk-wren/core/inspection';
+import { wordReason, type Call } from '@dusk-wren/core/inspection';
 import { describeSource } from '@dusk-wren/core/standards';
 import ContactRing from '../parts/ContactRing.vue';
+import { usePreferences } from '../stores/preferences';
 
 /** A call in words: ring, verdict, method, reason, whose rule. */
 defineProps<{ call: Call }>();
+const { tell } = usePreferences();
 const WORDS = { fit: 'Fit', rework: 'Rework', renew: 'Renew', ask: 'Ask', condemn: 'Condemn' } as const;
 </script>
 
@@ -14,7 +16,7 @@ const WORDS = { fit: 'Fit', rework: 'Rework', renew: 'Renew', ask: 'Ask', condem
       <ContactRing :verdict="call.verdict" :size="24" /> {{ WORDS[call.verdict] }} the {{ call.part
       }}<template v-if="call.method">: {{ call.method }}</template>
     </p>
-    <p class="reason">{{ call.reason }}</p>
+    <p class="reason">{{ tell(wordReason(call.reason)) }}</p>
     <p class="muted label">{{ describeSource(call.source) }}</p>
   </div>
 </template>

@@ -4,9 +4,11 @@ import { computed, ref } from 'vue';
 import { sayDay, sayTime } from '../parts/dates';
 import BenchButton from '../parts/BenchButton.vue';
 import { useJob } from '../stores/job';
+import { usePreferences } from '../stores/preferences';
 
 /** The log, newest first: nothing is ever edited; a wrong entry is struck with a reason and stays to be read. */
 const job = useJob();
+const preferences = usePreferences();
 const striking = ref<number>();
 const reason = ref('');
 const note = ref('');
@@ -22,7 +24,11 @@ const simulated = (entry: Entry) =>
   'readBy' in entry.body && entry.body.readBy !== 'hand' && entry.body.readBy.simulated;
 /** What falls with an entry, in words, before it is struck. */
 const falls = (entry: Entry) =>
-  job.state ? fallsWith(job.state, entry).map((each) => `${describeEntry(each)} by ${each.by.name}`) : [];
+  job.state
+    ? fallsWith(job.state, entry).map(
+        (each) => `${describeEntry(each, preferences.units)} by ${each.by.name}`,
+      )
+    : [];
 const hangs = (entry: Entry) =>
   entry.kind === 'lock-hung' && job.state && hangingLocks(job.state).some(({ seq }) => seq === entry.seq)
     ? entry.body.lock
@@ -49,7 +55,8 @@ function addNote(): void {
       <li v-for="entry in entries" :key="entry.seq" :class="{ struck: isStruck(entry) }">
         <span class="number muted">{{ entry.seq }}</span>
         <span class="what"
-          >{{ describeEntry(entry) }} <small v-if="simulated(entry)" class="muted">simulated</small></span
+          >{{ describeEntry(entry, preferences.units) }}
+          <small v-if="simulated(entry)" class="muted">simulated</small></span
         >
         <span class="label muted"
           >{{ entry.by.name }}, {{ sayDay(entry.at) }} {{ sayTime(entry.at)

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { partsOf, type PartRole } from '@dusk-wren/core/valve';
 import { describeSource } from '@dusk-wren/core/standards';
+import { wordReason } from '@dusk-wren/core/inspection';
 import { describeEntry } from '@dusk-wren/core/job';
 import { computed, ref } from 'vue';
 import BenchButton from '../parts/BenchButton.vue';
 import ContactRing from '../parts/ContactRing.vue';
 import { useJob } from '../stores/job';
+import { usePreferences } from '../stores/preferences';
 import OverruleForm from './OverruleForm.vue';
 import SheetOnFile from './SheetOnFile.vue';
 import ShelfOffer from './ShelfOffer.vue';
@@ -15,6 +17,7 @@ import StockFacts from './StockFacts.vue';
 const props = defineProps<{ picked?: PartRole | undefined }>();
 defineEmits<{ pick: [part: PartRole] }>();
 const job = useJob();
+const preferences = usePreferences();
 const overruling = ref(false);
 const rows = computed(() => {
   const { planned } = job;
@@ -47,7 +50,8 @@ const behind = computed(() => {
           <StockFacts :part="part" />
           <template v-if="call">
             <p>
-              {{ call.reason }}<template v-if="call.method">: {{ call.method }}</template>
+              {{ preferences.tell(wordReason(call.reason))
+              }}<template v-if="call.method">: {{ call.method }}</template>
             </p>
             <p class="muted label">{{ describeSource(call.source) }}</p>
             <p v-if="call.overruled" class="label">
@@ -59,7 +63,7 @@ const behind = computed(() => {
               {{ call.proposed.wants === 'lead' ? 'a lead' : 'an inspector' }} is still wanted.
             </p>
             <p v-for="entry in behind" :key="entry.seq" class="muted label">
-              {{ entry.seq }} · {{ entry.by.name }}: {{ describeEntry(entry) }}
+              {{ entry.seq }} · {{ entry.by.name }}: {{ describeEntry(entry, preferences.units) }}
             </p>
             <OverruleForm v-if="overruling" :call="call" @close="overruling = false" />
             <BenchButton v-else-if="job.summary?.state === 'open'" @press="overruling = true"

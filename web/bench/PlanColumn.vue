@@ -6,11 +6,13 @@ import { useTimeoutFn } from '@vueuse/core';
 import { sayTime } from '../parts/dates';
 import { SETTLED_AFTER_MILLISECONDS, stepChanged, useKeys } from '../keys/keys';
 import { useJob } from '../stores/job';
+import { usePreferences } from '../stores/preferences';
 import StepFold from './StepFold.vue';
 import StepInHand from './StepInHand.vue';
 
 /** The plan: what came before folds up above, the step in hand stands large, what follows waits below with its reasons. */
 const job = useJob();
+const { tell } = usePreferences();
 const allBefore = ref(false);
 const steps = computed(() => job.planned?.steps ?? []);
 const done = computed(() =>
@@ -110,8 +112,8 @@ useKeys([
     >
       <template v-if="step.status === 'ready'">can be done now · </template>
       <template v-else-if="step.waits.some(({ kind }) => kind === 'part')">waits for the part · </template>
-      <template v-if="step.because.kind === 'finding'">because {{ step.because.text }}</template>
-      <template v-else>{{ step.why }}</template>
+      <template v-if="step.because.kind === 'finding'">because {{ tell(step.because.text) }}</template>
+      <template v-else>{{ tell(step.why) }}</template>
     </StepFold>
     <button
       v-if="narrow && open.length > NEXT_ON_A_PHONE"

@@ -7,6 +7,7 @@ import { computed } from 'vue';
 import { sayMinutes } from '../parts/dates';
 import BenchButton from '../parts/BenchButton.vue';
 import { useJob } from '../stores/job';
+import { usePreferences } from '../stores/preferences';
 import { trayOf } from './tray';
 import { TASK_COMPONENTS } from './tasks';
 
@@ -14,6 +15,7 @@ import { TASK_COMPONENTS } from './tasks';
 const props = defineProps<{ step: PlannedStep }>();
 const task = computed(() => props.step.task);
 const job = useJob();
+const { tell } = usePreferences();
 /** Where what comes off here goes: places are counted as parts come off. */
 const tray = computed(() =>
   trayOf(job.planned, job.state).filter(({ role }) => props.step.off.includes(role)),
@@ -30,7 +32,7 @@ const needs = computed(() =>
   <article class="in-hand" :class="{ deliberate: step.deliberate }">
     <h2>{{ step.title }}</h2>
     <p v-if="step.optional" class="label optional">Wanted {{ step.optional }}.</p>
-    <p class="why">{{ step.why }}</p>
+    <p class="why">{{ tell(step.why) }}</p>
     <p v-if="step.caution" class="caution">
       <svg viewBox="0 0 24 24" width="22" height="22" role="img" aria-label="Caution">
         <path :d="mdiAlertOutline" fill="currentColor" />
@@ -41,7 +43,7 @@ const needs = computed(() =>
     </p>
     <p class="label meta muted">
       <span>{{ sayMinutes(step.minutes) }}</span><span v-if="needs">take {{ needs }}</span
-      ><span>here because: {{ step.because.text }}</span>
+      ><span>here because: {{ tell(step.because.text) }}</span>
     </p>
     <p v-if="tray.length > 0" class="label tray">
       To the tray:

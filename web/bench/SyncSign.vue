@@ -2,11 +2,13 @@
 import { computed, ref } from 'vue';
 import BenchButton from '../parts/BenchButton.vue';
 import { useJob } from '../stores/job';
+import { usePreferences } from '../stores/preferences';
 import { useSession } from '../stores/session';
 
 /** What is safe, what waits and for what, whose it is, and what became impossible because somebody else was faster. */
 const job = useJob();
 const session = useSession();
+const preferences = usePreferences();
 const first = computed(() => job.waiting[0]);
 const more = computed(() => job.waiting.length - 1);
 const count = (entries: number) => `${entries} ${entries === 1 ? 'entry' : 'entries'}`;
@@ -36,9 +38,9 @@ const signInPath = computed(() => ({ path: '/sign-in', query: { to: `/jobs/${job
     <span
       >{{ reason }}
       <template v-if="first"
-        >Waiting on this device: {{ count(job.waiting.length) }}, “{{ first.what }}”<template v-if="more > 0">
-          and {{ more }} more</template
-        >, sent by itself
+        >Waiting on this device: {{ count(job.waiting.length) }}, “{{
+          preferences.tell(first.what)
+        }}”<template v-if="more > 0"> and {{ more }} more</template>, sent by itself
         {{
           job.delay.kind === 'sign-in' ? 'when you have signed in again' : 'as soon as it can be'
         }}.</template
@@ -53,7 +55,7 @@ const signInPath = computed(() => ({ path: '/sign-in', query: { to: `/jobs/${job
       >
       <template v-if="first && job.delay.kind === 'server'">
         <template v-if="givingUp">
-          <BenchButton @press="giveUp">Give “{{ first.what }}” up for good</BenchButton>
+          <BenchButton @press="giveUp">Give “{{ preferences.tell(first.what) }}” up for good</BenchButton>
           <BenchButton lamp @press="givingUp = false">Let it wait</BenchButton>
         </template>
         <BenchButton v-else @press="givingUp = true">Give this entry up…</BenchButton>
@@ -76,7 +78,9 @@ const signInPath = computed(() => ({ path: '/sign-in', query: { to: `/jobs/${job
   </div>
   <div v-if="job.lapsed.length > 0" class="sign" role="alert">
     <ul>
-      <li v-for="(each, i) in job.lapsed" :key="i">Not stored: “{{ each.what }}”. {{ each.text }}</li>
+      <li v-for="(each, i) in job.lapsed" :key="i">
+        Not stored: “{{ preferences.tell(each.what) }}”. {{ each.text }}
+      </li>
     </ul>
     <BenchButton @press="job.dismissLapsed">Understood</BenchButton>
   </div>

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { say } from '@dusk-wren/core/quantity';
 import { CONSTRUCTION_IDS, defaultValve, partsOf } from '@dusk-wren/core/valve';
 import { BenchJob, INSPECTOR } from '@dusk-wren/core/testing/bench';
 import { renderOnJob } from '../testing/on-job';
@@ -24,7 +25,7 @@ describe.each(CONSTRUCTION_IDS)('%s on the bench', (construction) => {
       const markup = await renderOnJob(StepInHand, { step }, job, INSPECTOR);
       const words = wordsOf(markup);
       expect(words, step.id).toContain(step.title);
-      expect(words, step.id).toContain(step.why);
+      expect(words, step.id).toContain(say(step.why, 'US'));
       if (step.caution) expect(words, step.id).toContain(step.caution);
       expect(words, step.id).not.toMatch(FORGOTTEN);
       // A lock comes off by the hand that hung it: before it hangs there is nothing to press.

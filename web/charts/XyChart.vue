@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { formatNumber } from '@dusk-wren/core/quantity';
 import { LineChart, ScatterChart } from 'echarts/charts';
 import { GridComponent, LegendComponent, TooltipComponent } from 'echarts/components';
 import { use } from 'echarts/core';
@@ -35,7 +36,7 @@ const option = computed(() => ({
   legend: { top: 0, left: 0, textStyle: look.text(), itemWidth: 26, icon: 'rect', itemHeight: 3 },
   tooltip: {
     trigger: 'axis',
-    valueFormatter: (value: unknown) => (typeof value === 'number' ? value.toFixed(3) : String(value)),
+    valueFormatter: (value: unknown) => (typeof value === 'number' ? formatNumber(value, 3) : String(value)),
   },
   xAxis: {
     ...look.axis(props.x),

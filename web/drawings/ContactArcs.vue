@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { formatNumber } from '@dusk-wren/core/quantity';
 import { computed } from 'vue';
 
 /** A seat ring from above with the blue line as it was read, its breaks marked. Angles are clockwise from 12 o'clock. */
@@ -26,7 +27,7 @@ const breaks = computed(() =>
     const middle = from + span(from, to) / 2;
     return {
       path: stretch(from, to, R + 30),
-      label: `${span(from, to).toFixed(0)}°`,
+      label: `${formatNumber(span(from, to), 0)}°`,
       at: point(middle, R + 16),
     };
   }),

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { formatClock, quantity } from '@dusk-wren/core/quantity';
 import { computed, ref } from 'vue';
 
 /** The valve from above as a clock, the downstream flange at 6: each part's mark is dragged to where it stands. */
@@ -42,7 +43,7 @@ function turn(by: number): void {
   emit('set', (now + by + 360) % 360);
 }
 const spoken = (degrees: number | undefined) =>
-  degrees === undefined ? 'not set' : `${(Math.round(degrees / 3) / 10 || 12).toString()} o’clock`;
+  degrees === undefined ? 'not set' : formatClock(quantity('angle', degrees, '°'));
 </script>
 
 <template>

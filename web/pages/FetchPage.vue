@@ -4,10 +4,12 @@ import { computed } from 'vue';
 import BenchButton from '../parts/BenchButton.vue';
 import JobPaper from '../parts/JobPaper.vue';
 import { useJob } from '../stores/job';
+import { usePreferences } from '../stores/preferences';
 
 /** Everything to have at the bench before the job starts: to walk the store with, and to print. */
 defineProps<{ id: string }>();
 const job = useJob();
+const { tell } = usePreferences();
 const list = computed(() => job.planned && fetchList(job.planned));
 const groups = computed(() =>
   list.value
@@ -30,10 +32,10 @@ const print = () => window.print();
       <section v-for="[name, items] in groups" :key="name" class="row-flat">
         <h2>{{ name }}</h2>
         <ul>
-          <li v-for="item in items" :key="item.what">
+          <li v-for="item in items" :key="tell(item.what)">
             <label
               ><input type="checkbox" /><span
-                ><b>{{ item.what }}</b
+                ><b>{{ tell(item.what) }}</b
                 ><template v-if="item.count > 1"> × {{ item.count }}</template
                 ><template v-if="item.inCalibration">, in calibration</template>
                 <small v-if="item.steps.length > 0" class="muted">{{

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { instrumentsView, jobListView, type JobLine } from '@dusk-wren/contract';
+import { wordBlocked } from '@dusk-wren/core/plan';
 import { useQuery } from '@pinia/colada';
 import { refDebounced } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
@@ -10,10 +11,12 @@ import { useKeys } from '../keys/keys';
 import BenchButton from '../parts/BenchButton.vue';
 import FloorRow from '../parts/FloorRow.vue';
 import { device } from '../stores/device';
+import { usePreferences } from '../stores/preferences';
 import { useSession } from '../stores/session';
 
 /** All jobs as travel scales: where each stands, what stops it, who is on it, when it is due. */
 const session = useSession();
+const { tell } = usePreferences();
 const router = useRouter();
 const typed = ref('');
 const sought = refDebounced(typed, 200);
@@ -50,9 +53,18 @@ const blocked = computed(() => jobs.value.filter(({ summary }) => summary.blocke
 const late = computed(() => jobs.value.filter((job) => isLate(job)));
 const isLate = ({ due, readyBy, summary }: JobLine) =>
   summary.state === 'open' && due !== null && (due < today || (readyBy !== null && readyBy > due));
-const orders = computed(() => jobs.value.filter(({ summary }) => summary.blocked?.kind === 'part'));
+const orders = computed(() =>
+  blocked.value.flatMap(({ id, tag, summary }) =>
+    summary.blocked?.kind === 'part' ? [{ id, tag, ...summary.blocked }] : [],
+  ),
+);
+/** What waits for somebody's eye or word. */
 const holds = computed(() =>
-  jobs.value.filter(({ summary }) => summary.blocked?.kind === 'hold' || summary.blocked?.kind === 'ask'),
+  blocked.value.flatMap(({ id, tag, summary: { blocked } }) =>
+    blocked && blocked.kind !== 'part' && blocked.kind !== 'pressure'
+      ? [{ id, tag, what: tell(wordBlocked(blocked)) }]
+      : [],
+  ),
 );
 const tests = computed(() => jobs.value.filter(({ summary }) => summary.stage === 'test'));
 const lapsed = computed(() => (shop.value?.instruments ?? []).filter(({ inCalibration }) => !inCalibration));
@@ -128,19 +140,15 @@ useKeys([
     <section v-if="state === 'open' && jobs.length > 0" class="notes" aria-label="What needs somebody">
       <div class="row-flat">
         <h3>Parts on the way</h3>
-        <p v-for="job in orders" :key="job.id">
-          {{ job.summary.blocked?.text.replace('Waits: ', '') }} for {{ job.tag
-          }}<template v-if="job.summary.blocked?.expected"
-            >, {{ sayDay(job.summary.blocked.expected) }}</template
-          >
+        <p v-for="order in orders" :key="order.id">
+          {{ order.part }} for {{ order.tag
+          }}<template v-if="order.expected">, {{ sayDay(order.expected) }}</template>
         </p>
         <p v-if="orders.length === 0" class="muted">Nothing is waited for.</p>
       </div>
       <div class="row-flat">
         <h3>Holds and asks</h3>
-        <p v-for="job in holds" :key="job.id">
-          {{ job.tag }}: {{ job.summary.blocked?.text.replace('Hold: ', '') }}
-        </p>
+        <p v-for="hold in holds" :key="hold.id">{{ hold.tag }}: {{ hold.what }}</p>
         <p v-if="holds.length === 0" class="muted">No hold is waiting.</p>
       </div>
       <div class="row-flat">

@@ -2,7 +2,7 @@
 import { wordProblem } from '@dusk-wren/contract/wording';
 import { RECORDING_ROLES, type RecordingRole } from '@dusk-wren/core/analysis';
 import { must } from '@dusk-wren/core/problem';
-import { quantity, valueIn, type Area, type Length } from '@dusk-wren/core/quantity';
+import { formatNumber, quantity, valueIn, type Area, type Length } from '@dusk-wren/core/quantity';
 import { answerFrom, findWorking, type AnalysedRecording } from '@dusk-wren/core/workings';
 import { wrap } from 'comlink';
 import { computed, onBeforeUnmount, reactive, ref, shallowRef } from 'vue';
@@ -141,7 +141,7 @@ const headerOf = (role: RecordingRole) => {
       <section class="row-flat given">
         <p class="label">
           <b>{{ name }}</b>,
-          <span class="muted">{{ read.rows }} rows in {{ (took / 1000).toFixed(2) }} s</span>
+          <span class="muted">{{ read.rows }} rows in {{ formatNumber(took / 1000, 2) }} s</span>
         </p>
         <QuantityField v-model="area" label="Actuator area" dimension="area" example="46 in²" />
         <QuantityField

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { jobLine, type JobLine } from '@dusk-wren/contract';
 import { CONSTRUCTION_IDS, defaultValve, partsOf, type ConstructionId } from '@dusk-wren/core/valve';
+import { psig } from '@dusk-wren/core/quantity';
 import { fetchList } from '@dusk-wren/core/stock';
 import { bendReadings } from '@dusk-wren/core/testing/bend';
 import { BenchJob } from '@dusk-wren/core/testing/bench';
@@ -114,11 +115,12 @@ describe('a job on the floor', () => {
     expect(wordsOf(await row())).not.toContain('late');
   });
   it.each([
-    ['pressure', 'Something still feeds it', 'condemn'],
-    ['hold', 'An inspector looks at the blue', 'ask'],
-    ['part', 'Stem on order', 'renew'],
-  ] as const)('stopped by a %s: the reason takes the place of the step in hand', async (kind, text, edge) => {
-    const markup = await row({ blocked: { kind, text } });
+    [{ kind: 'pressure', shown: psig(45) }, 'Not at zero: 45 psig', 'condemn'],
+    [{ kind: 'hold', step: 'Hold: contact and calls' }, 'Hold: contact and calls', 'ask'],
+    [{ kind: 'ask', part: 'stem', reason: 'blue tint' }, 'Ask: stem, blue tint', 'ask'],
+    [{ kind: 'part', part: 'stem' }, 'Waits: stem', 'renew'],
+  ] as const)('stopped by %j: that takes the place of the step in hand', async (blocked, text, edge) => {
+    const markup = await row({ blocked });
     expect(wordsOf(markup)).toContain(text);
     expect(wordsOf(markup)).not.toContain('Runout of the stem');
     expect(attributes(markup, 'class').some((each) => each.split(' ').includes(edge))).toBe(true);

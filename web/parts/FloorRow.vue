@@ -1,13 +1,16 @@
 <script setup lang="ts">
 import type { JobLine } from '@dusk-wren/contract';
+import { wordBlocked } from '@dusk-wren/core/plan';
 import { computed } from 'vue';
+import { usePreferences } from '../stores/preferences';
 import { sayDay } from './dates';
 import ContactRing from './ContactRing.vue';
 import TravelScale from './TravelScale.vue';
 
 /** One job on the floor: a link to its bench. */
 const props = defineProps<{ job: JobLine; late: boolean }>();
-const RING = { ask: 'ask', hold: 'ask', part: 'renew', pressure: 'condemn' } as const;
+const { tell } = usePreferences();
+const RING = { ask: 'ask', question: 'ask', hold: 'ask', part: 'renew', pressure: 'condemn' } as const;
 const stop = computed(() => props.job.summary.blocked);
 const edge = computed(() =>
   stop.value
@@ -33,8 +36,10 @@ const edge = computed(() =>
       <i v-else class="lamp" aria-hidden="true" />
       <span
         ><b
-          >{{ stop?.text ?? job.summary.inHand
-          }}<template v-if="stop?.expected">, {{ sayDay(stop.expected) }}</template></b
+          >{{ stop ? tell(wordBlocked(stop)) : job.summary.inHand
+          }}<template v-if="stop?.kind === 'part' && stop.expected"
+            >, {{ sayDay(stop.expected) }}</template
+          ></b
         ><span
           ><template v-if="job.summary.imported">imported, not checked here · </template>{{ job.customer }},
           {{ job.location }}</span

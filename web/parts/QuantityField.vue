@@ -1,4 +1,4 @@
-<script setup lang="ts">
+<script setup lang="ts" generic="D extends Dimension">
 import { wordProblem } from '@dusk-wren/contract/wording';
 import { format, parseQuantity, type Dimension, type Quantity } from '@dusk-wren/core/quantity';
 import { computed, ref, watch } from 'vue';
@@ -7,13 +7,13 @@ import { usePreferences } from '../stores/preferences';
 /** A quantity typed as it is spoken. What was typed stays; what was not understood is said below. */
 const props = defineProps<{
   label: string;
-  dimension: Dimension;
+  dimension: D;
   example?: string | undefined;
-  modelValue?: Quantity | undefined;
+  modelValue?: Quantity<D> | undefined;
   optional?: boolean;
   autofocus?: boolean;
 }>();
-const emit = defineEmits<{ 'update:modelValue': [value: Quantity | undefined]; enter: [] }>();
+const emit = defineEmits<{ 'update:modelValue': [value: Quantity<D> | undefined]; enter: [] }>();
 
 const preferences = usePreferences();
 const text = ref(props.modelValue ? format(props.modelValue, preferences.units) : '');

@@ -3,9 +3,11 @@ import { ordersView } from '@dusk-wren/contract/stock';
 import { useQuery } from '@pinia/colada';
 import { call } from '../api/client';
 import { sayDay } from '../parts/dates';
+import { usePreferences } from '../stores/preferences';
 import './stock-table.css';
 
 /** What open jobs want: by the last day it can be ordered and the job still be ready. */
+const { tell } = usePreferences();
 const { data, error } = useQuery({
   key: () => ['orders'],
   query: () => call('/store/orders', ordersView),
@@ -46,7 +48,7 @@ const { data, error } = useQuery({
             >, expected {{ sayDay(order.expected) }}</template
           ><template v-if="order.state === 'to order'">, {{ order.leadDays }} working days to get</template>
         </td>
-        <td class="muted">{{ order.reason }}</td>
+        <td class="muted">{{ tell(order.reason) }}</td>
       </tr>
     </tbody>
   </table>

@@ -1,4 +1,11 @@
-import { format, formatParts, type Quantity, type UnitSystem } from '@dusk-wren/core/quantity';
+import {
+  format,
+  formatParts,
+  say,
+  type Phrase,
+  type Quantity,
+  type UnitSystem,
+} from '@dusk-wren/core/quantity';
 import { useLocalStorage } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed } from 'vue';
@@ -24,5 +31,7 @@ export const usePreferences = defineStore('preferences', () => {
   const switchLook = () => keep({ look: look.value === 'dusk' ? 'daylight' : 'dusk' });
   const show = (q: Quantity) => format(q, units.value);
   const parts = (q: Quantity) => formatParts(q, units.value);
-  return { units, look, switchUnits, switchLook, show, parts };
+  /** Words with quantities in them, in this person's units. */
+  const tell = (words: Phrase) => say(words, units.value);
+  return { units, look, switchUnits, switchLook, show, parts, tell };
 });

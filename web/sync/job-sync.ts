@@ -1,13 +1,14 @@
 import { decide, readCommand, record, type Edge, type RawCommand } from '@dusk-wren/core/command';
 import {
   apply,
-  describeEntry,
   EMPTY_JOB,
+  wordEntry,
   type CommandId,
   type Entry,
   type JobState,
   type PersonStamp,
 } from '@dusk-wren/core/job';
+import type { Phrase } from '@dusk-wren/core/quantity';
 import type { Problem } from '@dusk-wren/core/problem';
 
 /** Why a command has not been decided on the server yet: it is kept, and goes again under its own id. */
@@ -62,7 +63,7 @@ interface Pending extends Waiting {
 export interface Lapsed {
   readonly command: unknown;
   /** What was entered, in the words of the log. */
-  readonly what: string;
+  readonly what: Phrase;
   /** Why it was not stored. */
   readonly text: string;
 }
@@ -109,7 +110,7 @@ export class JobSync {
   }
 
   /** What is on its way, in the words of the log, oldest first. */
-  get waiting(): readonly { commandId: CommandId; what: string }[] {
+  get waiting(): readonly { commandId: CommandId; what: Phrase }[] {
     return this.pending.map((each) => ({ commandId: each.commandId, what: wordsOf(each) }));
   }
 
@@ -276,9 +277,9 @@ export class JobSync {
 }
 
 /** An entry that waits, as the log would say it; a command that was never decided here, by its kind. */
-function wordsOf({ entries, command }: Pending): string {
+function wordsOf({ entries, command }: Pending): Phrase {
   const [first] = entries;
-  if (first) return describeEntry(first);
+  if (first) return wordEntry(first);
   const read = readCommand(command);
   return read.ok ? read.value.kind.replaceAll('-', ' ') : 'an entry of an older version';
 }

@@ -1,10 +1,14 @@
 <script setup lang="ts">
+import type { Verdict } from '@dusk-wren/core/inspection';
+import { formatFigure } from '@dusk-wren/core/quantity';
 import {
   isList,
   isQuantity,
   isRow,
+  isWorkingVerdict,
   type RegisteredWorking,
   type ResultValue,
+  type WorkingVerdict,
 } from '@dusk-wren/core/workings';
 import { computed } from 'vue';
 import ContactRing from '../parts/ContactRing.vue';
@@ -25,7 +29,10 @@ const all = computed(() =>
 const figures = computed(() =>
   all.value.filter(({ value, name }) => name !== 'verdict' && !isRow(value) && !isList(value)),
 );
-const verdict = computed(() => props.result['verdict']);
+const verdict = computed(() => {
+  const { verdict: found } = props.result;
+  return isWorkingVerdict(found) ? found : undefined;
+});
 const lists = computed(() =>
   all.value.flatMap(({ name, label, value }) =>
     isList(value) && !value.some(isRow) ? [{ name, label, items: value.map(shown) }] : [],
@@ -37,7 +44,7 @@ const tables = computed(() =>
     return rows.length === 0 ? [] : [{ name, label, columns: Object.keys(rows[0] ?? {}), rows }];
   }),
 );
-const RINGS: Readonly<Record<string, 'fit' | 'rework' | 'renew' | 'ask' | 'condemn'>> = {
+const RINGS: Readonly<Record<WorkingVerdict, Verdict>> = {
   fit: 'fit',
   acceptable: 'fit',
   shuts: 'fit',
@@ -53,14 +60,14 @@ const RINGS: Readonly<Record<string, 'fit' | 'rework' | 'renew' | 'ask' | 'conde
   wide: 'rework',
   'no contact': 'rework',
 };
-const ring = computed(() => (typeof verdict.value === 'string' ? (RINGS[verdict.value] ?? 'ask') : 'ask'));
+const ring = computed(() => verdict.value && RINGS[verdict.value]);
 
 const isLong = (value: ResultValue | undefined) => value !== undefined && isList(value);
 
 function shown(value: ResultValue | undefined): string {
   if (value === undefined) return '';
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
-  if (typeof value === 'number') return String(Number(value.toPrecision(6)));
+  if (typeof value === 'number') return formatFigure(value);
   if (typeof value !== 'object') return value;
   if (isQuantity(value)) return preferences.show(value);
   return isList(value) ? value.map(shown).join(' · ') : Object.values(value).map(shown).join(', ');
@@ -69,7 +76,7 @@ function shown(value: ResultValue | undefined): string {
 
 <template>
   <div class="figures">
-    <p v-if="typeof verdict === 'string'" class="verdict label" :class="ring">
+    <p v-if="verdict && ring" class="verdict label" :class="ring">
       <ContactRing :verdict="ring" /> {{ verdict }}
     </p>
     <dl>

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { instrumentId } from '../../job';
-import { ok } from '../../problem';
-import { quantityOf } from '../../quantity';
+import { ok, refuse } from '../../problem';
+import { leakSchema, quantityOf } from '../../quantity';
 import { defineCommand, readyStep, refOf, stampOf } from '../define-command';
 
 /** A test that was run to its end: the pressure held, for how long, and what leaked. */
@@ -11,15 +11,17 @@ export const runPressureTest = defineCommand({
     step: z.string().max(80),
     pressure: quantityOf('gauge pressure').refine(({ value }) => value > 0, 'a test has a pressure'),
     hold: quantityOf('time').refine(({ value }) => value > 0, 'a test is held for some time'),
-    leakPerMinute: z.number().min(0).max(10_000_000),
+    leak: leakSchema,
     readBy: z.union([z.literal('hand'), instrumentId]),
   }),
-  decide: ({ step: id, pressure, hold, leakPerMinute, readBy }, asked) => {
+  decide: ({ step: id, pressure, hold, leak, readBy }, asked) => {
     const step = readyStep(asked, id, 'pressure-test');
     if (!step.ok) return step;
     const by = stampOf(asked, readBy);
     if (!by.ok) return by;
-    const { test, fluid, counted } = step.value.task;
+    const { test, fluid, allowed } = step.value.task;
+    if (leak.of !== allowed.of)
+      return refuse({ code: 'leak.counted-otherwise', found: leak.of, wanted: allowed.of });
     return ok([
       {
         kind: 'pressure-tested',
@@ -29,9 +31,8 @@ export const runPressureTest = defineCommand({
           fluid,
           pressure,
           hold,
-          leakPerMinute,
+          leak,
           readBy: by.value,
-          ...(counted ? { counted } : {}),
         },
       },
     ]);

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { format, quantityOf } from '../../quantity';
+import { phrase, quantityOf } from '../../quantity';
 import { defineEvent } from '../define-event';
 import { readBy } from '../instrument';
 import { stepRef } from '../stage';
@@ -14,5 +14,5 @@ export const boltTightened = defineEvent({
     torque: quantityOf('torque'),
     readBy,
   }),
-  describe: ({ bolt, pass, torque }) => `Bolt ${bolt}, pass ${pass + 1}: ${format(torque, 'US')}`,
+  describe: ({ bolt, pass, torque }) => phrase`Bolt ${bolt}, pass ${pass + 1}: ${torque}`,
 });

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { partRoleSchema } from '../../inspection';
-import { formatNumber, quantityOf, valueIn } from '../../quantity';
+import { formatClock, quantityOf } from '../../quantity';
 import { defineEvent } from '../define-event';
 import { stepRef } from '../stage';
 
@@ -8,6 +8,5 @@ import { stepRef } from '../stage';
 export const markSet = defineEvent({
   kind: 'mark-set',
   body: z.strictObject({ step: stepRef, part: partRoleSchema, clock: quantityOf('angle') }),
-  describe: ({ step, part, clock }) =>
-    `${step.title}: ${part} at ${formatNumber(valueIn(clock, 'o’clock'), 1)} o’clock`,
+  describe: ({ step, part, clock }) => `${step.title}: ${part} at ${formatClock(clock)}`,
 });

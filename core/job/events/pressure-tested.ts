@@ -1,11 +1,28 @@
 import { z } from 'zod';
-import { format, quantityOf } from '../../quantity';
-import { defineEvent } from '../define-event';
+import { formatLeak, leakSchema, phrase, quantityOf } from '../../quantity';
+import { defineEvent, type Upgrade } from '../define-event';
 import { readBy } from '../instrument';
 import { stepRef } from '../stage';
 
 export const PRESSURE_TESTS = ['shell', 'backseat', 'seat'] as const;
 export type PressureTest = (typeof PRESSURE_TESTS)[number];
+
+const first = z.looseObject({
+  fluid: z.enum(['liquid', 'gas']),
+  leakPerMinute: z.number(),
+  counted: z.literal('mL').exactOptional(),
+});
+
+/** Format 1 had a bare number, which meant drops or bubbles by the fluid unless it said millilitres. */
+const leakSaysWhatIsCounted: Upgrade = {
+  name: 'the leak says what is counted',
+  up: (body) => {
+    const read = first.safeParse(body);
+    if (!read.success) return body;
+    const { leakPerMinute: perMinute, counted, ...rest } = read.data;
+    return { ...rest, leak: { perMinute, of: counted ?? (rest.fluid === 'gas' ? 'bubbles' : 'drops') } };
+  },
+};
 
 export const pressureTested = defineEvent({
   kind: 'pressure-tested',
@@ -15,11 +32,9 @@ export const pressureTested = defineEvent({
     fluid: z.enum(['liquid', 'gas']),
     pressure: quantityOf('gauge pressure'),
     hold: quantityOf('time'),
-    /** Drops or bubbles a minute, by the fluid; millilitres where they are measured. */
-    leakPerMinute: z.number().min(0).max(10_000_000),
-    counted: z.literal('mL').exactOptional(),
+    leak: leakSchema,
     readBy,
   }),
-  describe: ({ test, pressure, leakPerMinute, fluid, counted }) =>
-    `${test} test at ${format(pressure, 'US')}: ${leakPerMinute} ${counted ?? (fluid === 'gas' ? 'bubbles' : 'drops')} a minute`,
+  describe: ({ test, pressure, leak }) => phrase`${test} test at ${pressure}: ${formatLeak(leak)}`,
+  upgrades: [leakSaysWhatIsCounted],
 });

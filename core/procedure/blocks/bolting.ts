@@ -1,5 +1,5 @@
 import { must } from '../../problem';
-import { format, quantity, type Torque } from '../../quantity';
+import { phrase, quantity, type Phrase, type Torque } from '../../quantity';
 import { describeSource, parseThread, type StudMaterial } from '../../standards';
 import { boltedJoint, makersGlandTorque, makersJointTorque, packedBox, type MakersFigure } from '../../valve';
 import { boltingSequence, boltingTorque } from '../../workings';
@@ -70,11 +70,11 @@ function computed(
 }
 
 /** How the gland is left: to a figure where one is on file, by turns where there is none. */
-export function glandTightness({ valve, features, site }: Context): string {
+export function glandTightness({ valve, features, site }: Context): Phrase {
   const box = packedBox(features);
   const byMaker = makersGlandTorque(valve);
   if (site.schools.glandTightness === 'by sheet' && byMaker) {
-    return `To the torque on file, ${format(byMaker.value, 'US')} (${describeSource(byMaker.source)}), stroke three times; repeat torque and strokes three times more.`;
+    return phrase`To the torque on file, ${byMaker.value} (${describeSource(byMaker.source)}), stroke three times; repeat torque and strokes three times more.`;
   }
   if (box?.style === 'die-formed')
     return 'Touch, one turn, stroke three times, touch again. Die-formed rings want a torque: put one on file.';

@@ -1,6 +1,6 @@
 import { hangingLocks, lineOf } from '../../job';
 import { energiesOf, pointsOf, storedIn, type Energy, type IsolationPoint, type Line } from '../../isolation';
-import { format } from '../../quantity';
+import { listed, phrase } from '../../quantity';
 import { HAZARDS, type Valve } from '../../valve';
 import { always, draft, type Context, type Draft, type Fragment } from '../draft';
 import { stepName, type StepName } from '../relations';
@@ -31,7 +31,7 @@ function inLine(c: Context): Draft[] {
   if (!line) return [];
   const points = pointsOf(c.valve, line);
   const energies = energiesOf(c.valve, line);
-  const stored = storedIn(c.valve, line).map(({ what, energy }) => `${format(energy, 'SI')} ${what}`);
+  const stored = storedIn(c.valve, line).map(({ what, energy }) => phrase`${energy} ${what}`);
   const held = energies.flatMap(({ proof }) => (proof.kind === 'held' ? [proof.how] : []));
   const lastPoint = points.at(-1);
   const steps = points.map((point, i) => {
@@ -44,7 +44,7 @@ function inLine(c: Context): Draft[] {
       ...common,
       name: LINE,
       title: 'Say how it stands in its line',
-      why: `Blocks, vents, bypass, air, power: the sheet is made from this.${stored.length > 0 ? ` Stored: ${stored.join('; ')}.` : ''}${held.length > 0 ? ` Stays loaded until the strip: ${held.join('; ')}.` : ''}`,
+      why: phrase`Blocks, vents, bypass, air, power: the sheet is made from this.${stored.length > 0 ? phrase` Stored: ${listed(stored)}.` : ''}${held.length > 0 ? ` Stays loaded until the strip: ${held.join('; ')}.` : ''}`,
       caution: [PERMIT, guardsOf(c.valve)].join(' ').trim(),
       task: { kind: 'line' },
       minutes: 5,

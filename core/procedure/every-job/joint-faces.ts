@@ -1,3 +1,5 @@
+import { wordReason } from '../../inspection';
+import { phrase } from '../../quantity';
 import { slug } from '../blocks/arrival';
 import { CAUTIONS } from '../cautions';
 import { finding, type Fragment } from '../draft';
@@ -11,7 +13,7 @@ export const jointFaces: Fragment = {
     (['body', 'bonnet', 'cover', 'bonnet chamber'] as const).flatMap((part) => {
       const call = c.calls.get(part);
       if (call?.verdict !== 'rework') return [];
-      const because = finding(`${part}: ${call.reason}`, call.because.at(-1));
+      const because = finding(phrase`${part}: ${wordReason(call.reason)}`, call.because.at(-1));
       const face = slug(part);
       const method = call.method ?? 'clean up';
       if (method !== 'lap joint face' && method !== 'turn joint face') {

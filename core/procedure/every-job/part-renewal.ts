@@ -1,4 +1,6 @@
 import type { StandingCall } from '../../job';
+import { wordReason } from '../../inspection';
+import { capitalised, phrase } from '../../quantity';
 import { partsOf, type PartRole } from '../../valve';
 import { arrivalOf, orderOf, slug } from '../blocks/arrival';
 import { capital } from '../blocks/words';
@@ -142,7 +144,7 @@ function reworked(part: PartRole, call: StandingCall): Draft[] {
       name: stepName(`repair.${slug(part)}`, method.replaceAll(' ', '-')),
       stage: 'repair',
       title: `${capital(part)}: ${method}`,
-      why: capital(`${call.reason}.`),
+      why: capitalised(phrase`${wordReason(call.reason)}.`),
       parts: [part],
       minutes: method === 'straighten' ? 60 : 15,
       because: fromCall(call),

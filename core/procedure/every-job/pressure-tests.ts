@@ -1,4 +1,13 @@
-import { formatAs, psig, quantity, seconds, valueIn, type GaugePressure, type Time } from '../../quantity';
+import {
+  formatAs,
+  psig,
+  quantity,
+  seconds,
+  valueIn,
+  type GaugePressure,
+  type Leak,
+  type Time,
+} from '../../quantity';
 import { API_598, FCI_70_2, HOLD_SECONDS } from '../../standards';
 import type { PressureTest } from '../../job';
 import { moverOf } from '../../valve';
@@ -121,6 +130,9 @@ function hold({ features }: Context): Draft[] {
   ];
 }
 
+const drops = (perMinute = 0): Leak => ({ perMinute, of: 'drops' });
+const bubbles = (perMinute = 0): Leak => ({ perMinute, of: 'bubbles' });
+
 function pressureTest({ valve, site }: Context, kind: PressureTest, proof: BySize | undefined): Task {
   const { nps, pressureClass, group } = valve;
   if (nps === undefined) return { kind: 'wants', wants: ['nps'] };
@@ -148,7 +160,7 @@ function pressureTest({ valve, site }: Context, kind: PressureTest, proof: BySiz
       fluid: soft ? 'gas' : 'liquid',
       pressure: result.testPressure,
       hold: result.hold,
-      allowedPerMinute: (soft ? result.bubblesPerMinute : result.dropsPerMinute) ?? 0,
+      allowed: soft ? bubbles(result.bubblesPerMinute) : drops(result.dropsPerMinute),
       shown: seat.value,
     };
   }
@@ -162,7 +174,7 @@ function pressureTest({ valve, site }: Context, kind: PressureTest, proof: BySiz
     fluid: 'liquid',
     pressure: psig(at.value),
     hold: held,
-    allowedPerMinute: 0,
+    allowed: drops(0),
     shown: withHold(pressures.value, at, held),
   };
 }
@@ -183,15 +195,16 @@ function leakClass({ features, valve }: Context): Task {
   });
   if (!worked.ok) return { kind: 'do' };
   const { result } = worked.value;
-  const counted = gas && result.bubblesPerMinute !== undefined;
   return {
     kind: 'pressure-test',
     test: 'seat',
     fluid: gas ? 'gas' : 'liquid',
     pressure: result.testPressure,
     hold: result.hold,
-    allowedPerMinute: counted ? (result.bubblesPerMinute ?? 0) : valueIn(result.flow, 'mL/min'),
-    ...(counted ? {} : { counted: 'mL' as const }),
+    allowed:
+      gas && result.bubblesPerMinute !== undefined
+        ? bubbles(result.bubblesPerMinute)
+        : { perMinute: valueIn(result.flow, 'mL/min'), of: 'mL' },
     shown: worked.value,
   };
 }

@@ -1,3 +1,5 @@
+import { wordReason } from '../../inspection';
+import { phrase } from '../../quantity';
 import { closureOf } from '../../valve';
 import { always, draft, feature, finding, type Context, type Draft, type Fragment } from '../draft';
 import { ifThere, stepName, type Relation } from '../relations';
@@ -99,7 +101,7 @@ function condemned(c: Context): Draft[] {
       name: CONDEMN,
       stage: 'release',
       title: 'Tag the valve condemned and set it apart',
-      why: `${call?.part ?? 'valve'}: ${call?.reason ?? 'condemned'}. A replacement is of the same type, the same or a higher pressure rating for the service, the same flange size, facing and face-to-face.`,
+      why: phrase`${call?.part ?? 'valve'}: ${call ? wordReason(call.reason) : 'condemned'}. A replacement is of the same type, the same or a higher pressure rating for the service, the same flange size, facing and face-to-face.`,
       minutes: 10,
       because: finding('a part that cannot be renewed is beyond repair', call?.because.at(-1)),
       after: ['inspected'],

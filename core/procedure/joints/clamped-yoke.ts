@@ -1,3 +1,4 @@
+import { phrase } from '../../quantity';
 import type { ClampedYoke } from '../../valve';
 import { lengthAsk } from '../blocks/asks';
 import { CAUTIONS } from '../cautions';
@@ -217,7 +218,7 @@ function gland(c: Context): Draft[] {
       id: 'setup.gland',
       provides: ['gland set'],
       title: 'Gland to its figure, three full strokes; three times more',
-      why: `Each set of strokes settles the rings and the figure falls. ${glandTightness(c)}`,
+      why: phrase`Each set of strokes settles the rings and the figure falls. ${glandTightness(c)}`,
       caution: 'A valve for full open or full closed: throttling with it wire-draws the seat.',
       tools: ['torque wrench'],
       parts: ['gland', 'packing'],

@@ -1,3 +1,4 @@
+import { phrase } from '../../quantity';
 import { moverOf, packedBox, type PartRole } from '../../valve';
 import { CAUTIONS } from '../cautions';
 import { draft, rule, type Context, type Draft, type Fragment } from '../draft';
@@ -106,7 +107,7 @@ function settled(c: Context): Draft[] {
       name: stepName('setup.gland'),
       stage: 'set up',
       title: 'Gland: touch, one turn, stroke three times, touch again',
-      why: `Packing settles with the first strokes; a gland left slack weeps on test. ${glandTightness(c)}`,
+      why: phrase`Packing settles with the first strokes; a gland left slack weeps on test. ${glandTightness(c)}`,
       caution: CAUTIONS.gland,
       parts: ['gland', 'gland flange', 'gland nuts'],
       minutes: c.minutes(10),

@@ -2,6 +2,7 @@ import type { z } from 'zod';
 import { issuesFromZod, refuse, type Result } from '../../problem';
 import type { Quantity } from '../../quantity';
 import type { Source } from '../../standards';
+import type { WithKnownVerdict } from './verdict';
 import { fieldMeta, type FieldMeta } from './field';
 
 /** What a working may answer with, beside quantities: plain numbers, words, yes or no, and lists of these. */
@@ -62,7 +63,9 @@ export function onDay(working: RegisteredWorking, raw: unknown, today: string): 
 
 export type Field = FieldMeta & { readonly name: string; readonly optional: boolean };
 
-export function register<I extends z.ZodObject, R extends object>(working: Working<I, R>): RegisteredWorking {
+export function register<I extends z.ZodObject, R extends object>(
+  working: Working<I, R> & WithKnownVerdict<R>,
+): RegisteredWorking {
   return {
     ...working,
     results: working.results,

@@ -1,16 +1,19 @@
 <script setup lang="ts">
+import { wordReason } from '@dusk-wren/core/inspection';
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import type { TaskOf } from '@dusk-wren/core/task';
 import { computed } from 'vue';
 import ContactRing from '../../parts/ContactRing.vue';
 import SignPress from '../SignPress.vue';
 import { useJob } from '../../stores/job';
+import { usePreferences } from '../../stores/preferences';
 import { useSession } from '../../stores/session';
 
 /** A hold: released by an inspector who did none of the work, with nothing left to decide. */
 const props = defineProps<{ step: PlannedStep; task: TaskOf<'hold'> }>();
 const job = useJob();
 const session = useSession();
+const { tell } = usePreferences();
 const asks = computed(() =>
   [...(job.planned?.calls.values() ?? [])].filter(({ verdict }) => verdict === 'ask'),
 );
@@ -23,7 +26,8 @@ const release = computed(() => ({ kind: 'release-hold' as const, body: { step: p
     <p class="ask label"><ContactRing verdict="ask" :size="24" /> To be seen: {{ task.witness }}</p>
     <ul v-if="asks.length > 0">
       <li v-for="call in asks" :key="call.part" class="problem">
-        {{ call.part }}: {{ call.reason }}. A lead or an inspector decides it in the parts list.
+        {{ call.part }}: {{ tell(wordReason(call.reason)) }}. A lead or an inspector decides it in the parts
+        list.
       </li>
     </ul>
     <SignPress v-if="inspector" lamp :command="release">I have seen it: release the hold</SignPress>

@@ -2,7 +2,15 @@
 import { apartDegrees, markOf, MARKS_MEET_DEGREES } from '@dusk-wren/core/job';
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import type { TaskOf } from '@dusk-wren/core/task';
-import { degrees, parseQuantity, quantity, valueIn, type Angle } from '@dusk-wren/core/quantity';
+import {
+  degrees,
+  formatClock,
+  formatNumber,
+  parseQuantity,
+  quantity,
+  valueIn,
+  type Angle,
+} from '@dusk-wren/core/quantity';
 import type { PartRole } from '@dusk-wren/core/valve';
 import { computed, reactive, ref } from 'vue';
 import MarkClock from '../../drawings/MarkClock.vue';
@@ -28,8 +36,7 @@ const rows = computed(() =>
   }),
 );
 const current = computed(() => rows.value.find(({ part }) => part === picked.value));
-const clock = (angle: Angle | undefined) =>
-  angle === undefined ? '–' : `${Math.round(valueIn(angle, 'o’clock') * 10) / 10 || 12} o’clock`;
+const clock = (angle: Angle | undefined) => (angle === undefined ? '–' : formatClock(angle));
 function dragged(at: number): void {
   typed[picked.value] = degrees(at);
   text.value = '';
@@ -80,7 +87,7 @@ useKeys([{ key: 'enter', label: 'Keep this mark', run: keep }]);
         </li>
       </ul>
       <p v-if="current?.off !== undefined && current.off > MARKS_MEET_DEGREES" class="problem" role="alert">
-        {{ Math.round(current.off) }}° off its mark: turn the {{ picked }} until they meet.
+        {{ formatNumber(current.off, 0) }}° off its mark: turn the {{ picked }} until they meet.
       </p>
       <form class="typed" @submit.prevent="keep">
         <v-text-field

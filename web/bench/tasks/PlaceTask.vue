@@ -11,7 +11,7 @@ import {
 import { evidenceOn } from '@dusk-wren/core/job';
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import type { TaskOf } from '@dusk-wren/core/task';
-import { psig } from '@dusk-wren/core/quantity';
+import { formatNumber, formatPercent, psig } from '@dusk-wren/core/quantity';
 import { computed, ref } from 'vue';
 import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
@@ -60,7 +60,7 @@ const { instrument, choices, picked, running, start, stop } = useReadings(
   () => ({ step: props.step.id, check: current.value ?? '' }),
   (reading) => {
     if (reading.kind !== 'check') return;
-    figures.value = `at full signal: supply ${show(psig(reading.supplyPsig))}, actuator ${show(psig(reading.actuatorPsig))}, ${reading.strokePercent.toFixed(0)} % of its stroke`;
+    figures.value = `at full signal: supply ${show(psig(reading.supplyPsig))}, actuator ${show(psig(reading.actuatorPsig))}, ${formatPercent(reading.strokePercent / 100)} of its stroke`;
     answer(reading.result, 'instrument');
     stop();
   },
@@ -82,7 +82,6 @@ function place(): void {
   job.act({ kind: 'place-fault', body: { step: props.step.id, symptom: symptom.value, cause } });
 }
 const none = () => job.act({ kind: 'do-step', body: { step: props.step.id, notNeeded: true } });
-const percent = (chance: number) => `${Math.round(chance * 100)} %`;
 const links = computed(() =>
   LINKS.map((link) => ({
     link,
@@ -116,7 +115,7 @@ useKeys([
     <template v-if="found">
       <ol class="chain label" aria-label="The chain, and how likely the fault lies in each link">
         <li v-for="each in links" :key="each.link" :class="{ out: each.chance < 0.02 }">
-          {{ each.link }} <b class="number">{{ percent(each.chance) }}</b>
+          {{ each.link }} <b class="number">{{ formatPercent(each.chance) }}</b>
         </li>
       </ol>
       <section v-if="current" class="check">
@@ -159,13 +158,13 @@ useKeys([
             </td>
             <td class="bar">
               <span :style="{ width: `${Math.max(1, each.chance * 100)}%` }" /><b class="number">{{
-                percent(each.chance)
+                formatPercent(each.chance)
               }}</b>
             </td>
             <td class="number moved">
               <template v-for="(factor, i) in each.moved" :key="i"
                 ><i :class="factor > 1 ? 'up' : 'down'" :title="checkOf(evidence[i]?.check ?? 'supply').title"
-                  >{{ factor > 1 ? '▲' : '▼' }}{{ factor.toFixed(factor < 1 ? 2 : 1) }}</i
+                  >{{ factor > 1 ? '▲' : '▼' }}{{ formatNumber(factor, factor < 1 ? 2 : 1) }}</i
                 >
               </template>
             </td>

@@ -1,15 +1,20 @@
 <script setup lang="ts">
 import type { PlannedStep } from '@dusk-wren/core/plan';
-import { onStep } from '@dusk-wren/core/job';
+import type { ReadingMessage } from '@dusk-wren/contract';
+import { onStep, type InstrumentId } from '@dusk-wren/core/job';
 import type { TaskOf } from '@dusk-wren/core/task';
 import {
+  formatLeak,
   formatNumber,
+  isWithin,
   preferredUnit,
   psig,
   seconds,
   si,
   valueIn,
-  type Quantity,
+  type GaugePressure,
+  type Leak,
+  type Time,
 } from '@dusk-wren/core/quantity';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { useKeys } from '../../keys/keys';
@@ -29,14 +34,7 @@ const job = useJob();
 const preferences = usePreferences();
 const { show, parts } = preferences;
 
-interface Sample {
-  seconds: number;
-  psig: number;
-  held: number;
-  drops: number;
-  phase: 'rising' | 'holding' | 'done';
-  rate: number;
-}
+type Sample = Extract<ReadingMessage, { kind: 'rig' }>;
 const samples = ref<Sample[]>([]);
 const now = computed(() => samples.value.at(-1));
 const { instrument, choices, picked, running, start, stop } = useReadings(
@@ -53,11 +51,12 @@ const unit = computed(() => preferredUnit(props.task.pressure, preferences.units
 const points = computed(() =>
   samples.value.map((sample) => [sample.seconds, valueIn(psig(sample.psig), unit.value)] as const),
 );
-const perMinute = computed(() =>
-  now.value && now.value.held > 0 ? (now.value.drops / now.value.held) * 60 : 0,
-);
-const over = computed(() => perMinute.value > props.task.allowedPerMinute);
-const counted = computed(() => props.task.counted ?? (props.task.fluid === 'gas' ? 'bubbles' : 'drops'));
+const { of } = props.task.allowed;
+const leak = computed<Leak>(() => ({
+  perMinute: now.value && now.value.held > 0 ? (now.value.leaked / now.value.held) * 60 : 0,
+  of,
+}));
+const over = computed(() => !isWithin(leak.value, props.task.allowed));
 
 const run = () => {
   samples.value = [];
@@ -65,31 +64,16 @@ const run = () => {
 };
 function keep(): void {
   if (now.value?.phase !== 'done' || !instrument.value) return;
-  send(psig(now.value.psig), seconds(now.value.held), perMinute.value, instrument.value.id);
+  send(psig(now.value.psig), seconds(now.value.held), leak.value, instrument.value.id);
 }
-const typed = ref<{ pressure?: Quantity<'gauge pressure'>; leak: string }>({ leak: '' });
+const typed = ref<{ pressure?: GaugePressure; leak: string }>({ leak: '' });
 function keepTyped(): void {
-  const { pressure, leak } = typed.value;
-  if (pressure && leak.trim() !== '' && Number(leak) >= 0)
-    send(pressure, props.task.hold, Number(leak), 'hand');
+  const { pressure, leak: counted } = typed.value;
+  if (pressure && counted.trim() !== '' && Number(counted) >= 0)
+    send(pressure, props.task.hold, { perMinute: Number(counted), of }, 'hand');
 }
-function send(
-  pressure: Quantity<'gauge pressure'>,
-  held: Quantity<'time'>,
-  leakPerMinute: number,
-  readBy: string,
-): void {
-  const by = readBy === 'hand' || !instrument.value ? 'hand' : instrument.value.id;
-  job.act({
-    kind: 'run-pressure-test',
-    body: {
-      step: props.step.id,
-      pressure,
-      hold: held,
-      leakPerMinute: Math.round(leakPerMinute * 10) / 10,
-      readBy: by,
-    },
-  });
+function send(pressure: GaugePressure, hold: Time, found: Leak, readBy: InstrumentId | 'hand'): void {
+  job.act({ kind: 'run-pressure-test', body: { step: props.step.id, pressure, hold, leak: found, readBy } });
 }
 const before = computed(() => (job.state ? onStep(job.state, 'pressure-tested', props.step.id) : []));
 useKeys([{ key: 'enter', label: 'Keep this test', run: keep, when: () => now.value?.phase === 'done' }]);
@@ -105,10 +89,7 @@ useKeys([{ key: 'enter', label: 'Keep this test', run: keep, when: () => now.val
         <span>for</span><b>{{ show(task.hold) }}</b>
       </li>
       <li>
-        <span>at most</span
-        ><b>{{
-          task.allowedPerMinute === 0 ? 'none' : `${formatNumber(task.allowedPerMinute, 1)} ${counted}/min`
-        }}</b>
+        <span>at most</span><b>{{ task.allowed.perMinute === 0 ? 'none' : formatLeak(task.allowed) }}</b>
       </li>
     </ul>
     <div class="rig">
@@ -125,18 +106,19 @@ useKeys([{ key: 'enter', label: 'Keep this test', run: keep, when: () => now.val
               : now.phase === 'rising'
                 ? 'Rising'
                 : now.phase === 'holding'
-                  ? `Holding, ${Math.round(hold - now.held)} s left`
+                  ? `Holding, ${show(seconds(hold - now.held))} left`
                   : 'Hold is over'
           }}<template v-if="now && now.rate > 1 && running"
             >, {{ now.rate }} times faster than the clock</template
           >
         </p>
         <p class="leak number">
-          {{ now?.drops ?? 0 }} <small>{{ counted }} in {{ Math.round(now?.held ?? 0) }} s</small>
+          {{ formatNumber(now?.leaked ?? 0, 1) }}
+          <small>{{ of }} in {{ show(seconds(now?.held ?? 0)) }}</small>
         </p>
         <p v-if="now?.phase === 'done'" class="verdict label" :class="over ? 'rework' : 'fit'" role="status">
           <ContactRing :verdict="over ? 'rework' : 'fit'" :size="24" />{{
-            over ? `Over: ${Math.round(perMinute * 10) / 10} ${counted}/min` : 'Holds'
+            over ? `Over: ${formatLeak(leak)}` : 'Holds'
           }}
         </p>
       </div>
@@ -155,7 +137,7 @@ useKeys([{ key: 'enter', label: 'Keep this test', run: keep, when: () => now.val
       <BenchButton v-else @press="stop">Stop, pressure off</BenchButton>
     </div>
     <p v-for="entry in before" :key="entry.seq" class="problem">
-      Tried before: {{ show(entry.body.pressure) }}, {{ entry.body.leakPerMinute }} {{ counted }}/min.
+      Tried before: {{ show(entry.body.pressure) }}, {{ formatLeak(entry.body.leak) }}.
     </p>
     <details>
       <summary class="label muted">No rig: type what was read</summary>
@@ -164,12 +146,9 @@ useKeys([{ key: 'enter', label: 'Keep this test', run: keep, when: () => now.val
           label="Pressure held"
           dimension="gauge pressure"
           example="1100 psig"
-          @update:model-value="
-            (value) =>
-              value ? (typed.pressure = value as Quantity<'gauge pressure'>) : delete typed.pressure
-          "
+          @update:model-value="(value) => (value ? (typed.pressure = value) : delete typed.pressure)"
         />
-        <v-text-field v-model="typed.leak" :label="`${counted} a minute`" inputmode="decimal" />
+        <v-text-field v-model="typed.leak" :label="`${of} a minute`" inputmode="decimal" />
         <BenchButton kind="submit">Keep what was read</BenchButton>
       </form>
     </details>

@@ -1,0 +1,108 @@
+import { handle } from '../problem';
+import { phrase, type Length, type Phrase } from '../quantity';
+import type { PartRole } from '../valve';
+
+/** Every reason for a call, in words; where it goes by figures, they are in it. */
+const REASONS = {
+  // what was seen
+  'nothing found': 'looked at, nothing found',
+  cracked: 'cracked',
+  'cracked for good': 'cracked, and it cannot be renewed',
+  scored: 'scored',
+  'insert scored': 'severe scratches: the complete insert',
+  'relay bushing scored': 'its bushing is scored: the whole relay body',
+  galled: 'scored or galled: what runs in it sticks',
+  bent: 'bent: it wears what it runs in',
+  worn: 'worn past its fit',
+  'thread worn': 'its thread is worn',
+  'rising thread worn': 'a worn thread on a rising stem lets pressure push the valve open',
+  'light marks': 'minor marks: an even grind takes them out',
+  stiff: 'stiff in its bore: clean it, an even grind',
+  blocked: 'a small passage blocked stops the whole valve',
+  'rides low': 'no wear travel left: it would bottom before it seals',
+  'pocket corroded': 'corroded where the seat meets the body: no seat will seal in it',
+  leaks: 'it leaks: put right before the job is closed',
+  stuck: 'it must swivel freely to find its seat',
+  'light corrosion': 'light corrosion',
+  'deep corrosion': 'deep corrosion',
+  'deep corrosion of the body': 'deep corrosion: somebody who may decide must look',
+  torn: ({ form }: { form: string }) => `${form}: a diaphragm that is not whole is not patched`,
+  cut: ({ form }: { form: string }) => `${form}: a seal that is not whole leaks`,
+  'spring fault': ({ form }: { form: string }) => `${form}: its load is no longer what the sheet says`,
+  unsure: ({ what }: { what: string }) => what,
+  // a seat, by the depth of what is in it
+  'soft seat marked': ({ depth }: Deep) => phrase`${depth} deep in a soft seat: it is not dressed`,
+  'site renews': ({ depth }: Deep) => phrase`${depth} deep: this site renews what it can`,
+  'within grinding': ({ depth, to }: Deep & { to: Length }) =>
+    phrase`${depth} deep: shallow enough to grind in (to ${to})`,
+  'within refacing': ({ depth, to }: Deep & { to: Length }) =>
+    phrase`${depth} deep: more than grinding takes off, within refacing (to ${to})`,
+  'past its stock': ({ depth, stock }: Deep & { stock: Length }) =>
+    phrase`${depth} deep, only ${stock} of stock above the least thickness`,
+  'past the stock of the body': ({ depth, stock }: Deep & { stock: Length }) =>
+    phrase`${depth} deep, only ${stock} of stock above the least thickness, and the seat is part of the body`,
+  'hard facing': ({ depth }: Deep) =>
+    phrase`${depth} deep: hard facing is too hard for a hand reseater: the lathe is quicker and controlled`,
+  'past refacing': ({ depth }: Deep) => phrase`${depth} deep: too deep to reface by hand`,
+  'lapped on a block': ({ depth }: Deep) =>
+    phrase`${depth} deep: the wedge is lapped on a block, never on its seats`,
+  'ground in line': ({ depth }: Deep) => phrase`${depth} deep: a portable grinder reaches it in line`,
+  'lapped out of the body': ({ depth }: Deep) => phrase`${depth} deep: out of the body, then lapped`,
+  'out of reach': ({ depth }: Deep) =>
+    phrase`${depth} deep: this seat does not come out, and no grinder reaches it in line`,
+  'each against a lap': ({ depth }: Deep) =>
+    phrase`${depth} deep: disc and nozzle each against a lap, never on each other`,
+  'flat as made': ({ depth }: Deep) =>
+    phrase`${depth} deep: gates and seats are lapped flat as they are made: a mark is not dressed here`,
+  'ball marked': ({ depth }: Deep) => phrase`${depth} deep: a marked ball cuts its new seats`,
+  // a joint face and a stem
+  'joint face within lapping': ({ depth }: Deep) => phrase`${depth} deep: figure of eight on a block`,
+  'joint face past lapping': ({ depth }: Deep) => phrase`${depth} deep: too deep to lap, turn it first`,
+  'marked in the packing': 'marked where the packing runs: it leaks through good packing',
+  'marked below the packing': 'marked between disc and backseat: it touches no packing',
+  'thread marked': 'marked on the thread',
+  'runs true': ({ tir, limit }: Runout) => phrase`TIR ${tir}, limit ${limit}`,
+  oval: ({ tir, limit }: Runout) =>
+    phrase`TIR ${tir}, limit ${limit}: out of round, and packing rides on an oval`,
+  'bent, straightened here': ({ tir, limit }: Runout) =>
+    phrase`TIR ${tir}, limit ${limit}: bent; this site allows straightening`,
+  'bent stem': ({ tir, limit }: Runout) =>
+    phrase`TIR ${tir}, limit ${limit}: bent; it leaks through good packing and wears its bushing`,
+  // new at every overhaul, or by what the valve is
+  'packing is new': 'the stem leaves it: always new',
+  'seals are new': 'kits renew every seal',
+  'soft seats are new': 'soft seats are new with every kit',
+  'diaphragm is new': 'new with every kit',
+  'safety pin': 'a safety part, or sheared to come out: always new',
+  'goes with the packing': 'it goes with the packing: always new',
+  'once crushed': 'once crushed it does not seal again: always new',
+  'first service': 'first service: the unused upstream seat becomes the downstream one',
+  'second service': 'second service: both seats have been used',
+  'renewed as a set': ({ with: part }: { with: PartRole }) => `renewed as a set with the ${part}`,
+  // somebody decided otherwise
+  overruled: ({ words }: { words: string }) => words,
+} satisfies Readonly<Record<string, string | ((given: never) => Phrase)>>;
+
+interface Deep {
+  readonly depth: Length;
+}
+interface Runout {
+  readonly tir: Length;
+  readonly limit: Length;
+}
+
+type Words = typeof REASONS;
+/** A reason that goes by no figure. */
+export type PlainReason = { [C in keyof Words]: Words[C] extends string ? C : never }[keyof Words];
+type FiguredReason = Exclude<keyof Words, PlainReason>;
+
+/** Why a part is called what it is, as data. */
+export type Reason =
+  | { readonly code: PlainReason }
+  | { [C in FiguredReason]: { readonly code: C } & Parameters<Words[C]>[0] }[FiguredReason];
+
+/** The reason in words. */
+export function wordReason(reason: Reason): Phrase {
+  const words = REASONS[reason.code];
+  return typeof words === 'string' ? words : handle(words, reason);
+}
