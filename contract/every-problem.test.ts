@@ -116,6 +116,7 @@ const SAMPLES: { [C in AnyProblemCode]: [Extract<AnyProblem, { code: C }>, RegEx
   'import.exists': [{ code: 'import.exists', tag: 'V-1' }, /V-1 is here already; nothing was changed/],
   'valve.job-open': [{ code: 'valve.job-open', tag: 'V-1' }, /V-1 has an open job already/],
   'server.failed': [{ code: 'server.failed', requestId: 'abc' }, /nothing was half stored.*abc/],
+  'answer.unreadable': [{ code: 'answer.unreadable', status: 502 }, /\(502\) was not the shop’s server/],
   'connection.lost': [{ code: 'connection.lost' }, /What is stored is safe/],
   'entry.unfounded': [{ code: 'entry.unfounded', seq: 5 }, /^Entry 5 does not follow/],
   'isolation.own-hand': [
@@ -125,6 +126,8 @@ const SAMPLES: { [C in AnyProblemCode]: [Extract<AnyProblem, { code: C }>, RegEx
   'isolation.not-done-by': [{ code: 'isolation.not-done-by', person: 'Ada' }, /^Ada did none of it/],
   'certificate.own-work': [{ code: 'certificate.own-work', person: 'Ada' }, /another signs the certificate/],
   'sheet.own': [{ code: 'sheet.own', person: 'Ada' }, /^Ada filed this sheet: a second person/],
+  'person.unknown': [{ code: 'person.unknown', id: 'x' }, /Nobody of that name/],
+  'photo.not-of-job': [{ code: 'photo.not-of-job', photo: 'x' }, /not sent for this job/],
   'leak.counted-otherwise': [
     { code: 'leak.counted-otherwise', found: 'drops', wanted: 'mL' },
     /allowed here in mL and was counted in drops/,

@@ -28,7 +28,8 @@ export type HostProblem =
   | { code: 'valve.job-open'; tag: string }
   | { code: 'server.failed'; requestId: string }
   | { code: 'database.away' }
-  | { code: 'connection.lost' };
+  | { code: 'connection.lost' }
+  | { code: 'answer.unreadable'; status: number };
 
 export type AnyProblem = Problem | HostProblem;
 export type AnyProblemCode = AnyProblem['code'];

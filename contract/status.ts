@@ -33,6 +33,8 @@ export const STATUS: Readonly<Record<AnyProblemCode, number>> = {
   'step.already-done': REFUSED,
   'step.waits': REFUSED,
   'step.wants': REFUSED,
+  'person.unknown': 404,
+  'photo.not-of-job': 404,
   'leak.counted-otherwise': REFUSED,
   'instrument.unknown': REFUSED,
   'call.none': REFUSED,
@@ -81,4 +83,5 @@ export const STATUS: Readonly<Record<AnyProblemCode, number>> = {
   'server.failed': 500,
   'database.away': 503,
   'connection.lost': 503,
+  'answer.unreadable': 502,
 };

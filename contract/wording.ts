@@ -78,6 +78,8 @@ export const WORDING: Words = {
     `${person} filed this sheet: a second person reads it against the maker’s paper.`,
   'reading.not-steady': ({ what, change, over }) =>
     `${what} has not settled: ${change} in the last ${over}. Let it stand, then keep it.`,
+  'person.unknown': () => 'Nobody of that name works here.',
+  'photo.not-of-job': () => 'That photograph was not sent for this job: nothing was pinned.',
   'leak.counted-otherwise': ({ found, wanted }) =>
     `The leak is allowed here in ${wanted} and was counted in ${found}: count ${wanted}.`,
   'event.unknown-kind': ({ kind, seq }) => `Entry ${seq} is of a kind this version does not know: ${kind}.`,
@@ -121,6 +123,8 @@ export const WORDING: Words = {
   'valve.job-open': ({ tag }) => `${tag} has an open job already.`,
   'server.failed': ({ requestId }) =>
     `Something failed on the server; nothing was half stored. Say this number: ${requestId}.`,
+  'answer.unreadable': ({ status }) =>
+    `What answered (${status}) was not the shop’s server. What you entered is kept on this device.`,
   'connection.lost': () =>
     'No connection to the server. What is stored is safe; what you just entered is still on this page.',
 };

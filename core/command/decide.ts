@@ -14,7 +14,7 @@ import {
 } from '../job';
 import { plan } from '../plan';
 import type { MakersSheet } from '../valve';
-import type { Edge } from './define-command';
+import type { Edge } from './edge';
 import { COMMANDS, commandSchema, isCommandKind, type Command } from './registry';
 
 /** Reads a command as it was sent. */

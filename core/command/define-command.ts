@@ -1,29 +1,10 @@
 import { z } from 'zod';
-import type { Counts, SymptomId } from '../diagnosis';
 import { ok, refuse, type Result } from '../problem';
-import type {
-  Fact,
-  InstrumentId,
-  InstrumentStamp,
-  JobState,
-  PersonStamp,
-  ReadBy,
-  Role,
-  StepRef,
-} from '../job';
+import type { Fact, InstrumentId, JobState, ReadBy, Role, StepRef } from '../job';
 import { LONGEST_TITLE } from '../job';
 import { stepOf, type Plan, type PlannedStep } from '../plan';
 import type { Task, TaskOf } from '../task';
-
-/** What the edge knows and the core must be told. */
-export interface Edge {
-  readonly person: PersonStamp;
-  /** ISO date and time. */
-  readonly now: string;
-  readonly instrument: (id: InstrumentId) => InstrumentStamp | undefined;
-  /** What this shop's closed jobs with a symptom were; where it is not known, the finder goes by usual odds. */
-  readonly faultCounts?: (symptom: SymptomId) => Counts;
-}
+import type { Edge } from './edge';
 
 export interface Asked extends Edge {
   readonly state: JobState;

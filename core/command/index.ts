@@ -9,4 +9,4 @@ export {
 } from './registry';
 export { decide, openJob, readCommand, record, type Stamp } from './decide';
 export { replay, type RefusedEntry } from './replay';
-export { type Edge } from './define-command';
+export { NOT_KNOWN_HERE, NOTHING_OUTSIDE, type Edge, type NotKnownHere, type UnitInShop } from './edge';

@@ -11,6 +11,7 @@ import {
 import { plan } from '../plan';
 import type { Problem } from '../problem';
 import { seconds } from '../quantity';
+import { NOTHING_OUTSIDE } from './edge';
 import { decide, readCommand } from './decide';
 import { COMMANDS, type CommandKind } from './registry';
 
@@ -98,6 +99,7 @@ function problemOf(state: JobState, together: readonly Entry[]): Problem | undef
   const command = readCommand(commandOf(state, first));
   if (!command.ok) return command.problem;
   const facts = decide(state, command.value, {
+    ...NOTHING_OUTSIDE,
     person: first.by,
     now: first.at,
     instrument: (id) => stampIn(first, id),

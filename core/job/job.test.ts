@@ -106,6 +106,10 @@ describe('folding', () => {
     expect(Object.isFrozen(full.state)).toBe(true);
     expect(Object.isFrozen(full.state.records['step-done'])).toBe(true);
     expect(() => Object.assign(full.state, { version: 1 })).toThrow();
+    for (const entry of full.log) {
+      expect(Object.isFrozen(entry.body), entry.kind).toBe(true);
+      for (const inner of Object.values(entry.body)) expect(Object.isFrozen(inner), entry.kind).toBe(true);
+    }
   });
 
   it('a struck entry stays in the log and its consequences go', () => {

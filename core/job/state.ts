@@ -1,5 +1,6 @@
 import { ok, refuse, type Result } from '../problem';
 import { withDetails, type Valve } from '../valve';
+import { frozen } from './frozen';
 import { EVENTS, type Entry, type EntryOf, type EventKind, type StepEventKind } from './registry';
 
 type Records = { readonly [K in EventKind]: readonly EntryOf<K>[] };
@@ -29,7 +30,7 @@ export function apply(state: JobState, entry: Entry): Result<JobState> {
   }
   const kept: Records = {
     ...state.records,
-    [entry.kind]: Object.freeze([...state.records[entry.kind], Object.freeze(entry)]),
+    [entry.kind]: Object.freeze([...state.records[entry.kind], frozen(entry)]),
   };
   const next: JobState =
     entry.kind === 'entry-struck'

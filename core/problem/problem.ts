@@ -52,6 +52,8 @@ export type Problem =
   | { code: 'certificate.own-work'; person: string }
   | { code: 'sheet.own'; person: string }
   | { code: 'reading.not-steady'; what: string; change: string; over: string }
+  | { code: 'person.unknown'; id: string }
+  | { code: 'photo.not-of-job'; photo: string }
   | { code: 'leak.counted-otherwise'; found: string; wanted: string }
   // formats
   | { code: 'event.unknown-kind'; kind: string; seq: number }

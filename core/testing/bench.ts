@@ -1,4 +1,12 @@
-import { decide, openJob, readCommand, record, type Edge, type RawCommand } from '../command';
+import {
+  decide,
+  NOTHING_OUTSIDE,
+  openJob,
+  readCommand,
+  record,
+  type Edge,
+  type RawCommand,
+} from '../command';
 import {
   apply,
   commandId,
@@ -94,6 +102,7 @@ export class BenchJob {
 
   edge(by: PersonStamp): Edge {
     return {
+      ...NOTHING_OUTSIDE,
       person: by,
       now: '2026-11-24T08:00:00.000Z',
       instrument: (instrument) => (KNOWN.includes(instrument) ? stamp(instrument) : undefined),

@@ -1,7 +1,6 @@
-import { decide, openJob, readCommand, record, type Command, type Edge } from '@dusk-wren/core/command';
+import { decide, openJob, readCommand, record, type Command } from '@dusk-wren/core/command';
 import {
   EMPTY_JOB,
-  fold,
   standingEntries,
   type BodyOf,
   type CommandId,
@@ -15,16 +14,12 @@ import { plan, summarise } from '@dusk-wren/core/plan';
 import { must } from '@dusk-wren/core/problem';
 import { UniqueConstraintError, type Sequelize, type Transaction } from 'sequelize';
 import { Refusal } from '../refusal';
-import { stampsFor } from './instruments';
-import { keepState, knownState } from './folded';
+import { follow } from './followers';
+import { edgeFor } from './edge';
 import { appendLog, loadLog } from './job-log';
 import { JobRow, ReceiptRow } from './models';
-import { findPerson } from './people';
-import { countFault, countsBySymptom } from './fault-counts';
-import { kitsAreOfValve } from './kits-laid-out';
-import { followSheet, sheetFor } from './makers-sheets';
-import { photoIsOfJob } from './photos';
-import { followShelf } from './shelf';
+import { sheetFor } from './makers-sheets';
+import { keepState, stateOf } from './state-of';
 
 export type Committed =
   | { readonly kind: 'taken'; readonly version: number; readonly entries: readonly Entry[] }
@@ -48,7 +43,7 @@ interface Request {
 export async function commit(sequelize: Sequelize, request: Request): Promise<Committed> {
   const read = readCommand(request.command);
   if (!read.ok) throw new Refusal(read.problem);
-  const command = await withPersonLookedUp(read.value);
+  const command = read.value;
   const attempt = async (): Promise<Committed> => {
     const { answer, state } = await sequelize.transaction((transaction) =>
       inTransaction(request, command, transaction),
@@ -82,26 +77,16 @@ async function inTransaction(
     const missed = await loadLog(jobId, request.baseVersion, transaction);
     return { answer: { kind: 'stale', version: job.version, missed } };
   }
-  const known = knownState(jobId, job.version);
-  const state =
-    known.version === job.version
-      ? known
-      : must(fold(await loadLog(jobId, known.version, transaction), known));
+  const state = await stateOf(jobId, job.version, transaction);
   const moment = momentOf(request, state);
-  // Whatever its device says, a reading is good only by an instrument in calibration on the day it reaches us.
-  const instrument = await stampsFor(command, request.now.slice(0, 10), transaction);
-  const faultCounts = command.kind === 'place-fault' ? await countsBySymptom(transaction) : () => ({});
-  const edge: Edge = { person, now: moment.at, instrument, faultCounts };
-  await photoIsOfJob(command, jobId, transaction);
-  await kitsAreOfValve(command, state, transaction);
+  const today = request.now.slice(0, 10);
+  const edge = await edgeFor(command, { jobId, person, at: moment.at, today }, transaction);
   const facts = decide(state, command, edge);
   if (!facts.ok) throw new Refusal(facts.problem);
   const recorded = must(record(state, facts.value, { commandId, by: person, ...moment }));
   const columns = columnsOf(recorded.state);
   const receiptRow = { commandId, jobId, firstSeq: state.version + 1, lastSeq: recorded.state.version };
-  await followSheet(jobId, state, recorded.state, recorded.entries, transaction);
-  await countFault(state, recorded.state, transaction);
-  await followShelf(jobId, state, recorded.state, recorded.entries, transaction);
+  await follow({ jobId, before: state, after: recorded.state, entries: recorded.entries, transaction });
   await Promise.all([
     appendLog(jobId, recorded.entries, transaction),
     ReceiptRow.create(receiptRow, { transaction }),
@@ -142,14 +127,6 @@ async function answerAgain(
   );
   if (entries.some(({ by }) => by.id !== person.id)) throw new Refusal({ code: 'command.other-answer' });
   return { kind: 'taken', version: receipt.lastSeq, entries };
-}
-
-/** The stamp of whoever a job is given to comes from the database, never from the request. */
-async function withPersonLookedUp(command: Command): Promise<Command> {
-  if (command.kind !== 'assign-person') return command;
-  const person = await findPerson(command.body.person.id);
-  if (!person) throw new Refusal({ code: 'not-found', what: 'person' });
-  return { kind: 'assign-person', body: { person } };
 }
 
 /** Opens a job, once for its command id. */

@@ -1,7 +1,7 @@
 import { CAUSE_IDS, SYMPTOM_IDS, type CauseId, type Counts, type SymptomId } from '@dusk-wren/core/diagnosis';
-import type { JobState } from '@dusk-wren/core/job';
 import type { Transaction } from 'sequelize';
 import { z } from 'zod';
+import type { Change } from './change';
 import { FaultCountRow } from './models';
 
 const counted = z.array(
@@ -23,7 +23,7 @@ export async function countsBySymptom(transaction: Transaction): Promise<(sympto
 }
 
 /** A job that is signed teaches the fault finder what its fault was. */
-export async function countFault(before: JobState, after: JobState, transaction: Transaction): Promise<void> {
+export async function countFault({ before, after, transaction }: Change): Promise<void> {
   const signedNow = after.records['certificate-signed'].length > before.records['certificate-signed'].length;
   const placed = after.records['fault-placed'].at(-1)?.body;
   if (!signedNow || !placed) return;

@@ -1,6 +1,7 @@
-import { filedSheet, plateNamesModel, type Entry, type JobId, type JobState } from '@dusk-wren/core/job';
+import { filedSheet, plateNamesModel, type JobId, type JobState } from '@dusk-wren/core/job';
 import { makersSheet, sheetKey, type MakersSheet } from '@dusk-wren/core/valve';
 import type { Transaction } from 'sequelize';
+import type { Change } from './change';
 import { SheetRow } from './models';
 
 /** The shop's sheet of a model: the one that was taken last. */
@@ -18,16 +19,10 @@ export async function sheetFor(
 }
 
 /**
- * Follows what new entries did to the shop's sheets, in the same transaction. A sheet typed on a job becomes the shop's
+ * A sheet typed on a job becomes the shop's
  * when a lead typed it or a second person has checked it, and the plate names its model; struck, the one before is back.
  */
-export async function followSheet(
-  jobId: JobId,
-  before: JobState,
-  after: JobState,
-  entries: readonly Entry[],
-  transaction: Transaction,
-): Promise<void> {
+export async function followSheet({ jobId, before, after, entries, transaction }: Change): Promise<void> {
   for (const entry of entries) {
     if (entry.kind === 'entry-struck') await strike(jobId, before, entry.body.entry, transaction);
     const sheet = filedSheet(after)?.filed.body.sheet;

@@ -1,12 +1,11 @@
 import { orderView } from '@dusk-wren/contract/stock';
-import { fold, jobId } from '@dusk-wren/core/job';
+import { jobId } from '@dusk-wren/core/job';
 import { plan } from '@dusk-wren/core/plan';
 import { must } from '@dusk-wren/core/problem';
 import { orderLines } from '@dusk-wren/core/stock';
 import type { z } from 'zod';
-import { knownState } from './folded';
-import { loadLog } from './job-log';
 import { JobRow } from './models';
+import { stateOf } from './state-of';
 
 /** Open jobs looked through for orders: those wanted soonest. */
 const MOST_JOBS = 200;
@@ -24,9 +23,7 @@ export async function listOrders(today: string): Promise<z.output<typeof orderVi
   const lines = await Promise.all(
     rows.map(async (row) => {
       const id = jobId.parse(row.id);
-      const known = knownState(id, row.version);
-      const state =
-        known.version === row.version ? known : must(fold(await loadLog(id, known.version), known));
+      const state = await stateOf(id, row.version);
       const current = must(plan(state));
       return current
         ? orderLines(current, state, today).map((line) => orderView.parse({ job: id, tag: row.tag, ...line }))

@@ -14,8 +14,11 @@ export async function nobodyYet(): Promise<boolean> {
   return (await PersonRow.count()) === 0;
 }
 
-export async function findPerson(id: string): Promise<PersonStamp | undefined> {
-  const row = await PersonRow.findByPk(id);
+export async function findPerson(
+  id: string,
+  transaction: Transaction | null = null,
+): Promise<PersonStamp | undefined> {
+  const row = await PersonRow.findByPk(id, { transaction });
   return row ? stampOf(row) : undefined;
 }
 

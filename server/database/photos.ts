@@ -1,5 +1,4 @@
-import type { Command } from '@dusk-wren/core/command';
-import type { JobId } from '@dusk-wren/core/job';
+import type { JobId, PhotoId } from '@dusk-wren/core/job';
 import { UniqueConstraintError, type Transaction } from 'sequelize';
 import type { CleanPicture } from '../photos/clean-picture';
 import { Refusal } from '../refusal';
@@ -39,9 +38,8 @@ export function photosOf(jobId: JobId): Promise<PhotoRow[]> {
   return PhotoRow.findAll({ where: { jobId } });
 }
 
-/** A photograph is pinned only to the job that it was sent for. */
-export async function photoIsOfJob(command: Command, jobId: JobId, transaction: Transaction): Promise<void> {
-  if (command.kind !== 'add-photo') return;
-  const row = await PhotoRow.findByPk(command.body.photo, { attributes: ['jobId'], transaction });
-  if (row?.jobId !== jobId) throw new Refusal({ code: 'not-found', what: 'photograph on this job' });
+/** Whether a photograph was sent for this job. */
+export async function isPhotoOf(jobId: JobId, photo: PhotoId, transaction: Transaction): Promise<boolean> {
+  const row = await PhotoRow.findByPk(photo, { attributes: ['jobId'], transaction });
+  return row?.jobId === jobId;
 }

@@ -1,9 +1,10 @@
 import { shelfUnit, type ShelfUnit } from '@dusk-wren/contract/stock';
-import { valveOf, type Entry, type JobId, type JobState } from '@dusk-wren/core/job';
+import type { UnitInShop } from '@dusk-wren/core/command';
+import { valveOf } from '@dusk-wren/core/job';
 import { valveKey, type ShelfUnitKind } from '@dusk-wren/core/valve';
 import { randomUUID } from 'node:crypto';
 import type { Transaction } from 'sequelize';
-import { Refusal } from '../refusal';
+import type { Change } from './change';
 import { UnitRow } from './models';
 
 const unitOf = (row: UnitRow): ShelfUnit =>
@@ -43,37 +44,33 @@ export async function putUnit(
   return id;
 }
 
-/**
- * Follows what a job's new entries did to the shelf, in the same transaction: a unit taken leaves it once, the old one
- * waits to be rebuilt; struck again, the unit stands there as before.
- */
-export async function followShelf(
-  jobId: JobId,
-  before: JobState,
-  after: JobState,
-  entries: readonly Entry[],
-  transaction: Transaction,
-): Promise<void> {
+/** A unit as it stands now, held until the transaction that may take it is over: it is given out once. */
+export async function findUnitToTake(id: string, transaction: Transaction): Promise<UnitInShop | undefined> {
+  const row = await UnitRow.findByPk(id, { transaction, lock: transaction.LOCK.UPDATE });
+  if (!row) return undefined;
+  const { kind, serial, key, state } = unitOf(row);
+  return { kind, serial, key, onShelf: state === 'on the shelf' };
+}
+
+/** A unit taken leaves the shelf and the old one waits to be rebuilt; struck again, the unit stands there as before. */
+export async function followShelf({ jobId, before, after, entries, transaction }: Change): Promise<void> {
   const valve = valveOf(after);
   if (!valve) return;
+  const old = (seq: number) => `old of ${valve.tag}, entry ${seq}`;
   for (const entry of entries) {
     if (entry.kind === 'unit-taken') {
-      const { unit, kind, serial } = entry.body;
-      const [taken] = await UnitRow.update(
-        { state: 'taken', jobId, tag: valve.tag },
-        { where: { id: unit, kind, serial, state: 'on the shelf', valveKey: valveKey(valve) }, transaction },
-      );
-      if (taken !== 1) throw new Refusal({ code: 'unit.not-on-shelf', unit: kind, serial });
+      const { unit, kind } = entry.body;
+      const whose = { jobId, tag: valve.tag };
+      await UnitRow.update({ state: 'taken', ...whose }, { where: { id: unit }, transaction });
       await UnitRow.create(
         {
           id: randomUUID(),
           kind,
-          serial: `old of ${valve.tag}, entry ${entry.seq}`,
+          serial: old(entry.seq),
           valveKey: valveKey(valve),
           state: 'to rebuild',
           builtOn: null,
-          jobId,
-          tag: valve.tag,
+          ...whose,
         },
         { transaction },
       );
@@ -86,7 +83,7 @@ export async function followShelf(
         { where: { id: struck.body.unit }, transaction },
       );
       await UnitRow.destroy({
-        where: { jobId, state: 'to rebuild', serial: `old of ${valve.tag}, entry ${struck.seq}` },
+        where: { jobId, state: 'to rebuild', serial: old(struck.seq) },
         transaction,
       });
     }

@@ -1,7 +1,8 @@
-import type { JobId } from '@dusk-wren/core/job';
+import type { Entry, JobId } from '@dusk-wren/core/job';
 import { JobRow } from '../database/models';
 
-type Listener = (version: number) => void;
+/** Hears what a job has grown to, with the entries where they are at hand. */
+type Listener = (version: number, entries?: readonly Entry[]) => void;
 
 const POLL_MILLISECONDS = 400;
 
@@ -28,9 +29,11 @@ export class LiveFeed {
     };
   }
 
-  /** This process has just committed. */
-  grown(jobId: JobId, version: number): void {
-    for (const listener of this.listeners.get(jobId) ?? []) listener(version);
+  /** This process has just committed these. */
+  grown(jobId: JobId, entries: readonly Entry[]): void {
+    const version = entries.at(-1)?.seq;
+    if (version === undefined) return;
+    for (const listener of this.listeners.get(jobId) ?? []) listener(version, entries);
   }
 
   stop(): void {

@@ -1,6 +1,6 @@
 import { commandRequest, jobListQuery, openJobRequest, type JobView } from '@dusk-wren/contract';
 import { isCommandKind, isSigned } from '@dusk-wren/core/command';
-import { jobId } from '@dusk-wren/core/job';
+import { jobId, type Entry } from '@dusk-wren/core/job';
 import { Router } from 'express';
 import type { Sequelize } from 'sequelize';
 import { z } from 'zod';
@@ -73,7 +73,7 @@ export function jobRoutes({ sequelize, feed, streams, config, now }: Host): Rout
       response.status(409).json({ version: answer.version, missed: answer.missed });
       return;
     }
-    feed.grown(id, answer.version);
+    feed.grown(id, answer.entries);
     response.json({ version: answer.version, entries: answer.entries });
   });
 
@@ -85,12 +85,12 @@ export function jobRoutes({ sequelize, feed, streams, config, now }: Host): Rout
     const stream = eventStream(request, response, streams);
     let sent = Number.isSafeInteger(resumed) && resumed > after ? resumed : after;
     let sending = Promise.resolve();
-    const tell = (version: number) => {
+    const tell = (version: number, grownBy: readonly Entry[] = []) => {
       if (version <= sent) return;
       sending = sending
         .then(async () => {
           if (version <= sent) return;
-          const entries = await loadLog(id, sent);
+          const entries = grownBy[0]?.seq === sent + 1 ? grownBy : await loadLog(id, sent);
           const last = entries.at(-1)?.seq;
           if (last === undefined) return;
           sent = last;

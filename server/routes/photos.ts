@@ -1,10 +1,9 @@
-import { fold, jobId, photoId } from '@dusk-wren/core/job';
-import { must } from '@dusk-wren/core/problem';
+import { jobId, photoId } from '@dusk-wren/core/job';
 import express, { Router, type NextFunction, type Request, type Response } from 'express';
 import { zipSync } from 'fflate';
 import { cleanPicture } from '../photos/clean-picture';
 import { Refusal } from '../refusal';
-import { loadLog } from '../database/job-log';
+import { stateOf } from '../database/state-of';
 import { findJob } from '../database/jobs';
 import { findPhoto, isPhotoKept, keepPhoto, photosOf } from '../database/photos';
 import { read } from './read';
@@ -59,7 +58,7 @@ export function photoRoutes(): Router {
   router.get('/jobs/:id/photos.zip', async (request, response) => {
     const id = read(jobId, request.params.id);
     const row = await findJob(id);
-    const pinned = must(fold(await loadLog(id, 0))).records['photo-added'];
+    const pinned = (await stateOf(id, row.version)).records['photo-added'];
     const bodies = new Map((await photosOf(id)).map((photo) => [photo.id, photo.body]));
     const files: Record<string, Uint8Array> = {};
     for (const { seq, body } of pinned) {

@@ -1,5 +1,5 @@
 import { likeQuery, readingQuery, valveListQuery } from '@dusk-wren/contract';
-import { fold, instrumentId } from '@dusk-wren/core/job';
+import { instrumentId } from '@dusk-wren/core/job';
 import { plan, stepOf } from '@dusk-wren/core/plan';
 import { must } from '@dusk-wren/core/problem';
 import { Router } from 'express';
@@ -10,7 +10,7 @@ import type { OpenStreams } from '../live/open-streams';
 import { Refusal } from '../refusal';
 import { findInstrument, listInstruments } from '../database/instruments';
 import { listFaultCounts } from '../database/fault-counts';
-import { loadLog } from '../database/job-log';
+import { stateOf } from '../database/state-of';
 import { findJob } from '../database/jobs';
 import { conditionFor, listCustomers, listValves, valvesLike } from '../database/valves';
 import { read } from './read';
@@ -46,7 +46,7 @@ export function shopRoutes(config: Config, streams: OpenStreams, today: () => st
     const source = found && sourceFor(found.driver);
     if (!source) throw new Refusal({ code: 'instrument.unknown', id });
     const row = await findJob(query.job);
-    const state = must(fold(await loadLog(row.id, 0)));
+    const state = await stateOf(query.job, row.version);
     const current = must(plan(state));
     const step = current && stepOf(current, query.step);
     if (!current || !step) throw new Refusal({ code: 'step.unknown', step: query.step });

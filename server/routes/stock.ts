@@ -1,5 +1,5 @@
 import { IMPORT_KINDS, importRequest, previewRequest, stockQuery } from '@dusk-wren/contract/stock';
-import { fold, jobId } from '@dusk-wren/core/job';
+import { jobId } from '@dusk-wren/core/job';
 import { plan } from '@dusk-wren/core/plan';
 import { must } from '@dusk-wren/core/problem';
 import { valveKey } from '@dusk-wren/core/valve';
@@ -10,7 +10,7 @@ import { z } from 'zod';
 import { exportCsv, readStoreFile, writeRead } from '../exchange/stock-files';
 import { Refusal } from '../refusal';
 import { onlyLead, personOf } from '../sign-in/person';
-import { loadLog } from '../database/job-log';
+import { stateOf } from '../database/state-of';
 import { findJob } from '../database/jobs';
 import { listOrders } from '../database/orders';
 import { listUnits } from '../database/shelf';
@@ -40,8 +40,9 @@ export function stockRoutes(sequelize: Sequelize, now: () => string): Router {
 
   /** What is stocked for the valve of a job. */
   router.get('/jobs/:id/stock', async (request, response) => {
-    const row = await findJob(read(jobId, request.params.id));
-    const current = must(plan(must(fold(await loadLog(row.id, 0)))));
+    const id = read(jobId, request.params.id);
+    const { version } = await findJob(id);
+    const current = must(plan(await stateOf(id, version)));
     response.json({ parts: current ? await stockFor(valveKey(current.valve)) : [], next: null });
   });
 

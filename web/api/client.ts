@@ -29,14 +29,11 @@ export class ApiProblem extends Error {
 
   /** The server looked at what was asked and said no: asked again, it would say the same. */
   get isDecision(): boolean {
-    return DECISIONS.includes(this.status) && this.code !== UNREADABLE && !this.isAboutSignIn;
+    return DECISIONS.includes(this.status) && this.code !== 'answer.unreadable' && !this.isAboutSignIn;
   }
 }
 
 const DECISIONS: readonly number[] = [400, 403, 404, 409, 415, 422];
-/** The answer was in no words of ours: something between here and the server gave it. */
-const UNREADABLE = 'answer.unreadable';
-
 const LOST: AnyProblem = { code: 'connection.lost' };
 
 let csrf = '';
@@ -75,9 +72,10 @@ async function answer(path: string, { method = 'GET', body, person = personHere 
 
 async function refusal(response: Response): Promise<ApiProblem> {
   const read = problemBody.safeParse(await response.json().catch(() => undefined));
-  return read.success
-    ? new ApiProblem(read.data.problem.code, read.data.text, response.status)
-    : new ApiProblem(UNREADABLE, wordProblem(LOST), response.status);
+  if (read.success) return new ApiProblem(read.data.problem.code, read.data.text, response.status);
+  // Something between here and the server gave it.
+  const problem: AnyProblem = { code: 'answer.unreadable', status: response.status };
+  return new ApiProblem(problem.code, wordProblem(problem), response.status);
 }
 
 /** Calls the server and reads its answer with the contract's schema. */

@@ -21,9 +21,22 @@ const reason = computed(() => {
     case 'sign-in':
       return 'Your sign-in has ended.';
     case 'server':
+    case 'fault':
       return job.delay.text;
   }
 });
+const sentWhen = computed(() => {
+  switch (job.delay?.kind) {
+    case 'sign-in':
+      return 'when you have signed in again';
+    case 'fault':
+      return 'when this page has been reloaded';
+    default:
+      return 'as soon as it can be';
+  }
+});
+const goesWhen = ({ person, name }: { person: string; name: string }) =>
+  person === session.person?.id ? 'this job can be opened again' : `${name} signs in here`;
 /** Giving an entry up is asked about once more: it is gone then. */
 const givingUp = ref(false);
 function giveUp(): void {
@@ -40,10 +53,7 @@ const signInPath = computed(() => ({ path: '/sign-in', query: { to: `/jobs/${job
       <template v-if="first"
         >Waiting on this device: {{ count(job.waiting.length) }}, “{{
           preferences.tell(first.what)
-        }}”<template v-if="more > 0"> and {{ more }} more</template>, sent by itself
-        {{
-          job.delay.kind === 'sign-in' ? 'when you have signed in again' : 'as soon as it can be'
-        }}.</template
+        }}”<template v-if="more > 0"> and {{ more }} more</template>, sent by itself {{ sentWhen }}.</template
       >
       <template v-if="job.delay.kind === 'no connection'">
         Photographs, instruments and other people wait too.</template
@@ -53,7 +63,7 @@ const signInPath = computed(() => ({ path: '/sign-in', query: { to: `/jobs/${job
       <router-link v-if="job.delay.kind === 'sign-in'" :to="signInPath" class="label"
         >Sign in again</router-link
       >
-      <template v-if="first && job.delay.kind === 'server'">
+      <template v-if="first && (job.delay.kind === 'server' || job.delay.kind === 'fault')">
         <template v-if="givingUp">
           <BenchButton @press="giveUp">Give “{{ preferences.tell(first.what) }}” up for good</BenchButton>
           <BenchButton lamp @press="givingUp = false">Let it wait</BenchButton>
@@ -72,9 +82,9 @@ const signInPath = computed(() => ({ path: '/sign-in', query: { to: `/jobs/${job
   <div v-if="job.unkept && job.waiting.length > 0" class="sign" role="alert">
     This browser cannot keep what waits: leave this page open until it is sent.
   </div>
-  <div v-for="each in job.othersWaiting" :key="each.person" class="sign quiet" role="status">
+  <div v-for="each in job.stillWaiting" :key="each.person" class="sign quiet" role="status">
     {{ count(each.count) }} of {{ each.name }} {{ each.count === 1 ? 'waits' : 'wait' }} on this device, and
-    {{ each.count === 1 ? 'goes' : 'go' }} out when {{ each.name }} signs in here.
+    {{ each.count === 1 ? 'goes' : 'go' }} out when {{ goesWhen(each) }}.
   </div>
   <div v-if="job.lapsed.length > 0" class="sign" role="alert">
     <ul>

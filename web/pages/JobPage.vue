@@ -61,9 +61,10 @@ useKeys([
 </script>
 
 <template>
-  <p v-if="job.failed" class="page problem" role="alert">
-    {{ job.failed }} <router-link to="/">Back to the floor</router-link>
-  </p>
+  <div v-if="job.failed" class="page">
+    <p class="problem" role="alert">{{ job.failed }} <router-link to="/">Back to the floor</router-link></p>
+    <SyncSign />
+  </div>
   <div v-else-if="job.planned && job.summary" class="job">
     <div class="top">
       <NamePlate :valve="job.planned.valve" :due="opening?.due && sayDay(opening.due)" :left="left" />

@@ -1,13 +1,6 @@
-import {
-  commandView,
-  instrumentsView,
-  jobView,
-  liveMessage,
-  staleView,
-  type InstrumentView,
-} from '@dusk-wren/contract';
+import { instrumentsView, jobView, liveMessage, type InstrumentView } from '@dusk-wren/contract';
 import { wordProblem } from '@dusk-wren/contract/wording';
-import { readCommand, type RawCommand } from '@dusk-wren/core/command';
+import type { RawCommand } from '@dusk-wren/core/command';
 import {
   commandId,
   personStamp,
@@ -18,22 +11,21 @@ import {
   type JobId,
 } from '@dusk-wren/core/job';
 import { plan, readyBy, stepOf, summarise, type Plan, type PlannedStep } from '@dusk-wren/core/plan';
+import { useQueryCache } from '@pinia/colada';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { ApiProblem, call, callOr409 } from '../api/client';
-import { uploadPhoto } from '../api/photos';
-import { JobSync, type Delay, type Lapsed, type PostAnswer, type Waiting } from '../sync/job-sync';
+import { ApiProblem, call } from '../api/client';
+import { JobSync, type View, type Waiting } from '../sync/job-sync';
 import type { WaitingOf } from '../sync/kept-jobs';
 import { LiveFeed } from '../sync/live-feed';
 import { device } from './device';
+import { faultOf } from './fault';
+import { knownHere } from './known-here';
+import { postCommand } from './post-command';
 import { useSession } from './session';
 
 const AGAIN_MILLISECONDS = 3000;
-const LATE_MILLISECONDS = 10_000;
-/** Sent so long after it was done that the server's own clock would be wrong about it. */
-const isLate = (at: string) => Date.now() - Date.parse(at) > LATE_MILLISECONDS;
 const isAway = (error: unknown) => error instanceof ApiProblem && error.isAway;
-const NO_CONNECTION: Delay = { kind: 'no connection' };
 /** So long, or until the browser has a connection again. */
 const pause = (milliseconds: number) =>
   new Promise<void>((done) => {
@@ -50,20 +42,22 @@ const pause = (milliseconds: number) =>
 export const useJob = defineStore('job', () => {
   const session = useSession();
   const id = ref<JobId>();
+  const cache = useQueryCache();
   const sync = shallowRef<JobSync>();
-  const turn = ref(0);
+  /** The job as the sync last showed it. */
+  const view = shallowRef<View>();
   const instruments = shallowRef<InstrumentView[]>([]);
   const failed = ref('');
   const said = ref('');
   const chosen = ref<string>();
   /** Whether what others do is heard as it happens. */
   const live = ref(true);
-  /** Whose work on this job waits on this device, but for who is here. */
-  const othersWaiting = shallowRef<WaitingOf[]>([]);
+  /** Whose work on this job waits on this device and cannot go now: that of others, of all where the job cannot be shown. */
+  const stillWaiting = shallowRef<WaitingOf[]>([]);
   let feed: LiveFeed | undefined;
 
-  const state = computed(() => (turn.value, sync.value?.state));
-  const entries = computed<readonly Entry[]>(() => (turn.value, sync.value?.entries ?? []));
+  const state = computed(() => view.value?.state);
+  const entries = computed<readonly Entry[]>(() => view.value?.entries ?? []);
   const planned = computed<Plan | undefined>(() => {
     const result = state.value && plan(state.value);
     return result?.ok ? result.value : undefined;
@@ -71,12 +65,12 @@ export const useJob = defineStore('job', () => {
   const summary = computed(() => state.value && summarise(state.value, planned.value));
   const ready = computed(() => summary.value && readyBy(summary.value, new Date().toISOString()));
   const inLine = computed(() => state.value?.records['job-opened'][0]?.body.came === 'in line');
-  const waiting = computed(() => (turn.value, sync.value?.waiting ?? []));
-  const unkept = computed(() => (turn.value, sync.value?.unkept ?? false));
-  const confirmedVersion = computed(() => (turn.value, sync.value?.confirmedLog.length ?? 0));
+  const waiting = computed(() => view.value?.waiting ?? []);
+  const unkept = computed(() => view.value?.unkept ?? false);
+  const confirmedVersion = computed(() => view.value?.confirmed.length ?? 0);
   /** Why what was entered here is not on the server yet. */
-  const delay = computed(() => (turn.value, sync.value?.delay));
-  const lapsed = computed<Lapsed[]>(() => (turn.value, sync.value?.lapsed ?? []));
+  const delay = computed(() => view.value?.delay);
+  const lapsed = computed(() => view.value?.lapsed ?? []);
   /** The step on the bench: the one chosen while it is open, else the plan's. */
   const inHand = computed<PlannedStep | undefined>(() => {
     const current = planned.value;
@@ -91,8 +85,8 @@ export const useJob = defineStore('job', () => {
     failed.value = '';
     const here = new JobSync(
       {
-        post: async (base, waiting) => {
-          const answer = await post(jobId, base, waiting);
+        post: async (base, sent) => {
+          const answer = await postCommand(jobId, base, sent);
           if (answer.kind === 'later' && answer.delay.kind === 'sign-in')
             await session.load().catch(() => undefined);
           return answer;
@@ -101,37 +95,42 @@ export const useJob = defineStore('job', () => {
           (await call(`/jobs/${jobId}`, jobView)).entries.filter(({ seq }) => seq > version),
         newId: () => commandId.parse(crypto.randomUUID()),
         now: () => new Date().toISOString(),
-        instrument: (wanted) => instruments.value.find((each) => each.id === wanted),
+        edge: knownHere(cache, () => instruments.value),
         person: () => personStamp.safeParse(session.person).data,
         wait: pause,
-        changed: () => turn.value++,
+        changed: (next) => {
+          if (sync.value === here) view.value = next;
+        },
         keep: (pending) => device.addPending(jobId, pending),
         forget: (answered) => device.removePending(answered),
       },
       wordProblem,
     );
     sync.value = here;
+    view.value = here.view;
     const before = await device.load(jobId).catch(() => undefined);
     try {
       await fetchInto(jobId, here);
     } catch (error) {
       if (!before || !isAway(error)) {
-        failed.value = error instanceof ApiProblem ? error.message : String(error);
+        failed.value = faultOf(error);
+        // What waits is kept apart from the log: it is said even where the log cannot be shown.
+        stillWaiting.value = await device.waitingByPerson(jobId).catch(() => []);
         return;
       }
       instruments.value = [...before.instruments];
       await here.receive(before.log);
-      here.delay = NO_CONNECTION;
+      here.away();
     }
     here.resume(await keptOn(jobId));
-    if (here.delay?.kind === 'no connection') void comeBack(jobId, here);
+    if (here.view.delay?.kind === 'no connection') void comeBack(jobId, here);
     else listen(jobId, here);
   }
 
   /** What waits here of who is at this screen; of others it is only told that something does. */
   async function keptOn(jobId: JobId): Promise<Waiting[]> {
     const person = personStamp.safeParse(session.person).data;
-    othersWaiting.value = (await device.waitingByPerson(jobId).catch(() => [])).filter(
+    stillWaiting.value = (await device.waitingByPerson(jobId).catch(() => [])).filter(
       (each) => each.person !== person?.id,
     );
     return person ? device.waitingOn(jobId, person).catch(() => []) : [];
@@ -144,9 +143,8 @@ export const useJob = defineStore('job', () => {
     ]);
     instruments.value = shop.instruments;
     await here.receive(view.entries);
-    here.delay = undefined;
-    turn.value++;
-    const tag = valveOf(here.state)?.tag ?? '';
+    here.back();
+    const tag = valveOf(here.view.state)?.tag ?? '';
     await device.keepLog(jobId, tag, view.entries, shop.instruments).catch(() => undefined);
   }
 
@@ -161,7 +159,9 @@ export const useJob = defineStore('job', () => {
         if (sync.value === here) listen(jobId, here);
         return;
       } catch (error) {
-        if (!isAway(error)) said.value = error instanceof ApiProblem ? error.message : String(error);
+        if (isAway(error) || (error instanceof ApiProblem && error.isAboutSignIn)) continue;
+        here.fault(faultOf(error));
+        return;
       }
     }
   }
@@ -169,11 +169,8 @@ export const useJob = defineStore('job', () => {
   function listen(jobId: JobId, here: JobSync): void {
     feed = new LiveFeed({
       open: (after) => new EventSource(`/api/jobs/${jobId}/live?after=${after}`),
-      version: () => here.confirmedLog.length,
-      heard: (data) => {
-        const message = liveMessage.safeParse(JSON.parse(data));
-        if (message.success) void here.receive(message.data.entries).then(() => keepConfirmed(jobId, here));
-      },
+      version: () => here.view.confirmed.length,
+      heard: (data) => void hear(jobId, here, data),
       live: (isLive) => {
         // What waits may go now: the server is there again.
         if (isLive && !live.value) here.retry();
@@ -184,10 +181,18 @@ export const useJob = defineStore('job', () => {
     });
   }
 
-  const keepConfirmed = (jobId: JobId, here: JobSync) =>
-    device
-      .keepLog(jobId, valveOf(here.state)?.tag ?? '', here.confirmedLog, instruments.value)
-      .catch(() => undefined);
+  /** What others did: folded in and kept. What this page does not understand is said, and not taken for silence. */
+  async function hear(jobId: JobId, here: JobSync, data: string): Promise<void> {
+    try {
+      await here.receive(liveMessage.parse(JSON.parse(data)).entries);
+      const { state: now, confirmed } = here.view;
+      await device
+        .keepLog(jobId, valveOf(now)?.tag ?? '', confirmed, instruments.value)
+        .catch(() => undefined);
+    } catch (error) {
+      if (!isAway(error)) here.fault(faultOf(error));
+    }
+  }
 
   function close(): void {
     feed?.close();
@@ -195,6 +200,7 @@ export const useJob = defineStore('job', () => {
     live.value = true;
     sync.value?.close();
     sync.value = undefined;
+    view.value = undefined;
     chosen.value = undefined;
     said.value = '';
   }
@@ -206,7 +212,7 @@ export const useJob = defineStore('job', () => {
   }
 
   /** Why this command would be refused now, in words; nothing when it would be taken. */
-  const refusal = (command: RawCommand): string => (turn.value, sync.value?.refusal(command) ?? '');
+  const refusal = (command: RawCommand): string => (view.value && sync.value?.refusal(command)) ?? '';
 
   /** Does a command that is a signature, by the PIN typed for it; answers whether it was taken, and says why not. */
   async function sign(command: RawCommand, pin: string): Promise<boolean> {
@@ -235,10 +241,7 @@ export const useJob = defineStore('job', () => {
     () => sync.value?.retry(),
   );
 
-  function dismissLapsed(): void {
-    if (sync.value) sync.value.lapsed = [];
-    turn.value++;
-  }
+  const dismissLapsed = () => sync.value?.dismissLapsed();
 
   const instrumentOf = (kind: InstrumentKind) =>
     instruments.value.find((each) => each.kind === kind && each.inCalibration) ??
@@ -253,7 +256,7 @@ export const useJob = defineStore('job', () => {
     ready,
     inLine,
     waiting,
-    othersWaiting,
+    stillWaiting,
     unkept,
     confirmedVersion,
     live,
@@ -274,46 +277,3 @@ export const useJob = defineStore('job', () => {
     instrumentOf,
   };
 });
-
-/** A photograph that still lies on this device goes before the command that pins it. */
-async function sendKeptPhoto(jobId: JobId, command: unknown, person: string): Promise<void> {
-  const read = readCommand(command);
-  if (!read.ok || read.value.kind !== 'add-photo') return;
-  const { photo } = read.value.body;
-  const picture = await device.photo(photo).catch(() => undefined);
-  if (!picture) return;
-  await uploadPhoto(jobId, photo, picture, person);
-  await device.removePhoto(photo);
-}
-
-/** Sends what waits, under the name of whose it is. What the server has not decided on waits on. */
-async function post(jobId: JobId, baseVersion: number, waiting: Waiting): Promise<PostAnswer> {
-  const { commandId: id, command, person, at, confirmation } = waiting;
-  try {
-    await sendKeptPhoto(jobId, command, person.id);
-    const answer = await callOr409(`/jobs/${jobId}/commands`, commandView, staleView, {
-      method: 'POST',
-      person: person.id,
-      body: {
-        baseVersion,
-        commandId: id,
-        command,
-        ...(isLate(at) ? { doneAt: at } : {}),
-        ...(confirmation === undefined ? {} : { confirmation }),
-      },
-    });
-    return 'taken' in answer
-      ? { kind: 'taken', entries: answer.taken.entries }
-      : { kind: 'stale', missed: answer.stale.missed };
-  } catch (error) {
-    if (error instanceof ApiProblem && error.isDecision) return { kind: 'refused', text: error.message };
-    return { kind: 'later', delay: delayOf(error) };
-  }
-}
-
-function delayOf(error: unknown): Delay {
-  if (!(error instanceof ApiProblem))
-    return { kind: 'server', text: 'The server answered something that this page does not understand.' };
-  if (error.isAboutSignIn) return { kind: 'sign-in' };
-  return error.isLost ? NO_CONNECTION : { kind: 'server', text: error.message };
-}

@@ -1,6 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { wordProblem } from '@dusk-wren/contract/wording';
-import { decide, openJob, readCommand, record, type RawCommand } from '@dusk-wren/core/command';
+import {
+  decide,
+  NOTHING_OUTSIDE,
+  openJob,
+  readCommand,
+  record,
+  type RawCommand,
+} from '@dusk-wren/core/command';
 import {
   commandId,
   EMPTY_JOB,
@@ -44,9 +51,9 @@ class Authority {
     if (before) return { kind: 'taken', entries: before };
     if (base !== this.state.version) return { kind: 'stale', missed: this.log.slice(base) };
     const facts = decide(this.state, must(readCommand(raw)), {
+      ...NOTHING_OUTSIDE,
       person: by,
       now: NOW,
-      instrument: () => undefined,
     });
     if (!facts.ok) return { kind: 'refused', text: wordProblem(facts.problem) };
     const entries = this.keep(must(record(this.state, facts.value, { commandId: command, by, at: NOW })));
@@ -74,7 +81,7 @@ async function screen(server: Authority, n: number): Promise<JobSync> {
       fetchAfter: (version) => Promise.resolve(server.log.slice(version)),
       newId: () => commandId.parse(id(ids++)),
       now: () => NOW,
-      instrument: () => undefined,
+      edge: NOTHING_OUTSIDE,
       person: () => person(n),
       wait: () => Promise.resolve(),
       keep: () => Promise.resolve(),
@@ -88,7 +95,7 @@ async function screen(server: Authority, n: number): Promise<JobSync> {
 }
 
 const settle = async (...syncs: JobSync[]) => {
-  for (let i = 0; i < 500 && syncs.some((sync) => sync.waiting.length > 0); i++) await Promise.resolve();
+  for (let i = 0; i < 500 && syncs.some((sync) => sync.view.waiting.length > 0); i++) await Promise.resolve();
 };
 const note = (text: string): RawCommand => ({ kind: 'add-note', body: { text } });
 const done = (step: string): RawCommand => ({ kind: 'do-step', body: { step } });
@@ -98,17 +105,17 @@ describe('a job on a screen', () => {
     const server = new Authority();
     const sync = await screen(server, 1);
     expect(sync.do(done('receive.plate'))).toBeUndefined();
-    expect(sync.state.records['step-done']).toHaveLength(1);
+    expect(sync.view.state.records['step-done']).toHaveLength(1);
     expect(server.state.records['step-done']).toHaveLength(0);
     await settle(sync);
-    expect(sync.state).toEqual(server.state);
+    expect(sync.view.state).toEqual(server.state);
   });
 
   it('refuses in words without asking the server', async () => {
     const server = new Authority();
     const sync = await screen(server, 1);
     expect(sync.do(done('strip.lift'))).toMatch(/waits for/);
-    expect(sync.waiting).toEqual([]);
+    expect(sync.view.waiting).toEqual([]);
   });
 
   it('two screens that write at once both end with the same log', async () => {
@@ -119,9 +126,9 @@ describe('a job on a screen', () => {
     a.do(done('receive.plate'));
     await settle(a, b);
     await a.receive(server.log);
-    expect(a.state).toEqual(server.state);
+    expect(a.view.state).toEqual(server.state);
     await b.receive(server.log);
-    expect(b.state).toEqual(server.state);
+    expect(b.view.state).toEqual(server.state);
     expect(server.state.records['note-added']).toHaveLength(2);
   });
 
@@ -131,8 +138,8 @@ describe('a job on a screen', () => {
     a.do(done('receive.plate'));
     b.do(done('receive.plate'));
     await settle(a, b);
-    expect(a.lapsed.length + b.lapsed.length).toBe(1);
-    expect([...a.lapsed, ...b.lapsed][0]?.text).toMatch(/is done already/);
+    expect(a.view.lapsed.length + b.view.lapsed.length).toBe(1);
+    expect([...a.view.lapsed, ...b.view.lapsed][0]?.text).toMatch(/is done already/);
     expect(server.state.records['step-done']).toHaveLength(1);
   });
 
@@ -143,7 +150,23 @@ describe('a job on a screen', () => {
     sync.do(note('only once'));
     await settle(sync);
     expect(server.state.records['note-added']).toHaveLength(1);
-    expect(sync.state).toEqual(server.state);
+    expect(sync.view.state).toEqual(server.state);
+  });
+
+  it('shows one view after the other, none of which changes', async () => {
+    const server = new Authority();
+    const sync = await screen(server, 1);
+    const before = sync.view;
+    const told = JSON.stringify(before);
+    sync.do(note('one'));
+    const between = sync.view;
+    await settle(sync);
+    expect(JSON.stringify(before)).toBe(told);
+    expect(between.waiting.map(({ what }) => what)).toEqual(['one']);
+    expect(between.entries.length - between.confirmed.length).toBe(1);
+    expect(sync.view.waiting).toEqual([]);
+    expect(sync.view.confirmed.map(({ seq }) => seq)).toEqual([1, 2, 3]);
+    expect(() => Object.assign(between, { unkept: true })).toThrow();
   });
 
   it('fills a gap in what it is told', async () => {
@@ -153,7 +176,7 @@ describe('a job on a screen', () => {
     a.do(note('two'));
     await settle(a);
     await b.receive(server.log.slice(-1));
-    expect(b.state).toEqual(server.state);
+    expect(b.view.state).toEqual(server.state);
   });
 });
 
@@ -174,7 +197,7 @@ describe('what waits is somebody’s', () => {
         fetchAfter: (version) => Promise.resolve(server.log.slice(version)),
         newId: () => commandId.parse(id(ids++)),
         now: () => NOW,
-        instrument: () => undefined,
+        edge: NOTHING_OUTSIDE,
         person: () => here.person,
         wait: () => new Promise(() => undefined),
         keep: () => Promise.resolve(),
@@ -204,12 +227,45 @@ describe('what waits is somebody’s', () => {
     sync.retry();
     await turns();
     expect(posted).toEqual([]);
-    expect(sync.delay).toEqual({ kind: 'sign-in' });
-    expect(sync.waiting.map(({ what }) => what)).toEqual(['by the first']);
+    expect(sync.view.delay).toEqual({ kind: 'sign-in' });
+    expect(sync.view.waiting.map(({ what }) => what)).toEqual(['by the first']);
     here.person = person(1);
     sync.retry();
     await turns();
     expect(server.state.records['note-added'].map(({ by }) => by.name)).toEqual(['Person 1']);
+  });
+
+  it('what the two do not understand is said and not sent again and again', async () => {
+    const server = new Authority();
+    let differs = true;
+    const { sync, posted } = await bench(server, () =>
+      differs ? { kind: 'later', delay: { kind: 'fault', text: 'of another version' } } : undefined,
+    );
+    sync.do(note('kept'));
+    await turns();
+    expect(sync.view.delay).toEqual({ kind: 'fault', text: 'of another version' });
+    expect(sync.view.waiting.map(({ what }) => what)).toEqual(['kept']);
+    expect(posted).toHaveLength(1);
+    differs = false;
+    sync.retry();
+    await turns();
+    expect(server.state.records['note-added']).toHaveLength(1);
+    expect(sync.view.delay).toBeUndefined();
+  });
+
+  it('a command of an older version that waited is said to be one, and what waited behind it goes', async () => {
+    const server = new Authority();
+    const { sync } = await bench(server);
+    const waited = (n: number, command: unknown): Waiting => ({
+      commandId: commandId.parse(id(80_000 + n)),
+      command,
+      person: person(1),
+      at: NOW,
+    });
+    sync.resume([waited(1, { kind: 'weigh-valve', body: {} }), waited(2, note('behind it'))]);
+    await turns();
+    expect(sync.view.lapsed.map(({ what }) => what)).toEqual(['an entry of an older version']);
+    expect(server.state.records['note-added'].map(({ body }) => body.text)).toEqual(['behind it']);
   });
 
   it('nothing is sent from a page that is gone', async () => {
@@ -238,14 +294,14 @@ describe('what waits is somebody’s', () => {
     const { sync, posted } = await bench(server, () => (down ? later : undefined));
     sync.do(note('kept'));
     await turns();
-    expect(sync.delay).toEqual(later.kind === 'later' ? later.delay : undefined);
-    expect(sync.waiting.map(({ what }) => what)).toEqual(['kept']);
+    expect(sync.view.delay).toEqual(later.kind === 'later' ? later.delay : undefined);
+    expect(sync.view.waiting.map(({ what }) => what)).toEqual(['kept']);
     down = false;
     sync.retry();
     await turns();
     expect(new Set(posted.map((each) => each.commandId)).size).toBe(1);
     expect(server.state.records['note-added']).toHaveLength(1);
-    expect(sync.delay).toBeUndefined();
+    expect(sync.view.delay).toBeUndefined();
   });
 
   it('an entry that can never go is given up by its person, and those behind it go', async () => {
@@ -258,7 +314,7 @@ describe('what waits is somebody’s', () => {
     sync.do(note('too large'));
     sync.do(note('behind it'));
     await turns();
-    const [first] = sync.waiting;
+    const [first] = sync.view.waiting;
     if (first) sync.giveUp(first.commandId);
     sync.retry();
     await turns();
@@ -270,6 +326,6 @@ describe('what waits is somebody’s', () => {
     const { sync } = await bench(server, () => ({ kind: 'refused', text: 'No such part is on file.' }));
     sync.do(note('for the log'));
     await turns();
-    expect(sync.lapsed).toMatchObject([{ what: 'for the log', text: 'No such part is on file.' }]);
+    expect(sync.view.lapsed).toMatchObject([{ what: 'for the log', text: 'No such part is on file.' }]);
   });
 });

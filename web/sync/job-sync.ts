@@ -1,4 +1,11 @@
-import { decide, readCommand, record, type Edge, type RawCommand } from '@dusk-wren/core/command';
+import {
+  decide,
+  readCommand,
+  record,
+  type Command,
+  type Edge,
+  type RawCommand,
+} from '@dusk-wren/core/command';
 import {
   apply,
   EMPTY_JOB,
@@ -8,8 +15,8 @@ import {
   type JobState,
   type PersonStamp,
 } from '@dusk-wren/core/job';
-import type { Phrase } from '@dusk-wren/core/quantity';
 import type { Problem } from '@dusk-wren/core/problem';
+import type { Phrase } from '@dusk-wren/core/quantity';
 
 /** Why a command has not been decided on the server yet: it is kept, and goes again under its own id. */
 export type Delay =
@@ -17,7 +24,9 @@ export type Delay =
   /** Whose it is, is not signed in here. */
   | { readonly kind: 'sign-in' }
   /** It answered, but not to this: busy, its database away, or something between that is no server of ours. */
-  | { readonly kind: 'server'; readonly text: string };
+  | { readonly kind: 'server'; readonly text: string }
+  /** This page and the server do not understand each other, or the page is wrong: trying again would not help. */
+  | { readonly kind: 'fault'; readonly text: string };
 
 export type PostAnswer =
   | { kind: 'taken'; entries: readonly Entry[] }
@@ -25,7 +34,7 @@ export type PostAnswer =
   | { kind: 'refused'; text: string }
   | { kind: 'later'; delay: Delay };
 
-/** A command on its way; read again by the core whenever it is decided. */
+/** A command on its way, as it is kept; read again by the core when it comes back from the device. */
 export interface Waiting {
   readonly commandId: CommandId;
   readonly command: unknown;
@@ -37,25 +46,31 @@ export interface Waiting {
   readonly confirmation?: string;
 }
 
+/** The same, read. */
+export interface Sent extends Waiting {
+  readonly command: Command;
+}
+
 /** What the sync needs of its host; tests give their own. */
 export interface Ports {
-  readonly post: (baseVersion: number, waiting: Waiting) => Promise<PostAnswer>;
+  readonly post: (baseVersion: number, sent: Sent) => Promise<PostAnswer>;
   readonly fetchAfter: (version: number) => Promise<readonly Entry[]>;
   readonly newId: () => CommandId;
   readonly now: () => string;
-  readonly instrument: Edge['instrument'];
+  /** What this screen knows beside the log. */
+  readonly edge: Omit<Edge, 'person' | 'now'>;
   /** Who is signed in at this screen now. */
   readonly person: () => PersonStamp | undefined;
   /** Waits so long, or until there is a reason to try at once. */
   readonly wait: (milliseconds: number) => Promise<void>;
-  readonly changed: () => void;
+  readonly changed: (view: View) => void;
   /** Keeps what is on its way where it outlives the tab; settled once the command is kept. */
   readonly keep: (pending: Waiting) => Promise<void>;
   /** It was answered: taken, or refused and said so. */
   readonly forget: (commandId: CommandId) => Promise<void>;
 }
 
-interface Pending extends Waiting {
+interface Pending extends Sent {
   readonly entries: readonly Entry[];
 }
 
@@ -68,9 +83,26 @@ export interface Lapsed {
   readonly text: string;
 }
 
+/** The job as a screen shows it: never changed, but followed by another. */
+export interface View {
+  /** With what is on its way. */
+  readonly state: JobState;
+  /** The confirmed log and, after it, what is on its way. */
+  readonly entries: readonly Entry[];
+  readonly confirmed: readonly Entry[];
+  /** What is on its way, in the words of the log, oldest first. */
+  readonly waiting: readonly { readonly commandId: CommandId; readonly what: Phrase }[];
+  readonly lapsed: readonly Lapsed[];
+  /** Why what is pending waits here, while it does. */
+  readonly delay: Delay | undefined;
+  /** This browser could not keep what waits: it is lost with the page. */
+  readonly unkept: boolean;
+}
+
 const FIRST_RETRY_MILLISECONDS = 1500;
 const LONGEST_RETRY_MILLISECONDS = 15_000;
 const NOBODY: Problem | { code: 'sign-in.needed' } = { code: 'sign-in.needed' };
+const NO_CONNECTION: Delay = { kind: 'no connection' };
 
 /**
  * One job on this screen: what the server has confirmed, and what was done here and is on its way. A command is decided
@@ -82,36 +114,22 @@ export class JobSync {
   private confirmed: JobState = EMPTY_JOB;
   private readonly log: Entry[] = [];
   private pending: Pending[] = [];
+  private state: JobState = EMPTY_JOB;
+  private lapsed: readonly Lapsed[] = [];
+  private delay: Delay | undefined;
+  private unkept = false;
   private sending = false;
   private closed = false;
   /** Ends the wait before the next try. */
   private wake: () => void = () => undefined;
-  /** The job as this screen should show it. */
-  state: JobState = EMPTY_JOB;
-  lapsed: Lapsed[] = [];
-  /** Why what is pending waits here, while it does. */
-  delay: Delay | undefined;
-  /** This browser could not keep what waits: it is lost with the page. */
-  unkept = false;
+  /** The job as this screen should show it now. */
+  view: View;
 
   constructor(
     private readonly ports: Ports,
     private readonly wordProblem: (problem: Problem | { code: 'sign-in.needed' }) => string,
-  ) {}
-
-  /** The confirmed log and, after it, what is on its way. */
-  get entries(): readonly Entry[] {
-    return [...this.log, ...this.pending.flatMap(({ entries }) => entries)];
-  }
-
-  /** What the server has confirmed. */
-  get confirmedLog(): readonly Entry[] {
-    return this.log;
-  }
-
-  /** What is on its way, in the words of the log, oldest first. */
-  get waiting(): readonly { commandId: CommandId; what: Phrase }[] {
-    return this.pending.map((each) => ({ commandId: each.commandId, what: wordsOf(each) }));
+  ) {
+    this.view = this.look();
   }
 
   /** Entries from the server: from loading, from other people, or our own coming back. Gaps are fetched. */
@@ -137,8 +155,13 @@ export class JobSync {
   resume(kept: readonly Waiting[]): void {
     const known = new Set(this.log.map(({ commandId }) => commandId));
     for (const each of kept) {
-      if (known.has(each.commandId)) void this.ports.forget(each.commandId);
-      else this.pending.push({ ...each, entries: [] });
+      if (known.has(each.commandId)) {
+        void this.ports.forget(each.commandId);
+        continue;
+      }
+      const command = readCommand(each.command);
+      if (command.ok) this.pending.push({ ...each, command: command.value, entries: [] });
+      else this.lapse(each, 'an entry of an older version', this.wordProblem(command.problem));
     }
     this.replay();
     void this.flush();
@@ -146,31 +169,21 @@ export class JobSync {
 
   /** Why this command would be refused here and now; nothing when it would be taken. */
   refusal(command: RawCommand): string | undefined {
-    const person = this.ports.person();
-    if (!person) return this.wordProblem(NOBODY);
-    const decided = this.decideOn(this.state, {
-      commandId: this.ports.newId(),
-      command,
-      person,
-      at: this.ports.now(),
-    });
-    return 'text' in decided ? decided.text : undefined;
+    const tried = this.tryOn(this.state, command);
+    return 'text' in tried ? tried.text : undefined;
   }
 
   /** Decides a command here; answers with the problem's words when it is refused, and sends it on otherwise. */
   do(command: RawCommand, signed?: { commandId: CommandId; confirmation: string }): string | undefined {
-    const person = this.ports.person();
-    if (!person) return this.wordProblem(NOBODY);
-    const { commandId, ...confirmed } = signed ?? { commandId: this.ports.newId() };
-    const waiting: Waiting = { commandId, command, person, at: this.ports.now(), ...confirmed };
-    const decided = this.decideOn(this.state, waiting);
-    if ('text' in decided) return decided.text;
-    this.pending.push({ ...waiting, entries: decided.entries });
-    const kept = this.ports.keep(waiting).catch(() => {
+    const tried = this.tryOn(this.state, command, signed);
+    if ('text' in tried) return tried.text;
+    const { sent, entries, state } = tried;
+    this.pending.push({ ...sent, entries });
+    this.state = state;
+    const kept = this.ports.keep(sent).catch(() => {
       this.unkept = true;
     });
-    this.state = decided.state;
-    this.ports.changed();
+    this.publish();
     // Kept before it is sent: a tab that is killed in between loses nothing.
     void kept.then(() => this.flush());
     return undefined;
@@ -182,6 +195,21 @@ export class JobSync {
     void this.flush();
   }
 
+  /** The server cannot be reached: what is shown is what this device kept. */
+  away(): void {
+    this.delayBy(NO_CONNECTION);
+  }
+
+  /** The server answers again. */
+  back(): void {
+    this.delayBy(undefined);
+  }
+
+  /** Something is wrong that trying again does not mend: said, and what waits is kept. */
+  fault(text: string): void {
+    this.delayBy({ kind: 'fault', text });
+  }
+
   /** A person gives up an entry of theirs that cannot be sent. */
   giveUp(commandId: CommandId): void {
     this.pending = this.pending.filter((each) => each.commandId !== commandId);
@@ -190,19 +218,43 @@ export class JobSync {
     this.replay();
   }
 
+  /** What became impossible has been read. */
+  dismissLapsed(): void {
+    this.lapsed = [];
+    this.publish();
+  }
+
   /** The page is gone: nothing more is sent from here. What waits is kept on the device for whose it is. */
   close(): void {
     this.closed = true;
     this.wake();
   }
 
-  private decideOn(
+  private tryOn(
     state: JobState,
-    { commandId, command: raw, at, person }: Waiting,
-  ): { entries: readonly Entry[]; state: JobState } | { text: string } {
+    raw: RawCommand,
+    signed?: { commandId: CommandId; confirmation: string },
+  ): { sent: Sent; entries: readonly Entry[]; state: JobState } | { text: string } {
+    const person = this.ports.person();
+    if (!person) return { text: this.wordProblem(NOBODY) };
     const command = readCommand(raw);
     if (!command.ok) return { text: this.wordProblem(command.problem) };
-    const facts = decide(state, command.value, { person, now: at, instrument: this.ports.instrument });
+    const sent: Sent = {
+      commandId: this.ports.newId(),
+      ...signed,
+      command: command.value,
+      person,
+      at: this.ports.now(),
+    };
+    const decided = this.decideOn(state, sent);
+    return 'text' in decided ? decided : { sent, ...decided };
+  }
+
+  private decideOn(
+    state: JobState,
+    { commandId, command, at, person }: Sent,
+  ): { entries: readonly Entry[]; state: JobState } | { text: string } {
+    const facts = decide(state, command, { ...this.ports.edge, person, now: at });
     if (!facts.ok) return { text: this.wordProblem(facts.problem) };
     const recorded = record(state, facts.value, { commandId, by: person, at });
     return recorded.ok ? recorded.value : { text: this.wordProblem(recorded.problem) };
@@ -214,7 +266,7 @@ export class JobSync {
     const still: Pending[] = [];
     for (const each of this.pending) {
       const decided = this.decideOn(state, each);
-      if ('text' in decided) this.lapse(each, decided.text);
+      if ('text' in decided) this.lapse(each, wordsOf(each), decided.text);
       else {
         state = decided.state;
         still.push({ ...each, entries: decided.entries });
@@ -222,12 +274,12 @@ export class JobSync {
     }
     this.pending = still;
     this.state = state;
-    this.ports.changed();
+    this.publish();
   }
 
-  private lapse(each: Pending, text: string): void {
-    this.lapsed = [...this.lapsed, { command: each.command, what: wordsOf(each), text }];
-    void this.ports.forget(each.commandId);
+  private lapse({ command, commandId }: Waiting, what: Phrase, text: string): void {
+    this.lapsed = [...this.lapsed, { command, what, text }];
+    void this.ports.forget(commandId);
   }
 
   /** Sends what is pending, one at a time, with the same id until it is decided on, while its person is here. */
@@ -241,8 +293,8 @@ export class JobSync {
       }
       const answer = await this.ports.post(this.confirmed.version, next);
       if (answer.kind === 'later') {
-        this.delay = answer.delay;
-        this.ports.changed();
+        this.delayBy(answer.delay);
+        if (answer.delay.kind === 'fault') break;
         await this.patience(pauseAfter(tries++));
         continue;
       }
@@ -252,7 +304,7 @@ export class JobSync {
     }
     this.sending = false;
     if (this.pending.length === 0 && this.delay?.kind !== 'no connection') this.delay = undefined;
-    this.ports.changed();
+    this.publish();
   }
 
   private patience(milliseconds: number): Promise<void> {
@@ -270,18 +322,38 @@ export class JobSync {
         return this.receive(answer.missed);
       case 'refused':
         this.pending = this.pending.filter(({ commandId }) => commandId !== sent.commandId);
-        this.lapse(sent, answer.text);
+        this.lapse(sent, wordsOf(sent), answer.text);
         this.replay();
     }
+  }
+
+  private delayBy(delay: Delay | undefined): void {
+    this.delay = delay;
+    this.publish();
+  }
+
+  private publish(): void {
+    this.view = this.look();
+    this.ports.changed(this.view);
+  }
+
+  private look(): View {
+    const confirmed = [...this.log];
+    return Object.freeze({
+      state: this.state,
+      entries: [...confirmed, ...this.pending.flatMap(({ entries }) => entries)],
+      confirmed,
+      waiting: this.pending.map((each) => ({ commandId: each.commandId, what: wordsOf(each) })),
+      lapsed: this.lapsed,
+      delay: this.delay,
+      unkept: this.unkept,
+    });
   }
 }
 
 /** An entry that waits, as the log would say it; a command that was never decided here, by its kind. */
-function wordsOf({ entries, command }: Pending): Phrase {
-  const [first] = entries;
-  if (first) return wordEntry(first);
-  const read = readCommand(command);
-  return read.ok ? read.value.kind.replaceAll('-', ' ') : 'an entry of an older version';
+function wordsOf({ entries: [first], command }: Pending): Phrase {
+  return first ? wordEntry(first) : command.kind.replaceAll('-', ' ');
 }
 
 /** Longer each time, so that a server that comes back is not fallen upon. */

@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
 import { wordProblem } from '@dusk-wren/contract/wording';
-import { openJob, record } from '@dusk-wren/core/command';
+import { NOTHING_OUTSIDE, openJob, record } from '@dusk-wren/core/command';
 import { USUAL_RULES } from '@dusk-wren/core/inspection';
 import { commandId, EMPTY_JOB, fold, instrumentId, personStamp } from '@dusk-wren/core/job';
 import { must } from '@dusk-wren/core/problem';
@@ -39,7 +39,7 @@ function device(kept: KeptJobs, answer: (waiting: Waiting) => PostAnswer) {
     fetchAfter: () => Promise.resolve([]),
     newId: () => commandId.parse(randomUUID()),
     now: () => NOW,
-    instrument: () => undefined,
+    edge: NOTHING_OUTSIDE,
     person: () => ADA,
     wait: () => new Promise(() => undefined),
     changed: () => undefined,
@@ -81,7 +81,7 @@ describe('a job kept on the device', () => {
     await before.receive(opened.entries);
     for (const text of ['one', 'two', 'three']) expect(before.do(note(text))).toBeUndefined();
     await settled();
-    expect(before.waiting.map(({ what }) => what)).toEqual(['one', 'two', 'three']);
+    expect(before.view.waiting.map(({ what }) => what)).toEqual(['one', 'two', 'three']);
     first.close(); // the tab is killed
 
     const again = open(name);
@@ -106,8 +106,12 @@ describe('a job kept on the device', () => {
     after.resume(pending);
     await settled();
     expect(sent).toHaveLength(3);
-    expect(after.waiting).toEqual([]);
-    expect(after.state.records['note-added'].map(({ body }) => body.text)).toEqual(['one', 'two', 'three']);
+    expect(after.view.waiting).toEqual([]);
+    expect(after.view.state.records['note-added'].map(({ body }) => body.text)).toEqual([
+      'one',
+      'two',
+      'three',
+    ]);
     expect(await again.waitingOn(JOB, ADA)).toEqual([]);
   });
 
@@ -132,7 +136,7 @@ describe('a job kept on the device', () => {
     sync.resume(await kept.waitingOn(JOB, ADA));
     await settled();
     expect(posts).toBe(0);
-    expect(sync.state.records['note-added']).toHaveLength(1);
+    expect(sync.view.state.records['note-added']).toHaveLength(1);
   });
 
   it('what became impossible meanwhile is said in words, and is not kept for ever', async () => {
@@ -149,7 +153,7 @@ describe('a job kept on the device', () => {
     await sync.receive(opened.entries);
     sync.resume(await kept.waitingOn(JOB, ADA));
     await settled();
-    expect(sync.lapsed[0]?.text).toMatch(/waits for/);
+    expect(sync.view.lapsed[0]?.text).toMatch(/waits for/);
     expect(await kept.waitingOn(JOB, ADA)).toEqual([]);
   });
 

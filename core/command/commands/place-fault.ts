@@ -23,7 +23,7 @@ export const placeFault = defineCommand({
         fields: ['cause'],
         why: 'That does not give this symptom on this valve.',
       });
-    const counts = asked.faultCounts?.(symptom) ?? {};
+    const counts = asked.faultCounts(symptom);
     const { suspects } = findFault({ symptom, features, evidence: evidenceOn(asked.state, symptom), counts });
     const chance = suspects.find((each) => each.cause === cause)?.chance ?? 0;
     return ok([
