@@ -134,12 +134,16 @@ export const staleView = z.object({ version: z.number(), missed: z.array(entrySc
 export const liveMessage = z.object({ version: z.number(), entries: z.array(entrySchema) });
 
 export const valveLine = z.object({ id: valveId, valve: valveSchema });
+export type ValveLine = z.output<typeof valveLine>;
 export const valveListView = z.object({ valves: z.array(valveLine), next: z.string().nullable() });
 export const valveListQuery = z.strictObject({
   q: z.string().trim().max(60).exactOptional(),
   cursor: z.string().max(120).exactOptional(),
   limit: z.coerce.number().int().min(1).max(100).default(50),
 });
+
+/** Whom the shop works for. */
+export const customersView = z.object({ customers: z.array(z.string()) });
 
 /** Valves on file that one being typed in could be taken for. */
 export const likeQuery = z.strictObject({

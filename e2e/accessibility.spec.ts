@@ -5,89 +5,93 @@ import { FIRST, openJob, signIn } from './bench';
 /** The rules that the second look can break: between the two only colours differ. */
 const COLOUR_RULES = ['color-contrast', 'link-in-text-block'];
 
-async function nothingSerious(page: Page, rules?: string[]): Promise<void> {
+async function violations(page: Page, rules?: string[]): Promise<string[]> {
   const axe = new AxeBuilder({ page }).options({ resultTypes: ['violations'] });
-  const { violations } = await (rules ? axe.withRules(rules) : axe).analyze();
-  const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
-  expect(
-    serious.map(
-      ({ id, nodes }) =>
-        `${id}: ${nodes
-          .map(({ target }) => target.join(' '))
-          .slice(0, 3)
-          .join(' | ')}`,
-    ),
-  ).toEqual([]);
+  const found = await (rules ? axe.withRules(rules) : axe).analyze();
+  return found.violations
+    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    .map(({ id, nodes }) => {
+      const where = nodes.slice(0, 3).map(({ target }) => target.join(' '));
+      return `${id}: ${where.join(' | ')}`;
+    });
 }
 
-for (const look of ['dusk', 'daylight'] as const) {
-  test(`axe finds nothing serious on any page, ${look}`, async ({ page }) => {
-    test.setTimeout(240_000);
-    const rules = look === 'dusk' ? undefined : COLOUR_RULES;
-    await page.emulateMedia({ reducedMotion: 'reduce' });
-    await page.goto(`${FIRST}/sign-in`);
-    await expect(page.getByRole('button', { name: /Jory/ })).toBeVisible();
-    await nothingSerious(page, rules);
-    await signIn(page, 'Jory Velde');
-    if (look === 'daylight') await page.getByRole('button', { name: 'Daylight' }).click();
-    await expect(page.locator(`html[data-theme="${look}"]`)).toBeAttached();
-    await expect(page.getByRole('link', { name: /HV-2230/ })).toBeVisible();
-    await nothingSerious(page, rules);
-    for (const tag of ['HV-2230', 'HV-118', 'DH-415']) {
-      await page.goto(FIRST);
-      await openJob(page, tag);
-      await nothingSerious(page, rules);
-    }
-    for (const name of ['Parts', 'Ways']) {
-      await page.getByRole('button', { name, exact: true }).click();
-      await nothingSerious(page, rules);
-    }
-    await page.getByRole('button', { name: 'History' }).click();
-    await nothingSerious(page, rules);
-    await page.getByRole('link', { name: 'Certificate' }).click();
-    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-    await nothingSerious(page, rules);
-    await page.goto(FIRST);
-    await openJob(page, 'LP-09');
-    await page.getByRole('button', { name: 'Kit', exact: true }).click();
-    await expect(page.getByText('Sheet PS-K15, Low-pressure')).toBeVisible();
-    await nothingSerious(page, rules);
-    for (const link of ['Fetch list', 'Labels']) {
-      await page.getByRole('link', { name: link }).click();
-      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-      await nothingSerious(page, rules);
-      await page.getByRole('link', { name: 'Back to the bench' }).click();
-    }
-    await page.goto(`${FIRST}/store`);
-    for (const name of ['Orders', 'Shelf', 'Bins', 'Kit sheets', 'Files']) {
-      await page.getByRole('button', { name, exact: true }).click();
-      await expect(page.getByText(/Fetching|Looking/)).toHaveCount(0);
-      await nothingSerious(page, rules);
-    }
-    for (const path of [
-      '/jobs/new',
-      '/workings',
-      '/workings/bolting.torque?thread=5/8-11&nutFactor=0.16&material=B7',
-      '/workings/seat.contact',
-      '/workings/bolting.sequence?bolts=8&passes=quarters&torque=90 N·m',
-      '/workings/leak.allowance?code=API 598&size=NPS 3&seat=metal&class=600&fluid=liquid',
-    ]) {
-      await page.goto(`${FIRST}${path}`);
-      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-      await nothingSerious(page, rules);
-    }
-    await page.goto(`${FIRST}/workings/positioner.stroke`);
-    await page.getByRole('button', { name: 'Fill in an example' }).click();
-    await expect(page.getByRole('img', { name: 'Deviation of the travel' })).toBeVisible();
-    await nothingSerious(page, rules);
-    for (const path of ['/workings/signature.analyse', '/workings/bluing.read']) {
-      await page.goto(`${FIRST}${path}`);
-      await page.getByRole('button', { name: 'Use the sample' }).click();
-      await expect(page.getByRole('region', { name: 'Answer' })).toContainText('How this was worked out');
-      await nothingSerious(page, rules);
-    }
-  });
+async function lookedAt(page: Page, look: 'dusk' | 'daylight'): Promise<void> {
+  await page.getByRole('button', { name: look === 'dusk' ? 'Dusk' : 'Daylight' }).click();
+  await expect(page.locator(`html[data-theme="${look}"]`)).toBeAttached();
 }
+
+/** Neither in one look nor, by its colours, in the other. */
+async function nothingSerious(page: Page): Promise<void> {
+  expect(await violations(page), page.url()).toEqual([]);
+  await lookedAt(page, 'daylight');
+  expect(await violations(page, COLOUR_RULES), `${page.url()} in daylight`).toEqual([]);
+  await lookedAt(page, 'dusk');
+}
+
+test('axe finds nothing serious on any page, in dusk and in daylight', async ({ page }) => {
+  test.setTimeout(240_000);
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  await page.goto(`${FIRST}/sign-in`);
+  await expect(page.getByRole('button', { name: /Jory/ })).toBeVisible();
+  expect(await violations(page)).toEqual([]);
+  await signIn(page, 'Jory Velde');
+  await expect(page.getByRole('link', { name: /HV-2230/ })).toBeVisible();
+  await nothingSerious(page);
+  for (const tag of ['HV-2230', 'HV-118', 'DH-415']) {
+    await page.goto(FIRST);
+    await openJob(page, tag);
+    await nothingSerious(page);
+  }
+  for (const name of ['Parts', 'Ways']) {
+    await page.getByRole('button', { name, exact: true }).click();
+    await nothingSerious(page);
+  }
+  await page.getByRole('button', { name: 'History' }).click();
+  await nothingSerious(page);
+  await page.getByRole('link', { name: 'Certificate' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  await nothingSerious(page);
+  await page.goto(FIRST);
+  await openJob(page, 'LP-09');
+  await page.getByRole('button', { name: 'Kit', exact: true }).click();
+  await expect(page.getByText('Sheet PS-K15, Low-pressure')).toBeVisible();
+  await nothingSerious(page);
+  for (const link of ['Fetch list', 'Labels']) {
+    await page.getByRole('link', { name: link }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    await nothingSerious(page);
+    await page.getByRole('link', { name: 'Back to the bench' }).click();
+  }
+  await page.goto(`${FIRST}/store`);
+  for (const name of ['Orders', 'Shelf', 'Bins', 'Kit sheets', 'Files']) {
+    await page.getByRole('button', { name, exact: true }).click();
+    await expect(page.getByText(/Fetching|Looking/)).toHaveCount(0);
+    await nothingSerious(page);
+  }
+  for (const path of [
+    '/jobs/new',
+    '/workings',
+    '/workings/bolting.torque?thread=5/8-11&nutFactor=0.16&material=B7',
+    '/workings/seat.contact',
+    '/workings/bolting.sequence?bolts=8&passes=quarters&torque=90 N·m',
+    '/workings/leak.allowance?code=API 598&size=NPS 3&seat=metal&class=600&fluid=liquid',
+  ]) {
+    await page.goto(`${FIRST}${path}`);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    await nothingSerious(page);
+  }
+  await page.goto(`${FIRST}/workings/positioner.stroke`);
+  await page.getByRole('button', { name: 'Fill in an example' }).click();
+  await expect(page.getByRole('img', { name: 'Deviation of the travel' })).toBeVisible();
+  await nothingSerious(page);
+  for (const path of ['/workings/signature.analyse', '/workings/bluing.read']) {
+    await page.goto(`${FIRST}${path}`);
+    await page.getByRole('button', { name: 'Use the sample' }).click();
+    await expect(page.getByRole('region', { name: 'Answer' })).toContainText('How this was worked out');
+    await nothingSerious(page);
+  }
+});
 
 test('the bench works at 390 wide: nothing runs off the side', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });

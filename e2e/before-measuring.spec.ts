@@ -1,16 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
-import {
-  checkIsolation,
-  FIRST,
-  inHand,
-  openJob,
-  setMarks,
-  sign,
-  signIn,
-  title,
-  workPlainly,
-  workTo,
-} from './bench';
+import { checkIsolation, FIRST, inHand, openJob, setMarks, sign, signIn, title } from './bench';
+import { done, lockHung } from './by-screen';
+import { workPlainly, workTo } from './plain';
 
 const PASSED_OVER = /Find where|seated|gland|Lubricate|Add rings/;
 
@@ -55,6 +46,7 @@ test('a control valve with half travel, from symptom to strip: found, isolated b
     await inHand(page).getByLabel('A vent or drain upstream').check();
     await inHand(page).getByLabel('Volume shut in').fill('12 L');
     await inHand(page).getByRole('button', { name: 'So it stands' }).click();
+    await lockHung(page, 'L 900');
     await workTo(page, 'Prove zero: upstream side');
     await inHand(page).getByRole('button', { name: 'Open the vent, watch the gauge' }).click();
     const take = inHand(page).getByRole('button', { name: 'Take this reading' });
@@ -199,7 +191,7 @@ test('a strip without a connection on a phone: killed, opened again, sent withou
   await context.setOffline(true);
 
   await test.step('steps are done and waited with, and the sign says so', async () => {
-    for (let i = 0; i < 2; i++) await workPlainly(page);
+    for (let i = 0; i < 2; i++) await done(page);
     await expect(page.getByRole('alert')).toContainText('Waiting on this device: 2 entries');
   });
   await test.step('a photograph is taken all the same, and shown from the device', async () => {
@@ -221,7 +213,7 @@ test('a strip without a connection on a phone: killed, opened again, sent withou
     await again.goto(address);
     await expect(title(again)).toHaveText(stood, { timeout: 20_000 });
     await expect(again.getByRole('alert')).toContainText('Waiting on this device: 3 entries');
-    await workPlainly(again);
+    await done(again);
     await expect(again.getByRole('alert')).toContainText('4 entries');
   });
 

@@ -1,4 +1,4 @@
-import { expect, type Browser, type Locator, type Page } from '@playwright/test';
+import { expect, type Browser, type Page } from '@playwright/test';
 
 /** The two servers of the journeys, on whatever ports they took: see `start-servers.ts`. */
 export const FIRST = process.env['DW_FIRST'] ?? '';
@@ -43,79 +43,6 @@ export async function sign(page: Page, button: string | RegExp = 'Sign'): Promis
   await step.getByRole('button', { name: 'Sign it' }).click();
 }
 
-/** What this shop's globes measure; anything else is taken as its own example says. */
-const MEASURED: Readonly<Record<string, string>> = {
-  'stem diameter': '1 1/8 in',
-  'box bore': '1 7/8 in',
-  'box depth': '3 in',
-  'gland entry': '5/16 in',
-};
-
-/** Every lock has a number of its own. */
-let locksHung = 0;
-
-/** Does the step in hand in its plainest way, and waits until another one is in hand. */
-export async function workPlainly(page: Page): Promise<void> {
-  const before = await title(page).innerText();
-  const step = inHand(page);
-  if ((await step.locator('.do').count()) > 0) {
-    const number = step.getByLabel('The number of');
-    if ((await number.count()) > 0) await number.fill('DC 71');
-    await step.getByRole('button', { name: 'Done' }).click();
-  } else if ((await step.locator('.stands').count()) > 0)
-    await step.getByRole('button', { name: 'So it stands' }).click();
-  else if ((await step.locator('.makers').count()) > 0)
-    await step.getByRole('button', { name: 'No sheet at hand' }).click();
-  else if ((await step.locator('.spares').count()) > 0)
-    await step.getByRole('button', { name: 'Laid out, compared' }).click();
-  else if ((await step.locator('.marks').count()) > 0) await setMarks(page);
-  else if ((await step.locator('.place').count()) > 0)
-    await step.getByRole('button', { name: 'No fault: routine' }).click();
-  else if ((await step.locator('.lock').count()) > 0) {
-    if ((await step.getByLabel('Lock number').count()) > 0) {
-      await step.getByLabel('Lock number').fill(`L ${++locksHung}`);
-      await step.getByLabel('Tag number').fill('T 1');
-    }
-    await step.getByRole('button', { name: /Shut, locked|Lock off/ }).click();
-  } else if ((await step.locator('.look').count()) > 0) {
-    await step.getByRole('radio').first().click();
-    await step.getByRole('button', { name: 'Take the call' }).click();
-  } else if ((await step.locator('.lapping').count()) > 0) {
-    await step.getByRole('button', { name: 'Log this grit' }).click();
-    await step.getByRole('button', { name: /Round done/ }).click();
-  } else if ((await step.locator('.packing').count()) > 0) {
-    for (
-      let ring = 0;
-      ring < 20 && (await step.getByRole('button', { name: 'Packing done' }).count()) === 0;
-      ring++
-    )
-      await press(page, ' ');
-    await step.getByRole('button', { name: 'Packing done' }).click();
-  } else if ((await step.locator('.measure').count()) > 0) {
-    for (const field of await step.getByRole('textbox').all()) {
-      const example = (await field.getAttribute('placeholder'))?.replace('such as ', '') ?? '';
-      const id = (await field.getAttribute('id')) ?? '';
-      const label = await page.locator(`label[for="${id}"]`).first().innerText();
-      await field.fill(MEASURED[label.trim()] ?? example);
-      await keepField(page, field);
-    }
-  } else throw new Error(`“${before}” has to be done on purpose`);
-  await expect(title(page)).not.toHaveText(before);
-}
-
-/** Keeps the figure typed into a field: by Enter, or by its button where a key would let pressure in. */
-async function keepField(page: Page, field: Locator): Promise<void> {
-  if ((await inHand(page).getAttribute('class'))?.includes('deliberate'))
-    await field
-      .locator('xpath=ancestor::*[contains(concat(" ", @class, " "), " ask ")]')
-      .getByRole('button', { name: 'Keep' })
-      .click();
-  else {
-    await expect(inHand(page)).not.toHaveClass(/fresh/);
-    await field.press('Enter');
-  }
-}
-
 /** Somebody who did none of the work signs the certificate, on a screen of their own. */
 export async function signCertificate(browser: Browser, tag: string, name: string): Promise<void> {
   const context = await browser.newContext();
@@ -152,16 +79,6 @@ export async function checkIsolation(browser: Browser, tag: string, name: string
   await sign(second);
   await expect(inHand(second).getByRole('button', { name: 'Sign', exact: true })).toHaveCount(0);
   await context.close();
-}
-
-/** Works plainly until a step with this title is in hand. */
-export async function workTo(page: Page, wanted: string | RegExp): Promise<void> {
-  for (let i = 0; i < 90; i++) {
-    const now = await title(page).innerText();
-    if (typeof wanted === 'string' ? now === wanted : wanted.test(now)) return;
-    await workPlainly(page);
-  }
-  throw new Error(`never came to ${String(wanted)}`);
 }
 
 /** Turns the stem under the simulated dial and keeps its runout. */

@@ -11,8 +11,9 @@ import {
   signCertificate,
   signIn,
   title,
-  workTo,
 } from './bench';
+import { done, measured, oneGrit, ringByRing, soundLook } from './by-screen';
+import { workTo } from './plain';
 
 /** The main job, to the PDF: a renewed stem, a lapped seat, a wrong bolt put right, a failed and then passed leak test. */
 test('a bolted globe valve from a bent stem to a signed certificate', async ({ page, browser }) => {
@@ -30,6 +31,7 @@ test('a bolted globe valve from a bent stem to a signed certificate', async ({ p
   });
 
   await test.step('a two-thou mark on the seat asks for grinding in', async () => {
+    await soundLook(page);
     await workTo(page, 'Seating face of the seat');
     await inHand(page)
       .getByRole('radio', { name: /Wire drawn/ })
@@ -43,10 +45,18 @@ test('a bolted globe valve from a bent stem to a signed certificate', async ({ p
   });
 
   await test.step('the stem is ordered; the seat is ground in meanwhile; a broken line asks for another round', async () => {
+    await workTo(page, 'Measure stem and stuffing box');
+    await measured(page, {
+      'stem diameter': '1 1/8 in',
+      'box bore': '1 7/8 in',
+      'box depth': '3 in',
+      'gland entry': '5/16 in',
+    });
     await workTo(page, 'Order stem');
     await inHand(page)
       .getByRole('button', { name: /ordered/ })
       .click();
+    await oneGrit(page);
     await workTo(page, /^Blue check, round 1$/);
     await press(page, 'a');
     await inHand(page).getByRole('radio', { name: /Bare/ }).click();
@@ -93,6 +103,9 @@ test('a bolted globe valve from a bent stem to a signed certificate', async ({ p
   });
 
   await test.step('packing, shell and backseat', async () => {
+    await workTo(page, 'Pack the stuffing box');
+    await ringByRing(page);
+    await done(page);
     await workTo(page, 'Shell test');
     expect(await pressureTest(page)).toContain('Holds');
     expect(await pressureTest(page)).toContain('Holds');

@@ -9,9 +9,8 @@ import {
   signIn,
   takeRunout,
   title,
-  workPlainly,
-  workTo,
 } from './bench';
+import { workPlainly, workTo } from './plain';
 
 /** The kit of the low-pressure valve: one sheet, three kits, an O-ring too old and a ring short. */
 test('a low-pressure diaphragm valve, its kit checked, from receiving to the certificate', async ({

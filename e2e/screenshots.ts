@@ -1,6 +1,7 @@
 import { chromium, type Page } from '@playwright/test';
 import { join } from 'node:path';
-import { inHand, openJob, press, sign, signIn, workTo } from './bench';
+import { inHand, openJob, press, sign, signIn } from './bench';
+import { workTo } from './plain';
 
 /** Takes the pictures of docs/screenshots from a fresh demo that runs at PORT: `npm run screenshots`. */
 const HERE = `http://127.0.0.1:${process.env['PORT'] ?? '4780'}`;

@@ -1,6 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { createConnection } from 'mariadb';
-import { DATABASE, FIRST, inHand, press, sign, signIn, title, workTo } from './bench';
+import { DATABASE, FIRST, inHand, press, sign, signIn, title } from './bench';
+import { workTo } from './plain';
 import { addNote, logOf, openOwnJob } from './own-job';
 
 /** What an attack stored under another's name, threw away or got past a lock: each as it happened, in the browser. */

@@ -1,11 +1,7 @@
-export {
-  certificate,
-  plateOf,
-  type CallLine,
-  type Certificate,
-  type PlateLine,
-  type TestLine,
-  type TorqueTable,
-} from './certificate';
-export { isolationSheet, type IsolationSheet, type SheetEnergy, type SheetPoint } from './isolation-sheet';
+export { type CallLine } from './calls';
+export { certificate, type Certificate } from './certificate';
 export { importOf } from './imported';
+export { isolationSheet, type IsolationSheet, type SheetEnergy, type SheetPoint } from './isolation-sheet';
+export { plateOf, type PlateLine } from './plate';
+export { type TestLine } from './pressure-tests';
+export { type TorqueTable } from './torques';

@@ -21,12 +21,12 @@ import {
   type PersonStamp,
   type Role,
 } from '../job';
-import { usualLine } from '../isolation';
 import { USUAL_RULES, type SiteRules } from '../inspection';
 import { plan, type Plan, type PlannedStep } from '../plan';
 import { must, type Problem } from '../problem';
 import { plainly, type Hands } from '../task';
 import { defaultValve, type MakersSheet, type ShelfUnitKind, type Valve } from '../valve';
+import { plainHands } from './plain-hands';
 
 /** Made-up ids in order, so that a test's log is the same every time. */
 export const id = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
@@ -53,6 +53,41 @@ const stamp = (instrument: InstrumentId): InstrumentStamp => ({
   inCalibration: instrument !== LAPSED,
 });
 
+type Answer = { entries: Entry[]; state: JobState } | { problem: Problem };
+
+/** What a state answered to a command: states never change, so tests that go the same way work it once. */
+const answers = new WeakMap<JobState, Map<string, Answer>>();
+function answerOf(
+  state: JobState,
+  number: number,
+  command: unknown,
+  { id: by, name, role }: PersonStamp,
+  decided: () => Answer,
+): Answer {
+  const asked = JSON.stringify([number, command, by, name, role]);
+  const known = answers.get(state) ?? new Map<string, Answer>();
+  answers.set(state, known);
+  const answer = known.get(asked) ?? decided();
+  known.set(asked, answer);
+  return answer;
+}
+
+/** Jobs as they were opened, by what they were opened with; only so many, for each keeps all that was worked on it. */
+const MOST_OPENED = 48;
+const opened = new Map<string, { entries: Entry[]; state: JobState }>();
+function openedWith(
+  asked: readonly unknown[],
+  open: () => { entries: Entry[]; state: JobState },
+): { entries: Entry[]; state: JobState } {
+  const key = JSON.stringify(asked);
+  const job = opened.get(key) ?? open();
+  opened.delete(key);
+  opened.set(key, job);
+  const [oldest] = opened.keys();
+  if (opened.size > MOST_OPENED && oldest !== undefined) opened.delete(oldest);
+  return job;
+}
+
 /** A job under test: commands go in, the log grows, refusals come back as values. */
 const WHO: Readonly<Record<Role, PersonStamp>> = {
   technician: TECHNICIAN,
@@ -78,24 +113,19 @@ export class BenchJob {
       sheet?: MakersSheet;
     } = {},
   ) {
+    const { site = USUAL_RULES, came = 'in line', due, only, sheet } = options;
+    const body = {
+      valve,
+      site,
+      came,
+      reported: 'passes when shut',
+      ...(due === undefined ? {} : { due }),
+      ...(only === undefined ? {} : { only }),
+    };
+    const number = this.commands++;
     this.keep(
-      must(
-        record(
-          this.state,
-          openJob(
-            {
-              valve,
-              site: options.site ?? USUAL_RULES,
-              came: options.came ?? 'in line',
-              reported: 'passes when shut',
-              ...(options.due === undefined ? {} : { due: options.due }),
-              ...(options.only === undefined ? {} : { only: options.only }),
-            },
-            TECHNICIAN,
-            options.sheet,
-          ),
-          this.stamp(TECHNICIAN),
-        ),
+      openedWith([body, sheet], () =>
+        must(record(this.state, openJob(body, TECHNICIAN, sheet), this.stamp(TECHNICIAN, number))),
       ),
     );
   }
@@ -115,12 +145,20 @@ export class BenchJob {
   }
 
   private tryUnread(command: unknown, by: PersonStamp): Problem | undefined {
-    const read = readCommand(command);
-    if (!read.ok) return read.problem;
-    const facts = decide(this.state, read.value, this.edge(by));
-    if (!facts.ok) return facts.problem;
-    this.keep(must(record(this.state, facts.value, this.stamp(by))));
+    const answer = answerOf(this.state, this.commands, command, by, () => this.decided(command, by));
+    if ('problem' in answer) return answer.problem;
+    this.commands += 1;
+    this.keep(answer);
     return undefined;
+  }
+
+  private decided(command: unknown, by: PersonStamp): Answer {
+    const read = readCommand(command);
+    if (!read.ok) return { problem: read.problem };
+    const facts = decide(this.state, read.value, this.edge(by));
+    return facts.ok
+      ? must(record(this.state, facts.value, this.stamp(by, this.commands)))
+      : { problem: facts.problem };
   }
 
   /** Sends a command that must be taken. */
@@ -170,35 +208,9 @@ export class BenchJob {
 
   /** Everything sound, read by eye or by the dial. */
   private hands(step: string): Hands {
-    return {
-      step,
-      state: this.state,
-      valve: this.plan().valve,
+    return plainHands(step, this.state, this.plan().valve, {
       instrument: (kind) => (BY_HAND.includes(kind) ? 'hand' : DIAL),
-      written: () => 'No. 71',
-      line: () => usualLine(this.plan().valve.features),
-      lock: () => ({ lock: `L ${step}`.slice(0, 20), tag: 'T 1' }),
-      clock: () => "2 o'clock",
-      laid: () => [{ what: 'kit' }],
-      details: () => ({
-        nps: 3,
-        pressureClass: 600,
-        group: '1.1',
-        mediumName: 'Steam',
-        bolts: 8,
-        thread: '3/4-10',
-        seatDiameter: '3 in',
-      }),
-      finding: () => ({ kind: 'sound' }),
-      reading: ({ example }) => example,
-      deflection: () => '0 thou',
-      blue: () => ({ from: 0, degrees: 360 }),
-      click: (setting) => setting,
-      leak: ({ of }) => ({ perMinute: 0, of }),
-      rigPressure: (pressure) => pressure,
-      expected: () => '2026-12-01',
-      nextDue: () => '2029-11-24',
-    };
+    });
   }
 
   /** Marks a blue line over this many degrees from 12 o'clock. */
@@ -207,8 +219,8 @@ export class BenchJob {
     return this.send({ kind: 'check-bluing', body: { step, arcs } });
   }
 
-  private stamp(by: PersonStamp) {
-    return { commandId: commandId.parse(id(this.commands++)), by, at: '2026-11-24T08:00:00.000Z' };
+  private stamp(by: PersonStamp, number: number) {
+    return { commandId: commandId.parse(id(number)), by, at: '2026-11-24T08:00:00.000Z' };
   }
 
   private keep({ entries, state }: { entries: Entry[]; state: JobState }): void {

@@ -36,6 +36,7 @@ export { moverOf, moversHolding, type HeldSpring, type Mover } from './movers';
 export { positionerOf } from './positioners';
 export { checkFeatures } from './combinations';
 export { choicesOf, withChoice, type FeatureChoice } from './choices';
+export { blankDraft, ofConstruction, valveFrom, withPlate, type ValveDraft } from './new-valve';
 export {
   likeness,
   LIKENESSES,

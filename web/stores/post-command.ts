@@ -3,7 +3,8 @@ import type { Command } from '@dusk-wren/core/command';
 import type { JobId } from '@dusk-wren/core/job';
 import { ApiProblem, callOr409 } from '../api/client';
 import { uploadPhoto } from '../api/photos';
-import type { Delay, PostAnswer, Sent } from '../sync/job-sync';
+import type { PostAnswer, Sent } from '../sync/ports';
+import type { Delay } from '../sync/view';
 import { device } from './device';
 import { faultOf } from './fault';
 

@@ -20,7 +20,8 @@ import {
 import { USUAL_RULES } from '@dusk-wren/core/inspection';
 import { must } from '@dusk-wren/core/problem';
 import { defaultValve } from '@dusk-wren/core/valve';
-import { JobSync, type PostAnswer, type Waiting } from './job-sync';
+import { JobSync } from './job-sync';
+import type { PostAnswer, Waiting } from './ports';
 
 const id = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
 const person = (n: number) => personStamp.parse({ id: id(n), name: `Person ${n}`, role: 'technician' });

@@ -1,102 +1,12 @@
-import {
-  decide,
-  readCommand,
-  record,
-  type Command,
-  type Edge,
-  type RawCommand,
-} from '@dusk-wren/core/command';
-import {
-  apply,
-  EMPTY_JOB,
-  wordEntry,
-  type CommandId,
-  type Entry,
-  type JobState,
-  type PersonStamp,
-} from '@dusk-wren/core/job';
+import { decide, readCommand, record, type RawCommand } from '@dusk-wren/core/command';
+import { apply, EMPTY_JOB, wordEntry, type CommandId, type Entry, type JobState } from '@dusk-wren/core/job';
 import type { Problem } from '@dusk-wren/core/problem';
 import type { Phrase } from '@dusk-wren/core/quantity';
-
-/** Why a command has not been decided on the server yet: it is kept, and goes again under its own id. */
-export type Delay =
-  | { readonly kind: 'no connection' }
-  /** Whose it is, is not signed in here. */
-  | { readonly kind: 'sign-in' }
-  /** It answered, but not to this: busy, its database away, or something between that is no server of ours. */
-  | { readonly kind: 'server'; readonly text: string }
-  /** This page and the server do not understand each other, or the page is wrong: trying again would not help. */
-  | { readonly kind: 'fault'; readonly text: string };
-
-export type PostAnswer =
-  | { kind: 'taken'; entries: readonly Entry[] }
-  | { kind: 'stale'; missed: readonly Entry[] }
-  | { kind: 'refused'; text: string }
-  | { kind: 'later'; delay: Delay };
-
-/** A command on its way, as it is kept; read again by the core when it comes back from the device. */
-export interface Waiting {
-  readonly commandId: CommandId;
-  readonly command: unknown;
-  /** Whose it is: it is decided and sent under this name, or not at all. */
-  readonly person: PersonStamp;
-  /** When it was done, by this device's clock. */
-  readonly at: string;
-  /** For a signature: that the PIN was asked again. */
-  readonly confirmation?: string;
-}
-
-/** The same, read. */
-export interface Sent extends Waiting {
-  readonly command: Command;
-}
-
-/** What the sync needs of its host; tests give their own. */
-export interface Ports {
-  readonly post: (baseVersion: number, sent: Sent) => Promise<PostAnswer>;
-  readonly fetchAfter: (version: number) => Promise<readonly Entry[]>;
-  readonly newId: () => CommandId;
-  readonly now: () => string;
-  /** What this screen knows beside the log. */
-  readonly edge: Omit<Edge, 'person' | 'now'>;
-  /** Who is signed in at this screen now. */
-  readonly person: () => PersonStamp | undefined;
-  /** Waits so long, or until there is a reason to try at once. */
-  readonly wait: (milliseconds: number) => Promise<void>;
-  readonly changed: (view: View) => void;
-  /** Keeps what is on its way where it outlives the tab; settled once the command is kept. */
-  readonly keep: (pending: Waiting) => Promise<void>;
-  /** It was answered: taken, or refused and said so. */
-  readonly forget: (commandId: CommandId) => Promise<void>;
-}
+import type { PostAnswer, Ports, Sent, Waiting } from './ports';
+import type { Delay, Lapsed, View } from './view';
 
 interface Pending extends Sent {
   readonly entries: readonly Entry[];
-}
-
-/** A command that was refused after it had been entered. */
-export interface Lapsed {
-  readonly command: unknown;
-  /** What was entered, in the words of the log. */
-  readonly what: Phrase;
-  /** Why it was not stored. */
-  readonly text: string;
-}
-
-/** The job as a screen shows it: never changed, but followed by another. */
-export interface View {
-  /** With what is on its way. */
-  readonly state: JobState;
-  /** The confirmed log and, after it, what is on its way. */
-  readonly entries: readonly Entry[];
-  readonly confirmed: readonly Entry[];
-  /** What is on its way, in the words of the log, oldest first. */
-  readonly waiting: readonly { readonly commandId: CommandId; readonly what: Phrase }[];
-  readonly lapsed: readonly Lapsed[];
-  /** Why what is pending waits here, while it does. */
-  readonly delay: Delay | undefined;
-  /** This browser could not keep what waits: it is lost with the page. */
-  readonly unkept: boolean;
 }
 
 const FIRST_RETRY_MILLISECONDS = 1500;

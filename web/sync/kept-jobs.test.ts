@@ -7,7 +7,8 @@ import { must } from '@dusk-wren/core/problem';
 import { defaultValve } from '@dusk-wren/core/valve';
 import { randomUUID } from 'node:crypto';
 import { afterEach, describe, expect, it } from 'vitest';
-import { JobSync, type Ports, type PostAnswer, type Waiting } from './job-sync';
+import { JobSync } from './job-sync';
+import type { Ports, PostAnswer, Waiting } from './ports';
 import { KeptJobs } from './kept-jobs';
 
 const ADA = personStamp.parse({ id: randomUUID(), name: 'Ada', role: 'technician' });

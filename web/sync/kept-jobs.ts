@@ -9,7 +9,7 @@ import {
 } from '@dusk-wren/core/job';
 import Dexie, { type EntityTable } from 'dexie';
 import { z } from 'zod';
-import type { Waiting } from './job-sync';
+import type { Waiting } from './ports';
 
 /** One job as this device last knew it. */
 export interface KeptJob {

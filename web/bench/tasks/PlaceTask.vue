@@ -11,7 +11,7 @@ import {
 import { evidenceOn } from '@dusk-wren/core/job';
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import type { TaskOf } from '@dusk-wren/core/task';
-import { formatNumber, formatPercent, psig } from '@dusk-wren/core/quantity';
+import { formatPercent, psig } from '@dusk-wren/core/quantity';
 import { computed, ref } from 'vue';
 import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
@@ -19,6 +19,7 @@ import { useFaultCounts } from '../../stores/fault-counts';
 import { useJob } from '../../stores/job';
 import { usePreferences } from '../../stores/preferences';
 import InstrumentPick from '../InstrumentPick.vue';
+import SuspectTable from './SuspectTable.vue';
 import { useReadings } from '../use-readings';
 
 /** The fault finder: the symptom, the next check with its reason, and what each answer did to each cause. */
@@ -90,7 +91,6 @@ const links = computed(() =>
       .reduce((sum, each) => sum + each.chance, 0),
   })),
 );
-const learnt = computed(() => Object.values(counts.value).reduce((sum, count) => sum + (count ?? 0), 0));
 useKeys([
   { key: 'g', label: 'Read the gauges', run: start, when: () => readable.value && !running.value },
   { key: 'x', label: 'No fault to find', run: none },
@@ -142,36 +142,7 @@ useKeys([
         <h3>Placed: {{ CAUSES[found.suspects[0]?.cause ?? 'debris'].name }}</h3>
         <p>{{ CAUSES[found.suspects[0]?.cause ?? 'debris'].then }}</p>
       </section>
-      <table class="label suspects">
-        <thead>
-          <tr>
-            <th>Cause</th>
-            <th>Chance</th>
-            <th>What the answers did</th>
-            <th v-if="learnt > 0">Here before</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="each in found.suspects" :key="each.cause">
-            <td>
-              <b>{{ CAUSES[each.cause].name }}</b> <span class="muted">{{ CAUSES[each.cause].link }}</span>
-            </td>
-            <td class="bar">
-              <span :style="{ width: `${Math.max(1, each.chance * 100)}%` }" /><b class="number">{{
-                formatPercent(each.chance)
-              }}</b>
-            </td>
-            <td class="number moved">
-              <template v-for="(factor, i) in each.moved" :key="i"
-                ><i :class="factor > 1 ? 'up' : 'down'" :title="checkOf(evidence[i]?.check ?? 'supply').title"
-                  >{{ factor > 1 ? '▲' : '▼' }}{{ formatNumber(factor, factor < 1 ? 2 : 1) }}</i
-                >
-              </template>
-            </td>
-            <td v-if="learnt > 0" class="number">{{ counts[each.cause] ?? 0 }}</td>
-          </tr>
-        </tbody>
-      </table>
+      <SuspectTable :suspects="found.suspects" :evidence="evidence" :counts="counts" />
       <ul v-if="evidence.length > 0" class="label muted">
         <li v-for="each in evidence" :key="each.check">
           {{ checkOf(each.check).title }}: <b>{{ checkOf(each.check).results[each.result] }}</b>
@@ -255,46 +226,6 @@ h3 {
   color: var(--blue);
   font-size: 18px;
 }
-.suspects {
-  border-collapse: collapse;
-  width: 100%;
-}
-.suspects th {
-  text-align: left;
-  font-weight: 600;
-  color: var(--muted);
-}
-.suspects td {
-  padding: 4px 10px 4px 0;
-  border-top: 1px solid var(--line);
-}
-.bar {
-  position: relative;
-  min-width: 110px;
-  width: 26%;
-}
-.bar span {
-  position: absolute;
-  left: 0;
-  top: 5px;
-  bottom: 5px;
-  background: color-mix(in srgb, var(--blue) 34%, transparent);
-  transition: width 200ms;
-}
-.bar b {
-  position: relative;
-  padding-left: 6px;
-}
-.moved i {
-  font-style: normal;
-  margin-right: 8px;
-}
-.up {
-  color: var(--ink);
-}
-.down {
-  color: var(--muted);
-}
 .other select {
   min-height: var(--touch);
   max-width: 280px;
@@ -303,16 +234,5 @@ h3 {
   background: var(--ground);
   border: 1px solid var(--line);
   border-radius: var(--radius);
-}
-@media (prefers-reduced-motion: reduce) {
-  .bar span {
-    transition: none;
-  }
-}
-@media (max-width: 700px) {
-  .moved,
-  .suspects th:nth-child(3) {
-    display: none;
-  }
 }
 </style>

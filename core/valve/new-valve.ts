@@ -1,15 +1,11 @@
-import type { Quantity } from '@dusk-wren/core/quantity';
-import type { MaterialGroup, PressureClass, StudMaterial } from '@dusk-wren/core/standards';
-import {
-  bareFeatures,
-  boltedJoint,
-  withDetails,
-  type ConstructionId,
-  type Features,
-  type Hazard,
-  type PlateRead,
-  type Valve,
-} from '@dusk-wren/core/valve';
+import type { Quantity } from '../quantity';
+import type { MaterialGroup, PressureClass, StudMaterial } from '../standards';
+import type { ConstructionId } from './constructions';
+import { withDetails } from './details';
+import { boltedJoint, type Features } from './features';
+import type { Hazard } from './medium';
+import type { PlateRead } from './plate-reader';
+import { bareFeatures, type Valve } from './valve';
 
 /** A new valve while it is being typed: every figure may be missing. */
 export interface ValveDraft {

@@ -1,0 +1,111 @@
+<script setup lang="ts">
+import { customersView } from '@dusk-wren/contract';
+import { GROUP_NAMES, MATERIAL_GROUPS, NOMINAL_SIZES, PRESSURE_CLASSES } from '@dusk-wren/core/standards';
+import {
+  CONSTRUCTION_IDS,
+  CONSTRUCTIONS,
+  ofConstruction,
+  readPlate,
+  withPlate,
+  type ConstructionId,
+  type PlateRead,
+  type ValveDraft,
+} from '@dusk-wren/core/valve';
+import { useQuery } from '@pinia/colada';
+import { ref } from 'vue';
+import { call } from '../../api/client';
+import LikeWarning from './LikeWarning.vue';
+
+/** Who a new valve is: its plate read as it is typed, pasted or scanned, or filled in field by field. */
+const draft = defineModel<ValveDraft>({ required: true });
+const { data: shop } = useQuery({
+  key: () => ['customers'],
+  query: () => call('/customers', customersView),
+});
+const line = ref('');
+const plateRead = ref<PlateRead>();
+function readLine(text: string): void {
+  plateRead.value = text.trim() ? readPlate(text) : undefined;
+  if (plateRead.value) draft.value = withPlate(draft.value, plateRead.value);
+}
+</script>
+
+<template>
+  <section>
+    <h2>Or new, from its plate</h2>
+    <v-text-field
+      v-model="line"
+      label="Type, paste or scan the plate"
+      placeholder="such as FV-12; S/N K 20 118; 3 in; class 300; WCB; trim 316; set 150 psig"
+      autocomplete="off"
+      maxlength="400"
+      @update:model-value="readLine"
+    />
+    <p v-if="plateRead" class="label plate-read" aria-live="polite">
+      <span v-for="item in plateRead.items" :key="item.text"
+        ><i>{{ item.label }}</i> {{ item.text }}</span
+      >
+      <span v-if="plateRead.left.length > 0" class="problem"
+        >not understood: {{ plateRead.left.join('; ') }}</span
+      >
+    </p>
+    <p class="label muted">{{ CONSTRUCTIONS[draft.construction].identify }}</p>
+    <LikeWarning :tag="draft.tag" :serial="draft.serial" />
+    <div class="fields">
+      <v-select
+        class="wide"
+        :model-value="draft.construction"
+        label="Construction"
+        :items="
+          CONSTRUCTION_IDS.map((value) => ({
+            value,
+            title: `${CONSTRUCTIONS[value].name}: ${CONSTRUCTIONS[value].about}`,
+          }))
+        "
+        @update:model-value="(id: ConstructionId) => (draft = ofConstruction(draft, id))"
+      />
+      <v-text-field v-model="draft.tag" label="Tag" autocomplete="off" maxlength="40" />
+      <v-text-field v-model="draft.serial" label="Serial" autocomplete="off" maxlength="60" />
+      <v-select
+        :model-value="draft.customer || null"
+        label="Customer"
+        :items="shop?.customers ?? []"
+        @update:model-value="(name: string | null) => (draft.customer = name ?? '')"
+      />
+      <v-text-field v-model="draft.location" label="Where it sits" autocomplete="off" maxlength="120" />
+      <v-select
+        v-model="draft.nps"
+        label="Size"
+        :items="NOMINAL_SIZES.map(([nps, dn]) => ({ title: `NPS ${nps} · DN ${dn}`, value: nps }))"
+        clearable
+      />
+      <v-select v-model="draft.pressureClass" label="Class" :items="[...PRESSURE_CLASSES]" clearable />
+      <v-select
+        v-model="draft.group"
+        label="Body"
+        :items="
+          MATERIAL_GROUPS.map((group) => ({
+            title: `${group} · ${GROUP_NAMES[group]}`,
+            value: group,
+          }))
+        "
+        clearable
+      />
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.plate-read {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 16px;
+}
+.plate-read i {
+  font-style: normal;
+  color: var(--muted);
+}
+.wide {
+  grid-column: 1 / -1;
+}
+</style>
