@@ -10,6 +10,7 @@ const coreOrder = [
   'diagnosis',
   'inspection',
   'job',
+  'calls',
   'task',
   'procedure',
   'plan',
@@ -85,7 +86,7 @@ export default {
       name: 'simulation-knows-physics-only',
       severity: 'error',
       from: { path: '^core/simulation/', pathNot: '\\.test\\.ts$' },
-      to: { path: '^core/(inspection|procedure|job|plan|command|certificate)/' },
+      to: { path: '^core/(inspection|procedure|job|calls|plan|command|certificate)/' },
     },
     ...insideWeb,
     {

@@ -46,6 +46,7 @@ test('a control valve with half travel, from symptom to strip: found, isolated b
     await inHand(page).getByLabel('A vent or drain upstream').check();
     await inHand(page).getByLabel('Volume shut in').fill('12 L');
     await inHand(page).getByRole('button', { name: 'So it stands' }).click();
+    await workTo(page, /Shut, lock and tag the upstream/);
     await lockHung(page, 'L 900');
     await workTo(page, 'Prove zero: upstream side');
     await inHand(page).getByRole('button', { name: 'Open the vent, watch the gauge' }).click();

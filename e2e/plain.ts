@@ -1,5 +1,5 @@
-import { commandView } from '@dusk-wren/contract';
-import { fold, type JobState } from '@dusk-wren/core/job';
+import { commandView, staleView } from '@dusk-wren/contract';
+import { EMPTY_JOB, fold, type JobState } from '@dusk-wren/core/job';
 import { plan, type PlannedStep } from '@dusk-wren/core/plan';
 import { must } from '@dusk-wren/core/problem';
 import { plainly, taskKind } from '@dusk-wren/core/task';
@@ -31,8 +31,16 @@ class Job {
 
   static async of(page: Page): Promise<Job> {
     const { origin } = new URL(page.url());
-    const { entries } = await jobAt(page, `${origin}${jobPath(page)}`);
-    return new Job(page, must(fold(entries)));
+    const address = `${origin}${jobPath(page)}`;
+    const job = new Job(page, EMPTY_JOB);
+    // What the page has on its way arrives first: both have the same step in hand then.
+    await expect
+      .poll(async () => {
+        job.state = must(fold((await jobAt(page, address)).entries));
+        return job.inHand().title;
+      })
+      .toBe(await title(page).innerText());
+    return job;
   }
 
   inHand(): PlannedStep {
@@ -41,12 +49,12 @@ class Job {
     return found;
   }
 
-  /** Does the step in hand in its plainest way. */
+  /** Does the step in hand in its plainest way, or hears of what the page itself had still on its way. */
   async work(): Promise<void> {
     const { id, task, title: words } = this.inHand();
     if (taskKind(task).signed) throw new Error(`“${words}” has to be done on purpose`);
     for (let i = 0; i < 40; i++) {
-      for (const command of plainly(task, this.handsAt(id))) await this.send(command);
+      for (const command of plainly(task, this.handsAt(id))) if (!(await this.send(command))) return;
       if (must(plan(this.state))?.steps.find((step) => step.id === id)?.status === 'done') return;
     }
     throw new Error(`“${words}” is never done`);
@@ -61,14 +69,18 @@ class Job {
     });
   }
 
-  private async send(command: unknown): Promise<void> {
+  /** Whether it was taken; the page may have been faster. */
+  private async send(command: unknown): Promise<boolean> {
     const answer = await post(this.page, `/api${jobPath(this.page)}/commands`, {
       baseVersion: this.state.version,
       commandId: crypto.randomUUID(),
       command,
     });
-    expect(answer.status(), await answer.text()).toBe(200);
-    this.state = must(fold(commandView.parse(await answer.json()).entries, this.state));
+    const told: unknown = await answer.json();
+    const stale = answer.status() === 409 ? staleView.safeParse(told).data : undefined;
+    expect(stale ? 200 : answer.status(), JSON.stringify(told)).toBe(200);
+    this.state = must(fold(stale?.missed ?? commandView.parse(told).entries, this.state));
+    return stale === undefined;
   }
 }
 
@@ -87,6 +99,8 @@ export async function workTo(page: Page, wanted: string | RegExp): Promise<void>
     const { title: now } = job.inHand();
     if (typeof wanted === 'string' ? now === wanted : wanted.test(now)) {
       await expect(title(page)).toHaveText(wanted);
+      // Whoever turns to the step has let go of whatever was pressed before.
+      await title(page).click();
       return;
     }
     await job.work();

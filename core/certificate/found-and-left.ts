@@ -1,4 +1,5 @@
-import { describeEntry, latestRunout, siteOf, type EntryOf, type JobState, type Stage } from '../job';
+import { latestRunout, siteOf } from '../calls';
+import { describeEntry, type EntryOf, type JobState, type Stage } from '../job';
 import type { Plan } from '../plan';
 import { format, type UnitSystem } from '../quantity';
 import { seatContact } from '../workings';

@@ -58,4 +58,3 @@ export {
   valveOf,
   type JobState,
 } from './state';
-export { callsOf, latestRunout, siteOf, stemRole, type StandingCall } from './calls';

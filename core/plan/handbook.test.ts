@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { say } from '../quantity';
 import { priorsOf } from '../diagnosis';
 import { BenchJob } from '../testing/bench';
+import { waitsFor } from '../testing/relations';
 import {
   CONSTRUCTION_IDS,
   defaultValve,
@@ -47,9 +48,13 @@ const expectOrder = (steps: readonly PlannedStep[], ...places: readonly Place[])
   const at = places.map(([stage, about]) => {
     const step = find(steps, stage, about);
     expect(step, `${stage}: ${String(about)}`).toBeDefined();
-    return step ? steps.indexOf(step) : -1;
+    return step?.id ?? '';
   });
-  expect(at, at.map((i) => steps[i]?.id).join(' → ')).toEqual([...at].sort((a, b) => a - b));
+  // Not only further down the list: each waits for the one before it, directly or through others.
+  at.slice(1).forEach((id, i) => {
+    const first = at[i] ?? '';
+    if (first !== id) expect([...waitsFor({ steps }, id)], `${id} waits for ${first}`).toContain(first);
+  });
 };
 const expectTrap = (steps: readonly PlannedStep[], stage: string, about: RegExp, trap: RegExp) => {
   const warned = steps.filter((step) => step.stage === stage && about.test(says(step)));
@@ -729,13 +734,18 @@ describe('21 relief-spring', () => {
       ['strip', /notch count/],
       ['strip', /counting the turns/],
       ['strip', /spindle, spring and washers/i],
-      ['inspect', /runout of the spindle/i],
       ['inspect', /free length/],
       ['rebuild', /by the count/i],
       ['set up', /cold differential/],
       ['test', /three consistent pops/i],
       ['test', /tightness/],
       ['test', /seal/],
+    );
+    expectOrder(
+      steps,
+      ['strip', /spindle, spring and washers/i],
+      ['inspect', /runout of the spindle/i],
+      ['rebuild', /by the count/i],
     );
   });
   it('disc and nozzle are lapped apart, never on each other; only an authorised repairer sets it', () => {

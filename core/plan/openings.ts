@@ -1,4 +1,5 @@
-import { counts, onStep, openingOf, siteOf, type EntryOf, type JobState, type Stage } from '../job';
+import { siteOf } from '../calls';
+import { counts, onStep, openingOf, type EntryOf, type JobState, type Stage } from '../job';
 import { FRAGMENTS, inService, spelt, type Context, type Fragment, type Opening } from '../procedure';
 import { passed } from '../task';
 import { asksOf, partsOf, type Valve } from '../valve';

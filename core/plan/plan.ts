@@ -1,15 +1,6 @@
 import { ok, type Result } from '../problem';
-import {
-  callsOf,
-  openingOf,
-  standingEntries,
-  stepIdOf,
-  valveOf,
-  type Entry,
-  type JobState,
-  type Stage,
-  type StandingCall,
-} from '../job';
+import { callsOf, type StandingCall } from '../calls';
+import { openingOf, standingEntries, stepIdOf, valveOf, type Entry, type JobState, type Stage } from '../job';
 import type { Draft } from '../procedure';
 import type { PartRole, Valve } from '../valve';
 import { finishedBy, StepFacts } from '../task';

@@ -1,6 +1,7 @@
 import { wordReason, type SiteRules } from '../inspection';
 import type { EnergyKind } from '../isolation';
-import type { EntryOf, JobState, StandingCall, Stage } from '../job';
+import type { StandingCall } from '../calls';
+import type { EntryOf, JobState, Stage } from '../job';
 import { phrase, type Phrase } from '../quantity';
 import type { Task } from '../task';
 import type { Ask, Features, PartRole, Valve } from '../valve';

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { say } from '../quantity';
 import { STAGES } from '../job';
 import { BenchJob, DIAL } from '../testing/bench';
+import { waitsFor } from '../testing/relations';
 import { bendReadings } from '../testing/bend';
 import type { PlannedStep } from '../plan';
 import { CAUTIONS } from '.';
@@ -10,11 +11,6 @@ import { CAUTIONS } from '.';
 /** What the handbook says of a bolted globe valve (part 2, construction 1), held against the plan. Common practice. */
 const fresh = () => new BenchJob().plan();
 const ids = (steps: readonly PlannedStep[]) => steps.map(({ id }) => id);
-const before = (steps: readonly PlannedStep[], first: string, then: string) => {
-  const order = ids(steps);
-  expect(order, `${first} and ${then} are on the plan`).toEqual(expect.arrayContaining([first, then]));
-  return order.indexOf(first) < order.indexOf(then);
-};
 
 describe('the order of the work', () => {
   const { steps } = fresh();
@@ -30,12 +26,11 @@ describe('the order of the work', () => {
     ['test.shell', 'test.seat', 'shell before seat'],
     ['test.seat', 'release.sign', 'signed last'],
   ])('%s comes before %s: %s', (first, then) => {
-    expect(before(steps, first, then)).toBe(true);
+    expect([...waitsFor({ steps }, then)]).toContain(first);
   });
   it('packing goes in after the bonnet is torqued: the stem moves as it is pulled down', () => {
-    const order = ids(steps);
     const packing = steps.find(({ task }) => task.kind === 'packing');
-    expect(order.indexOf(packing?.id ?? '')).toBeGreaterThan(order.indexOf('rebuild.bolt-up'));
+    expect([...waitsFor({ steps }, packing?.id ?? '')]).toContain('rebuild.bolt-up');
   });
   it('stages come in their order', () => {
     const places = steps.map(({ stage }) => STAGES.indexOf(stage));
@@ -88,7 +83,7 @@ describe('what findings change', () => {
       body: { step: 'inspect.runout', readings: bendReadings(6), readBy: DIAL },
     });
     const { steps } = job.plan();
-    expect(before(steps, 'order.stem', 'arrive.stem')).toBe(true);
+    expect([...waitsFor({ steps }, 'arrive.stem')]).toContain('order.stem');
     expect(steps.find(({ id }) => id === 'order.stem')?.because).toMatchObject({ kind: 'finding' });
   });
   it.each([

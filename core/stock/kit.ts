@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { ELASTOMERS, type SealLubricant } from '../standards';
-import type { StandingCall } from '../job';
+import type { StandingCall } from '../calls';
 import { consumableOf } from '../procedure';
 import type { Plan } from '../plan';
 import { partsOf, PART_ROLES, type Features, type Part, type PartRole, type Valve } from '../valve';

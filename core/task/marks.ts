@@ -21,6 +21,9 @@ export const marksTask: TaskKind<MarksTask> = {
     });
     return stand ? facts.on('mark-set').at(-1) : undefined;
   },
-  plainly: ({ parts }, { step, clock }) =>
-    parts.map((part, i) => ({ kind: 'set-mark', body: { step, part, clock: clock(part, i) } })),
+  plainly: ({ parts, was }, { state, step, clock }) =>
+    parts.map((part, i) => {
+      const before = was === undefined ? undefined : markOf(state, was, part);
+      return { kind: 'set-mark', body: { step, part, clock: before ?? clock(part, i) } };
+    }),
 };

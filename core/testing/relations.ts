@@ -1,7 +1,7 @@
 import type { Plan } from '../plan';
 
 /** Every step that this one waits for, directly or through others. */
-export function waitsFor({ steps }: Plan, id: string): Set<string> {
+export function waitsFor({ steps }: Pick<Plan, 'steps'>, id: string): Set<string> {
   const byId = new Map(steps.map((step) => [step.id, step]));
   const all = new Set<string>();
   const open = [...(byId.get(id)?.after ?? [])];

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { QUESTIONS, SCHOOLS, wayChosenSchema, type Question } from '@dusk-wren/core/inspection';
-import { siteOf } from '@dusk-wren/core/job';
+import { siteOf } from '@dusk-wren/core/calls';
 import { computed } from 'vue';
 import { useJob } from '../stores/job';
 

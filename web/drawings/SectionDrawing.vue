@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { StandingCall } from '@dusk-wren/core/job';
+import type { StandingCall } from '@dusk-wren/core/calls';
 import { partsOf, type PartRole, type Valve } from '@dusk-wren/core/valve';
 import { computed, useId } from 'vue';
 import { apart } from './sections/apart';

@@ -1,23 +1,18 @@
 <script setup lang="ts">
+import { useDropZone, useFileDialog } from '@vueuse/core';
 import { ref } from 'vue';
 import BenchButton from './BenchButton.vue';
 
 /** A place to drop a file on, or to choose one, or to take the sample that ships with the program. */
 const props = defineProps<{ label: string; accept: string; sample: string; sampleName: string }>();
 const emit = defineEmits<{ file: [file: File]; failed: [why: string] }>();
-const over = ref(false);
-const chooser = ref<HTMLInputElement>();
-
-function dropped(event: DragEvent): void {
-  over.value = false;
-  const file = event.dataTransfer?.files[0];
-  if (file) emit('file', file);
-}
-function chosen(): void {
-  const file = chooser.value?.files?.[0];
-  if (file) emit('file', file);
-  if (chooser.value) chooser.value.value = '';
-}
+const zone = ref<HTMLElement>();
+const take = (files: ArrayLike<File> | null) => {
+  if (files?.[0]) emit('file', files[0]);
+};
+const { isOverDropZone: over } = useDropZone(zone, take);
+const { open: choose, onChange } = useFileDialog({ accept: props.accept, multiple: false, reset: true });
+onChange(take);
 async function takeSample(): Promise<void> {
   try {
     const response = await fetch(props.sample);
@@ -30,26 +25,9 @@ async function takeSample(): Promise<void> {
 </script>
 
 <template>
-  <div
-    class="drop"
-    :class="{ over }"
-    role="group"
-    :aria-label="label"
-    @dragover.prevent="over = true"
-    @dragleave="over = false"
-    @drop.prevent="dropped"
-  >
+  <div ref="zone" class="drop" :class="{ over }" role="group" :aria-label="label">
     <p>{{ label }}</p>
-    <input
-      ref="chooser"
-      type="file"
-      class="visually-hidden"
-      tabindex="-1"
-      aria-hidden="true"
-      :accept="accept"
-      @change="chosen"
-    />
-    <BenchButton @press="chooser?.click()">Choose a file</BenchButton>
+    <BenchButton @press="choose">Choose a file</BenchButton>
     <BenchButton @press="takeSample">Use the sample</BenchButton>
   </div>
 </template>

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { didWork, siteOf } from '../../job';
+import { siteOf } from '../../calls';
+import { didWork } from '../../job';
 import { ok, refuse } from '../../problem';
 import { defineCommand, readyStep, refOf } from '../define-command';
 

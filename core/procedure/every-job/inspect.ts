@@ -1,5 +1,5 @@
 import { stemLimit } from '../../inspection';
-import { stemRole } from '../../job';
+import { stemRole } from '../../calls';
 import { closureOf, partsOf } from '../../valve';
 import { draft, feature, type Context, type Draft, type Fragment } from '../draft';
 import { stepName } from '../relations';

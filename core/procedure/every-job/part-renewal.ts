@@ -1,4 +1,4 @@
-import type { StandingCall } from '../../job';
+import type { StandingCall } from '../../calls';
 import { wordReason } from '../../inspection';
 import { capitalised, phrase } from '../../quantity';
 import { partsOf, type PartRole } from '../../valve';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { RawCommand } from '@dusk-wren/core/command';
 import { callOnFinding, type Finding } from '@dusk-wren/core/inspection';
-import { siteOf } from '@dusk-wren/core/job';
+import { siteOf } from '@dusk-wren/core/calls';
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import type { LookChoice, TaskOf } from '@dusk-wren/core/task';
 import type { Quantity } from '@dusk-wren/core/quantity';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { callOnRunout } from '@dusk-wren/core/inspection';
-import { siteOf } from '@dusk-wren/core/job';
+import { siteOf } from '@dusk-wren/core/calls';
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import type { TaskOf } from '@dusk-wren/core/task';
 import { thou, valueIn, type Quantity } from '@dusk-wren/core/quantity';

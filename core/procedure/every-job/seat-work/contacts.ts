@@ -1,5 +1,5 @@
 import { closureOf, type Contact } from '../../../valve';
-import type { StandingCall } from '../../../job';
+import type { StandingCall } from '../../../calls';
 import type { Context } from '../../draft';
 
 /** The contacts of this valve that are blued. Seats pressed home are, only where the site grinds them in line. */

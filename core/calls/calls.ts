@@ -13,10 +13,7 @@ import {
 } from '../inspection';
 import { partsOf, type PartRole, type Valve } from '../valve';
 import { stemRunout, type StemRunout } from '../workings';
-import { counts } from './instrument';
-import type { Role } from './people';
-import type { EntryOf } from './registry';
-import { openingOf, valveOf, type JobState } from './state';
+import { counts, openingOf, valveOf, type EntryOf, type JobState, type Role } from '../job';
 
 /** A call as it stands on a part, with the entries it rests on. */
 export interface StandingCall extends Call {

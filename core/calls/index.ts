@@ -1,0 +1,1 @@
+export { callsOf, latestRunout, siteOf, stemRole, type StandingCall } from './calls';
