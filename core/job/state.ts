@@ -96,7 +96,26 @@ export function onStep<K extends StepEventKind>(
   step: string,
 ): readonly EntryOf<K>[] {
   const entries: readonly EntryOf<K>[] = records[kind];
-  return entries.filter((entry) => stepIdOf(entry) === step);
+  return entries.length === 0 ? entries : (byStep(entries).get(step) ?? NONE);
+}
+
+const NONE: readonly never[] = Object.freeze([]);
+
+/** Facts by their step, worked out once: lists of facts never change. */
+const indexed = new WeakMap<readonly Entry[], ReadonlyMap<string, readonly Entry[]>>();
+function byStep<E extends Entry>(entries: readonly E[]): ReadonlyMap<string, readonly E[]> {
+  const known = indexed.get(entries);
+  if (known) return known as ReadonlyMap<string, readonly E[]>;
+  const steps = new Map<string, E[]>();
+  for (const entry of entries) {
+    const step = stepIdOf(entry);
+    if (step === undefined) continue;
+    const own = steps.get(step);
+    if (own) own.push(entry);
+    else steps.set(step, [entry]);
+  }
+  indexed.set(entries, steps);
+  return steps;
 }
 
 /** The step that an entry is a fact of. */

@@ -36,7 +36,11 @@ export function ordered(steps: readonly Proposed[]): Result<Placed[]> {
   type Node = (typeof placed)[number];
   const followers = new Map<string, Node[]>();
   for (const node of placed)
-    for (const id of node.each.after) followers.set(id, [...(followers.get(id) ?? []), node]);
+    for (const id of node.each.after) {
+      const known = followers.get(id);
+      if (known) known.push(node);
+      else followers.set(id, [node]);
+    }
   const free = placed.filter(({ waitsFor }) => waitsFor === 0);
   const result: Placed[] = [];
   while (free.length > 0) {
@@ -56,9 +60,10 @@ export function ordered(steps: readonly Proposed[]): Result<Placed[]> {
   });
 }
 
-const repeated = (ids: readonly string[]): string[] => [
-  ...new Set(ids.filter((id, i) => ids.indexOf(id) !== i)),
-];
+function repeated(ids: readonly string[]): string[] {
+  const seen = new Set<string>();
+  return [...new Set(ids.filter((id) => seen.has(id) || !seen.add(id)))];
+}
 
 function settled(steps: readonly Proposed[]): Placed[] {
   const ids = new Set(steps.map(({ id }) => id));

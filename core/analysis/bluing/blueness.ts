@@ -9,7 +9,7 @@ export interface Picture {
  * How blue a pixel is whatever the light on it: blue over the mean of red and green, as a share of the brightness.
  * Bare metal is near 0, spotting blue 0.2 to 0.5.
  */
-export function blueness(data: Uint8ClampedArray, at: number): number {
+function blueness(data: Uint8ClampedArray, at: number): number {
   const red = data[at] ?? 0;
   const green = data[at + 1] ?? 0;
   const blue = data[at + 2] ?? 0;
@@ -20,11 +20,29 @@ export function blueness(data: Uint8ClampedArray, at: number): number {
 const DARK = 40;
 
 /** Burnt out by a reflection: nothing can be said of what lies under it. */
-export function isGlare(data: Uint8ClampedArray, at: number): boolean {
+function isGlare(data: Uint8ClampedArray, at: number): boolean {
   return (data[at] ?? 0) > GLARE && (data[at + 1] ?? 0) > GLARE && (data[at + 2] ?? 0) > GLARE;
 }
 
 const GLARE = 244;
+
+/** A picture as it is read: how blue each pixel is, and which are burnt out. */
+export interface Plane {
+  readonly width: number;
+  readonly height: number;
+  readonly blue: Float32Array;
+  readonly glare: Uint8Array;
+}
+
+export function planeOf({ width, height, data }: Picture): Plane {
+  const blue = new Float32Array(width * height);
+  const glare = new Uint8Array(width * height);
+  for (let i = 0; i < blue.length; i++) {
+    blue[i] = blueness(data, 4 * i);
+    if (isGlare(data, 4 * i)) glare[i] = 1;
+  }
+  return { width, height, blue, glare };
+}
 
 /** What metal and blue look like in this picture. */
 export interface Levels {
@@ -40,22 +58,26 @@ const LEAST_CONTRAST = 0.07;
 const NOISE_DEVIATIONS = 5;
 
 /** Reads the levels from a sample of the pixels. */
-export function levelsOf({ width, height, data }: Picture, wanted = 60_000): Levels {
+export function levelsOf({ width, height, blue, glare }: Plane, wanted = 60_000): Levels {
   const stride = Math.max(1, Math.floor(Math.sqrt((width * height) / wanted)));
-  const sample: number[] = [];
+  const found: number[] = [];
   for (let y = 0; y < height; y += stride)
     for (let x = (y / stride) % 2 === 0 ? 0 : stride >> 1; x < width; x += stride) {
-      const at = 4 * (y * width + x);
-      if (!isGlare(data, at)) sample.push(blueness(data, at));
+      const at = y * width + x;
+      if (glare[at] === 0) found.push(blue[at] ?? 0);
     }
-  sample.sort((a, b) => a - b);
+  const sample = Float32Array.from(found).sort();
   const quantile = (share: number) =>
     sample[Math.min(sample.length - 1, Math.floor(share * sample.length))] ?? 0;
   const metal = quantile(0.5);
   const deviation = quantile(0.5) - quantile(0.25);
-  const blue = quantile(BLUE_QUANTILE);
+  const blueLevel = quantile(BLUE_QUANTILE);
   return {
     metal,
-    threshold: Math.max(metal + LEAST_CONTRAST, metal + NOISE_DEVIATIONS * deviation, (metal + blue) / 2),
+    threshold: Math.max(
+      metal + LEAST_CONTRAST,
+      metal + NOISE_DEVIATIONS * deviation,
+      (metal + blueLevel) / 2,
+    ),
   };
 }

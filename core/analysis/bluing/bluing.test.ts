@@ -4,7 +4,11 @@ import { photographBluedSeat, USUAL_SCENE, type BluedSeatScene } from '../../sim
 import { ask, refusal } from '../../testing/ask';
 import { readBluingPicture, type RingArc } from '.';
 
-const photograph = (scene: Partial<BluedSeatScene>) => photographBluedSeat({ ...USUAL_SCENE, ...scene });
+/** Small enough to be quick, large enough for a degree to be several pixels. */
+const [WIDE, HIGH] = [560, 420];
+const RADIUS = USUAL_SCENE.radius * WIDE;
+const photograph = (scene: Partial<BluedSeatScene>) =>
+  photographBluedSeat({ ...USUAL_SCENE, width: WIDE, height: HIGH, ...scene });
 const read = (scene: Partial<BluedSeatScene>) => {
   const reading = readBluingPicture(photograph(scene));
   if (!reading) throw new Error('no ring was found');
@@ -23,7 +27,7 @@ describe('a ring with known gaps (generated pictures)', () => {
         fc.integer({ min: 3, max: 60 }),
         fc.integer({ min: 1, max: 1000 }),
         (from, degrees, seed) => {
-          const { gaps } = read({ width: 560, height: 420, gaps: [{ from, degrees }], seed, noise: 12 });
+          const { gaps } = read({ gaps: [{ from, degrees }], seed, noise: 12 });
           expect(gaps).toHaveLength(1);
           expect(covers(gaps[0], from, degrees)).toBe(true);
         },
@@ -44,12 +48,12 @@ describe('a ring with known gaps (generated pictures)', () => {
     expect(continuity).toBeCloseTo(342 / 360, 2);
   });
   it.each([0, 5, 10, 15, 20, 25])('a whole ring at noise %d of 255 has no false gap', (noise) => {
-    for (const seed of [1, 2]) expect(read({ width: 560, height: 420, noise, seed }).gaps).toEqual([]);
+    for (const seed of [1, 2]) expect(read({ noise, seed }).gaps).toEqual([]);
   });
   it.each([0, 0.3, 0.6, 0.75])('a light that falls off by %d changes neither ring nor gap', (gradient) => {
     const { gaps, circle } = read({ gradient, gaps: [{ from: 140, degrees: 4 }] });
     expect(covers(gaps[0], 140, 4) && gaps.length === 1).toBe(true);
-    expect(circle.radius).toBeCloseTo(216, -0.5);
+    expect(circle.radius).toBeCloseTo(RADIUS, -0.5);
   });
   it('the ring is found off the centre and at other sizes', () => {
     for (const [x, y, radius] of [
@@ -58,8 +62,8 @@ describe('a ring with known gaps (generated pictures)', () => {
       [0.5, 0.38, 0.33],
     ] as const) {
       const { circle } = read({ x, y, radius, gaps: [{ from: 20, degrees: 30 }] });
-      expect(Math.hypot(circle.x - x * 800, circle.y - y * 800)).toBeLessThan(3);
-      expect(circle.radius / (radius * 800)).toBeCloseTo(1, 1);
+      expect(Math.hypot(circle.x - x * WIDE, circle.y - y * WIDE)).toBeLessThan(3);
+      expect(circle.radius / (radius * WIDE)).toBeCloseTo(1, 1);
     }
   });
   it('half a ring is enough to find it', () => {
@@ -75,7 +79,7 @@ describe('a ring with known gaps (generated pictures)', () => {
   });
   it('the width of the line is that drawn, within a pixel or two', () => {
     const { widthMean } = read({ line: 0.08, noise: 4 });
-    expect(Math.abs(widthMean - 0.08 * 216)).toBeLessThan(2);
+    expect(Math.abs(widthMean - 0.08 * RADIUS)).toBeLessThan(2);
     expect(read({ line: 0.1 }).widthMean).toBeGreaterThan(read({ line: 0.04 }).widthMean);
   });
 });
@@ -87,12 +91,12 @@ it('a circle drawn by hand chooses between two rings', () => {
   ];
   const both = {
     ...left,
-    data: left.data.map((value, i) => ((i / 4) % 800 < 400 ? value : (right.data[i] ?? 0))),
+    data: left.data.map((value, i) => ((i / 4) % WIDE < WIDE / 2 ? value : (right.data[i] ?? 0))),
   };
-  const chosen = readBluingPicture(both, { x: 0.73 * 800, y: 300, radius: 0.165 * 800 });
-  expect(chosen && Math.abs(chosen.circle.x - 584)).toBeLessThan(3);
+  const chosen = readBluingPicture(both, { x: 0.73 * WIDE, y: HIGH / 2, radius: 0.165 * WIDE });
+  expect(chosen && Math.abs(chosen.circle.x - 0.73 * WIDE)).toBeLessThan(3);
   expect(chosen?.gaps).toHaveLength(1);
-  const other = readBluingPicture(both, { x: 0.27 * 800, y: 300, radius: 0.155 * 800 });
+  const other = readBluingPicture(both, { x: 0.27 * WIDE, y: HIGH / 2, radius: 0.155 * WIDE });
   expect(other?.gaps).toEqual([]);
 });
 

@@ -1,4 +1,4 @@
-import { blueness, isGlare, type Levels, type Picture } from './blueness';
+import type { Levels, Plane } from './blueness';
 
 /** In pixels, from the upper left corner. */
 export interface Circle {
@@ -22,7 +22,7 @@ const DRAGGED_OFF = 0.2;
  * The circle the blue lies on: the best of some hundred circles through three blue pixels, then least squares over the
  * pixels near it, twice. Undefined when there is too little blue, or it lies on no circle. Repeatable.
  */
-export function findRing(picture: Picture, levels: Levels, near?: Circle): Circle | undefined {
+export function findRing(picture: Plane, levels: Levels, near?: Circle): Circle | undefined {
   const points = bluePoints(picture, levels, near);
   const count = points.xs.length;
   if (count < LEAST_POINTS) return undefined;
@@ -45,7 +45,7 @@ export function findRing(picture: Picture, levels: Levels, near?: Circle): Circl
 const LEAST_SHARE_ON_RING = 0.3;
 
 function bluePoints(
-  { width, height, data }: Picture,
+  { width, height, blue, glare }: Plane,
   { threshold }: Levels,
   near: Circle | undefined,
 ): Points {
@@ -53,8 +53,8 @@ function bluePoints(
   const [xs, ys]: [number[], number[]] = [[], []];
   for (let y = 0; y < height; y += stride)
     for (let x = 0; x < width; x += stride) {
-      const at = 4 * (y * width + x);
-      if (blueness(data, at) < threshold || isGlare(data, at)) continue;
+      const at = y * width + x;
+      if ((blue[at] ?? 0) < threshold || glare[at] === 1) continue;
       if (near && Math.abs(Math.hypot(x - near.x, y - near.y) - near.radius) > DRAGGED_OFF * near.radius)
         continue;
       xs.push(x);

@@ -1,4 +1,4 @@
-import { blueness, isGlare, levelsOf, type Levels, type Picture } from './blueness';
+import { levelsOf, planeOf, type Levels, type Picture, type Plane } from './blueness';
 import { findRing, type Circle } from './find-ring';
 
 /** An arc of the ring, degrees clockwise from 12 o'clock; `to` below `from` runs over the top. */
@@ -41,10 +41,11 @@ const RUN_GAP = 2;
  * says at each angle how wide the blue is; gaps, glare, continuity. Undefined when no ring of blue is found.
  */
 export function readBluingPicture(picture: Picture, dragged?: Circle): BluingPicture | undefined {
-  const levels = levelsOf(picture);
-  const circle = findRing(picture, levels, dragged);
+  const plane = planeOf(picture);
+  const levels = levelsOf(plane);
+  const circle = findRing(plane, levels, dragged);
   if (!circle) return undefined;
-  const raw = unwrapped(picture, levels, circle);
+  const raw = unwrapped(plane, levels, circle);
   const widths = smoothed(raw.widths);
   const seen = Array.from(widths).filter((width, i) => width > 0 && !raw.hidden[i]);
   const usual = [...seen].sort((a, b) => a - b)[Math.floor(seen.length / 2)] ?? 0;
@@ -65,7 +66,7 @@ export function readBluingPicture(picture: Picture, dragged?: Circle): BluingPic
 }
 
 function unwrapped(
-  picture: Picture,
+  plane: Plane,
   levels: Levels,
   circle: Circle,
 ): { widths: Float32Array; hidden: boolean[] } {
@@ -80,9 +81,9 @@ function unwrapped(
     let glare = 0;
     for (let s = 0; s < samples; s++) {
       const radius = circle.radius * (1 - BAND) + (s + 0.5) * step;
-      const at = pixelAt(picture, circle.x + dx * radius, circle.y + dy * radius);
-      if (at >= 0 && isGlare(picture.data, at)) glare += 1;
-      row[s] = at < 0 ? levels.metal : blurred(picture, at);
+      const at = pixelAt(plane, circle.x + dx * radius, circle.y + dy * radius);
+      if (at >= 0 && plane.glare[at] === 1) glare += 1;
+      row[s] = at < 0 ? levels.metal : blurred(plane, at);
     }
     const run = widestRun(row, levels.threshold);
     widths[i] = run * step;
@@ -94,22 +95,15 @@ function unwrapped(
 /** Glare over more than this share of the radius hides the line. */
 const GLARE_SHARE = 0.02;
 
-const pixelAt = ({ width, height }: Picture, x: number, y: number): number => {
+const pixelAt = ({ width, height }: Plane, x: number, y: number): number => {
   const [column, row] = [Math.round(x), Math.round(y)];
-  return column < 1 || row < 1 || column >= width - 1 || row >= height - 1 ? -1 : 4 * (row * width + column);
+  return column < 1 || row < 1 || column >= width - 1 || row >= height - 1 ? -1 : row * width + column;
 };
 
 /** Blueness over a cross of five pixels, against the noise of one. */
-function blurred({ width, data }: Picture, at: number): number {
-  const row = 4 * width;
-  return (
-    (2 * blueness(data, at) +
-      blueness(data, at - 4) +
-      blueness(data, at + 4) +
-      blueness(data, at - row) +
-      blueness(data, at + row)) /
-    6
-  );
+function blurred({ width, blue }: Plane, at: number): number {
+  const of = (pixel: number) => blue[pixel] ?? 0;
+  return (2 * of(at) + of(at - 1) + of(at + 1) + of(at - width) + of(at + width)) / 6;
 }
 
 /** The longest run of samples over the threshold, small interruptions bridged. */
