@@ -103,29 +103,42 @@ function withStatus(order: readonly Placed[], state: JobState): PlannedStep[] {
   return order.map(({ id, draft, opening, after }) => {
     const { name, provides: _milestones, once: _once, ofTheJob: _ofTheJob, ...asked } = draft;
     const signing = signings.get(id);
-    const step = {
+    const entry = finished.get(id);
+    const waits = entry
+      ? []
+      : waitsOf(draft, state, [...after, ...(signing?.covered ?? [])], finished, titles);
+    const isWaiting = waits.some(({ kind }) => kind === 'step');
+    return {
       ...asked,
       id,
+      after,
+      opening,
+      status: entry ? 'done' : isWaiting ? 'waiting' : 'ready',
+      waits,
       ...(name.round === undefined ? {} : { round: name.round }),
       ...(deliberate.has(id) ? { deliberate: true as const } : {}),
       ...(signing ? { signing } : {}),
-    };
-    const entry = finished.get(id);
-    if (entry) return { ...step, after, opening, status: 'done', waits: [], finished: entry };
-    const waits = [
-      ...partWait(draft, state),
-      ...[...new Set([...after, ...(signing?.covered ?? [])])]
-        .filter((before) => !finished.get(before))
-        .map((before): Wait => ({ kind: 'step', id: before, title: titles.get(before) ?? before })),
-    ];
-    return {
-      ...step,
-      after,
-      opening,
-      status: waits.some(({ kind }) => kind === 'step') ? 'waiting' : 'ready',
-      waits,
+      ...(entry ? { finished: entry } : {}),
     };
   });
+}
+
+/** What an open step waits for: a part on its way, and steps that are not done. */
+function waitsOf(
+  draft: Draft,
+  state: JobState,
+  before: readonly string[],
+  finished: ReadonlyMap<string, Entry | undefined>,
+  titles: ReadonlyMap<string, string>,
+): Wait[] {
+  const waits = partWait(draft, state);
+  const seen = new Set<string>();
+  for (const id of before) {
+    if (seen.has(id) || finished.get(id)) continue;
+    seen.add(id);
+    waits.push({ kind: 'step', id, title: titles.get(id) ?? id });
+  }
+  return waits;
 }
 
 /** A part on order can be received any day: the step is open, and says what it waits for. */
