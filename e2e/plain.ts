@@ -33,13 +33,11 @@ class Job {
     const { origin } = new URL(page.url());
     const address = `${origin}${jobPath(page)}`;
     const job = new Job(page, EMPTY_JOB);
-    // What the page has on its way arrives first: both have the same step in hand then.
-    await expect
-      .poll(async () => {
-        job.state = must(fold((await jobAt(page, address)).entries));
-        return job.inHand().title;
-      })
-      .toBe(await title(page).innerText());
+    // What is on its way, from the page or to it, arrives first: both have the same step in hand then.
+    await expect(async () => {
+      job.state = must(fold((await jobAt(page, address)).entries));
+      expect(await title(page).innerText()).toBe(job.inHand().title);
+    }).toPass({ timeout: 10_000 });
     return job;
   }
 

@@ -99,6 +99,14 @@ describe.each(CONSTRUCTION_IDS)('%s', (id) => {
       expect(step.minutes, step.id).toBeGreaterThan(0);
     }
   });
+  it('says nothing in inches, pounds or degrees Fahrenheit to whoever reads SI', () => {
+    const US = /\d\s?(in|thou|ft|psi|psig|psia|lbf|lbf·ft|lbf·in|ft-lb|lb|gpm|°F)(?![\w’'])/;
+    const said = steps.map(
+      ({ id: step, title, why, because, caution = '' }) =>
+        `${step}: ${title} ${say(why, 'SI')} ${say(because.text, 'SI')} ${caution}`,
+    );
+    expect(said.filter((words) => US.test(words))).toEqual([]);
+  });
   it('is witnessed twice, by somebody who did not do the work', () => {
     const holds = steps.filter(({ task }) => task.kind === 'hold');
     expect(holds.map((step) => step.id)).toEqual(['hold.contact', 'hold.test']);

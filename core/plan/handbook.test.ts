@@ -201,7 +201,7 @@ describe('4 gate-slab-unitised', () => {
       valveWith('gate-slab-unitised', { joint: { kind: 'seal-ring-bonnet', ringHeldBy: 'seats', bolts: 8 } }),
     );
     expect(high.some((step) => step.off.includes('lock ring'))).toBe(false);
-    expect(find(high, 'strip', /10 000 psi/)).toBeDefined();
+    expect(find(high, 'strip', /10000 psig/)).toBeDefined();
   });
 });
 
@@ -621,14 +621,14 @@ describe('17 dump-weight-lever', () => {
       ['strip', /bonnet bolts/i],
       ['strip', /diaphragm bolt/i],
       ['strip', /communication hole/i],
-      ['rebuild', /pivot to 10 lbf·ft/],
+      ['rebuild', /Pivot to 10 lbf·ft/],
       ['rebuild', /90° anticlockwise from the inlet/],
-      ['rebuild', /by hand, then 25 lbf·ft/],
-      ['rebuild', /10 lbf·ft with a crow-foot/],
+      ['rebuild', /by hand, then criss-cross/],
+      ['rebuild', /with a crow-foot · To 10 lbf·ft/],
       ['rebuild', /arrows up/],
-      ['rebuild', /bonnet bolts 25/i],
+      ['rebuild', /bonnet bolts criss-cross/i],
       ['rebuild', /flat down on the long end/],
-      ['rebuild', /trunnion plug.*25/],
+      ['rebuild', /trunnion plug.*To 25 lbf·ft/],
       ['rebuild', /plus half a turn/],
       ['rebuild', /three to four full turns/],
       ['set up', /hydrostatic head/],
@@ -780,10 +780,10 @@ describe('actuators and positioners', () => {
   it('positioner: 9 psi to mid-travel at 75 % of supply, span by the range spring, zero at 3 psi, locked last', () => {
     expectOrder(
       steps,
-      ['set up', /35 to 100 psi/],
-      ['set up', /9 psi.*75 %/],
-      ['set up', /12 psi.*anticlockwise/],
-      ['set up', /3 psi/],
+      ['set up', /35 psig to 100 psig/],
+      ['set up', /9 psig in.*75 %/],
+      ['set up', /12 psig.*anticlockwise/],
+      ['set up', /3 psig in/],
       ['set up', /lock both/],
     );
   });

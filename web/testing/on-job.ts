@@ -33,6 +33,12 @@ const Field: Component = {
       h('span', { class: 'field', label: attrs['label'] }),
 };
 
+/** What a chart asks of the page before it is drawn: every colour is grey here. */
+const ONE_COLOUR = {
+  document: { documentElement: {} },
+  getComputedStyle: () => ({ getPropertyValue: () => '#888' }),
+};
+
 class SilentEvents {
   onmessage: unknown;
   close(): void {
@@ -69,7 +75,7 @@ export async function renderOnJob(
   person: PersonStamp = TECHNICIAN,
 ): Promise<string> {
   globalThis.fetch = serverOf(job, person);
-  Object.assign(globalThis, { EventSource: SilentEvents });
+  Object.assign(globalThis, { EventSource: SilentEvents, ...ONE_COLOUR });
   const pinia = createPinia();
   setActivePinia(pinia);
   await useSession(pinia).load();

@@ -1,3 +1,4 @@
+import { phrase, type Phrase } from '../../quantity';
 import type { RollingDiaphragm, VaneArm } from '../../valve';
 import type { Sketch } from '../sequence';
 
@@ -9,10 +10,10 @@ export const reversed = ({ action }: RollingDiaphragm | VaneArm): string =>
  * A clevis screwed on an actuator stem until its hole meets the lever's, with the closure held shut. Shared by every
  * lever-moved valve. `signal` says what stands on the actuator meanwhile.
  */
-export const clevisAligned = (id: string, signal: string, also: Partial<Sketch> = {}): Sketch => ({
+export const clevisAligned = (id: string, signal: Phrase, also: Partial<Sketch> = {}): Sketch => ({
   id,
   title: 'Turn the clevis until its holes meet the lever’s',
-  why: `Valve closed, ${signal}. Half a turn either way shows as a pin that will not push through by hand.`,
+  why: phrase`Valve closed, ${signal}. Half a turn either way shows as a pin that will not push through by hand.`,
   caution: 'Never drive the pin: a hole forced to meet is travel lost at one end.',
   parts: ['clevis'],
   minutes: 8,

@@ -1,8 +1,12 @@
+import { phrase, psig } from '../../quantity';
 import { CAUTIONS } from '../cautions';
 import { closureProcedure } from '../closures';
 import { opensByAir } from '../../valve';
 import type { Context } from '../draft';
 import type { Sketch } from '../sequence';
+
+const TOUCH =
+  'The touch is of plug on seat, no further. Lock nuts against the connector, indicator to the scale.';
 
 /** How the actuator is taken off the valve stem, by its coupling. Shared by every linear actuator. */
 export function uncoupled({ features }: Context): readonly Sketch[] {
@@ -60,8 +64,8 @@ export function coupled({ features }: Context): readonly Sketch[] {
       id: 'rebuild.couple',
       title: opens
         ? 'Couple: air to just lift the spring, screw the stem in, then let it down to the touch'
-        : 'Couple: 3 psi on the actuator, screw the plug stem in until the touch is felt',
-      why: 'Of plug on seat, no further. Lock nuts against the connector, indicator to the scale.',
+        : 'Couple: the lowest signal on the actuator, screw the plug stem in until the touch is felt',
+      why: opens ? TOUCH : phrase`${psig(3)} on the actuator. ${TOUCH}`,
       caution: CAUTIONS.plugSeated,
       on: ['stem lock nuts', 'travel indicator'],
       parts: ['stem connector'],

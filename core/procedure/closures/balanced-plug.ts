@@ -1,3 +1,4 @@
+import { phrase, quantity } from '../../quantity';
 import type { BalancedPlug } from '../../valve';
 import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft } from '../draft';
@@ -68,7 +69,7 @@ function together(c: Context, soft: boolean): Draft[] {
     soft && {
       id: 'rebuild.insert',
       title: 'New O-ring in its cavity, insert in its recess, retainer boss through both, screw to torque',
-      why: `The socket-head screw: 1/2 in to 60 lbf·ft, 3/4 in to 125 lbf·ft.`,
+      why: phrase`The socket-head screw: a half-inch one to ${quantity('torque', 60, 'lbf·ft')}, a three-quarter one to ${quantity('torque', 125, 'lbf·ft')}.`,
       caution: CAUTIONS.cheater,
       tools: ['torque wrench', 'hex key'],
       on: ['insert O-ring', 'soft insert', 'insert retainer', 'insert screw'],

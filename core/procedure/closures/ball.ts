@@ -2,7 +2,7 @@ import { CAUTIONS } from '../cautions';
 import { feature, type Context } from '../draft';
 import { rebuild, sequence, setUp, strip } from '../sequence';
 import { boltUp, boltUpTo } from '../blocks/bolting';
-import { quantity } from '../../quantity';
+import { phrase, quantity } from '../../quantity';
 import { boltedJoint } from '../../valve';
 import type { ClosureProcedure } from './closure';
 
@@ -58,11 +58,13 @@ const apart = (c: Context) =>
     },
   ]);
 
+const HALF_INCH = quantity('torque', 250, 'lbf·in');
+
 /** A half-inch valve is pulled up to 250 lbf·in (common practice); larger ones by their bolts. */
 function joint(c: Context) {
   const bolts = boltedJoint(c.features)?.bolts;
   return (c.valve.nps ?? 1) <= 0.5 && bolts !== undefined
-    ? boltUpTo(c, bolts, quantity('torque', 250, 'lbf·in'), 'A 1/2 in three-piece valve: 250 lbf·in.')
+    ? boltUpTo(c, bolts, HALF_INCH, 'A half-inch three-piece valve.')
     : boltUp(c);
 }
 
@@ -93,7 +95,7 @@ function back(c: Context) {
     {
       id: 'rebuild.bolt-up',
       title: 'Body bolts criss-cross, in stages',
-      why: 'Even: a cocked cap cuts its seal. A 1/2 in valve takes 250 lbf·in.',
+      why: phrase`Even: a cocked cap cuts its seal. A half-inch valve takes ${HALF_INCH}.`,
       caution: CAUTIONS.cheater,
       tools: ['torque wrench', 'socket'],
       on: ['body bolts'],

@@ -1,4 +1,4 @@
-import { quantity } from '../../quantity';
+import { phrase, quantity } from '../../quantity';
 import { boltUpTo } from '../blocks/bolting';
 import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft } from '../draft';
@@ -11,6 +11,8 @@ const PILOT = feature('diaphragm housing over a reversible seat');
 export const dumpDisc: ClosureProcedure = {
   steps: (c) => [...housingOff(c), ...housingOn(c), ...proved(c)],
 };
+
+const TEN = quantity('torque', 10, 'lbf·ft');
 
 function housingOff(c: Context): Draft[] {
   return sequence(c, strip(PILOT, ['lever off']), [
@@ -106,8 +108,8 @@ function housingOn(c: Context): Draft[] {
     },
     {
       id: 'rebuild.diaphragm',
-      title: 'Disc, reversible seat, ratio plug, diaphragm the right way up, plate; pivot to 10 lbf·ft',
-      why: 'Upside down it is cut by its plate.',
+      title: 'Disc, reversible seat, ratio plug, diaphragm the right way up, plate; pivot to its torque',
+      why: phrase`Pivot to ${TEN}. Upside down it is cut by its plate.`,
       caution: 'Wrong way up it works on the bench and fails in service.',
       tools: ['torque wrench'],
       on: ['dump disc', 'reversible seat', 'ratio plug', 'diaphragm', 'diaphragm plate', 'pivot'],
@@ -131,7 +133,7 @@ function housingOn(c: Context): Draft[] {
     },
     {
       id: 'rebuild.housing-bolts',
-      title: 'Housing bolts by hand, then 25 lbf·ft criss-cross',
+      title: 'Housing bolts by hand, then criss-cross',
       why: 'By hand first, or the diaphragm creeps.',
       caution: CAUTIONS.cheater,
       tools: ['torque wrench'],
@@ -141,8 +143,8 @@ function housingOn(c: Context): Draft[] {
     },
     {
       id: 'rebuild.diaphragm-bolt',
-      title: 'Upper diaphragm, retainer, diaphragm bolt to 10 lbf·ft with a crow-foot',
-      why: 'There is no room for a socket; at 90° to the wrench the figure stays the same.',
+      title: 'Upper diaphragm, retainer, diaphragm bolt with a crow-foot',
+      why: phrase`To ${TEN}. There is no room for a socket; at 90° to the wrench the figure stays the same.`,
       caution: 'In line with the wrench the crow-foot adds to the torque: set it lower.',
       tools: ['torque wrench', 'crow-foot'],
       on: ['upper diaphragm', 'diaphragm retainer', 'diaphragm bolt'],
@@ -164,7 +166,7 @@ function housingOn(c: Context): Draft[] {
     },
     {
       id: 'rebuild.bolt-up',
-      title: 'Bonnet bolts 25 lbf·ft criss-cross',
+      title: 'Bonnet bolts criss-cross',
       why: 'Crosswise and in passes.',
       caution: CAUTIONS.cheater,
       tools: ['torque wrench', 'socket'],

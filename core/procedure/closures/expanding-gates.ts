@@ -1,3 +1,4 @@
+import { phrase, quantity } from '../../quantity';
 import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft } from '../draft';
 import { stepName } from '../relations';
@@ -65,7 +66,9 @@ function bench(c: Context): Draft[] {
     {
       id: 'strip.seal-ring',
       title: locked ? 'Lock ring out, seal ring off' : 'Seal ring off',
-      why: locked ? 'At the lower ratings a lock ring holds it.' : 'At 10 000 psi and up the seats hold it.',
+      why: locked
+        ? 'At the lower ratings a lock ring holds it.'
+        : phrase`At ${quantity('gauge pressure', 10_000, 'psig')} and up the seats hold it.`,
       off: locked ? ['lock ring', 'bonnet seal ring'] : ['bonnet seal ring'],
       minutes: 4,
     },

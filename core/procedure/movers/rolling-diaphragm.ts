@@ -1,3 +1,4 @@
+import { inches, phrase, psig } from '../../quantity';
 import type { RollingDiaphragm } from '../../valve';
 import { lengthAsk } from '../blocks/asks';
 import { CAUTIONS } from '../cautions';
@@ -133,14 +134,14 @@ function on(c: Context, moved: RollingDiaphragm): Draft[] {
       title: 'Lever by hand to closed: does its pin match the closed mark?',
       why: across
         ? 'Pin in the lever, front cover on: pin on the mark. Else yoke off and the lever repositioned on the shaft.'
-        : 'Close by the lever, air to the start of range: 3 psi.',
+        : phrase`Close by the lever, air to the start of range: ${psig(3)}.`,
       caution: 'Off its mark it short-strokes or over-strokes, and breaks something.',
       parts: ['shaft lever', 'front cover'],
       minutes: 8,
     },
     clevisAligned(
       'rebuild.clevis',
-      across ? 'no air on; scribe the stem at the yoke face' : '3 psi on',
+      across ? 'no air on; scribe the stem at the yoke face' : phrase`${psig(3)} on`,
       across ? {} : { on: ['clevis', 'clevis nut'] },
     ),
     {
@@ -158,8 +159,8 @@ function set(c: Context, moved: RollingDiaphragm): Draft[] {
   return sequence(c, setUp(ROLLING, ['gland set'], 'bench set'), [
     barrel(moved) && {
       id: 'setup.spring-range',
-      title: '7 psi: the stem has moved about 1/4 in from the scribe',
-      why: 'A check of the spring range. More or less, and the spring is the wrong one or set wrongly.',
+      title: 'Under air: how far the stem has moved from the scribe',
+      why: phrase`At ${psig(7)} about ${{ ...inches(1 / 4), entered: '1/4 in' }}: a check of the spring range. More or less, and the spring is the wrong one or set wrongly.`,
       caution: CAUTIONS.air,
       tools: ['regulator and test gauge', 'rule'],
       parts: ['spring barrel'],

@@ -1,3 +1,4 @@
+import { phrase, psig } from '../../quantity';
 import type { VaneArm } from '../../valve';
 import { lengthAsk } from '../blocks/asks';
 import { clevisAligned, reversed } from '../blocks/clevis';
@@ -80,8 +81,8 @@ function on(c: Context, moved: VaneArm): Draft[] {
     },
     {
       id: 'rebuild.vane-closed',
-      title: 'Close the disc by the arm; closing-end signal on: 15 psi here',
-      why: 'The end of the signal that shuts it stands on the actuator.',
+      title: 'Close the disc by the arm; closing-end signal on',
+      why: phrase`The end of the signal that shuts it stands on the actuator: ${psig(15)} here.`,
       caution: CAUTIONS.air,
       parts: ['vane arm', 'vane'],
       minutes: 5,

@@ -1,9 +1,12 @@
+import { phrase, quantity } from '../../quantity';
 import type { WeightLever } from '../../valve';
 import { lengthAsk } from '../blocks/asks';
 import { feature, type Context, type Draft } from '../draft';
 import { rebuild, sequence, setUp, strip } from '../sequence';
 import type { MoverProcedure } from './mover';
 
+const RING_HERE = 'Sizes NPS 2 and 3 have an O-ring here.';
+const GASKET_HERE = 'Sizes NPS 4 to 6 have a gasket here.';
 const LEVER = feature('weight and lever on a shaft through a trunnion plug');
 
 /** A weight and lever on a shaft: drip pot, lever, stuffing box and trunnion plug, off before the housing is opened. */
@@ -54,7 +57,7 @@ function leverOff(c: Context, small: boolean): Draft[] {
       title: small
         ? 'Trunnion plug out with its O-ring, bushings'
         : 'Trunnion plug out with its gasket, bushings',
-      why: small ? '2 and 3 in sizes have an O-ring here.' : '4 to 6 in sizes have a gasket here.',
+      why: small ? RING_HERE : GASKET_HERE,
       off: ['trunnion plug', small ? 'trunnion O-ring' : 'trunnion gasket', 'shaft bushings'],
       minutes: 6,
     },
@@ -81,9 +84,9 @@ function leverOn(c: Context, small: boolean): Draft[] {
     {
       id: 'rebuild.trunnion-plug',
       title: small
-        ? 'Bushings; trunnion plug with a new O-ring, 25 lbf·ft'
-        : 'Bushings; trunnion plug with a new gasket, 25 lbf·ft',
-      why: small ? '2 and 3 in sizes have an O-ring here.' : '4 to 6 in sizes have a gasket here.',
+        ? 'Bushings; trunnion plug with a new O-ring'
+        : 'Bushings; trunnion plug with a new gasket',
+      why: phrase`${small ? RING_HERE : GASKET_HERE} To ${quantity('torque', 25, 'lbf·ft')}.`,
       tools: ['torque wrench'],
       on: ['shaft bushings', small ? 'trunnion O-ring' : 'trunnion gasket', 'trunnion plug'],
       minutes: 6,

@@ -1,3 +1,4 @@
+import { phrase, psig, quantity } from '../../quantity';
 import { closureOf, positionerOf } from '../../valve';
 import { pressureAsk } from '../blocks/asks';
 import { CAUTIONS } from '../cautions';
@@ -58,15 +59,15 @@ function set(c: Context): Draft[] {
   return sequence(c, setUp(POSITIONER, ['bench set']), [
     {
       id: 'setup.supply',
-      title: 'Supply on: 35 to 100 psi',
-      why: 'Bias spring is zero, range spring is span, relay nozzles are sensitivity.',
+      title: 'Supply on',
+      why: phrase`${psig(35)} to ${psig(100)}. Bias spring is zero, range spring is span, relay nozzles are sensitivity.`,
       caution: CAUTIONS.air,
       minutes: 3,
     },
     {
       id: 'setup.mid',
-      title: '9 psi in: bias until mid-travel; then balance by the nozzles',
-      why: 'Both cylinder gauges at 75 % of supply and within 5 psi of each other; beam level, its free end midway between its stops.',
+      title: 'Half of the signal in: bias until mid-travel; then balance by the nozzles',
+      why: phrase`${psig(9)} in. Both cylinder gauges at 75 % of supply and within ${quantity('pressure difference', 5, 'psi')} of each other; beam level, its free end midway between its stops.`,
       tools: ['signal source', 'test gauges'],
       task: {
         kind: 'measure',
@@ -80,15 +81,15 @@ function set(c: Context): Draft[] {
     },
     {
       id: 'setup.span',
-      title: 'Span: vary the signal; 12 psi is full travel',
-      why: 'More than 12 psi for full travel: range spring anticlockwise; less: clockwise.',
+      title: 'Span: vary the signal to full travel',
+      why: phrase`${psig(12)} is full travel. More than that: range spring anticlockwise; less: clockwise.`,
       task: { kind: 'measure', asks: [pressureAsk('signal for full travel', '12 psig')] },
       minutes: 10,
     },
     {
       id: 'setup.zero',
-      title: 'Zero: 3 psi in, bias until it just moves',
-      why: 'Zero moves when the span is changed: it is set after it.',
+      title: 'Zero: the lowest signal in, bias until it just moves',
+      why: phrase`${psig(3)} in. Zero moves when the span is changed: it is set after it.`,
       task: { kind: 'measure', asks: [pressureAsk('signal where it just moves', '3 psig')] },
       minutes: 6,
     },

@@ -1,3 +1,4 @@
+import { inches, phrase, quantity } from '../../../quantity';
 import type { PartRole } from '../../../valve';
 import { slug } from '../../blocks/arrival';
 import { capital } from '../../blocks/words';
@@ -53,12 +54,14 @@ function turning({ features }: Context, part: PartRole): OnMachine {
   const angle = faceAngle !== undefined && part === 'disc' ? `${faceAngle}, ` : '';
   return {
     title: `${capital(part)} to the lathe`,
-    why: `Centred within 0.001 in, single-point carbide, 30 to 50 surface ft/min, fine feed, ${angle}the least metal that cleans it up. All swarf off before it is blued.`,
+    why: phrase`Centred within ${inches(0.001)}, single-point carbide, ${quantity('speed', 30, 'ft/min')} to ${quantity('speed', 50, 'ft/min')} at the surface, fine feed, ${angle}the least metal that cleans it up. All swarf off before it is blued.`,
     caution: CAUTIONS.lathe,
     tools: ['lathe', 'dial indicator'],
     minutes: 75,
   };
 }
+
+const SIXTEENTH = { ...inches(1 / 16), entered: '1/16 in' };
 
 /** Refacing by hand: a tool on the body thread cuts one way only. */
 function refacing({ features }: Context, part: PartRole): OnMachine {
@@ -66,7 +69,7 @@ function refacing({ features }: Context, part: PartRole): OnMachine {
   return {
     title: guided ? 'Reface the seat with the hand tool on the body thread' : `Reface the ${part}`,
     why: guided
-      ? 'About 1/16 in of free feed before it cuts; feed very slowly. Chatter is too much feed; a uniform shiny ring is done.'
+      ? phrase`About ${SIXTEENTH} of free feed before it cuts; feed very slowly. Chatter is too much feed; a uniform shiny ring is done.`
       : 'Feed very slowly and one way only; a uniform bright ring is enough.',
     caution: guided
       ? 'Clockwise only: anticlockwise chips the cutter and the body.'
