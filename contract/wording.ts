@@ -1,4 +1,5 @@
 import type { InputIssue, Problem } from '@dusk-wren/core/problem';
+import { capital } from '@dusk-wren/core/quantity';
 import type { AnyProblem, AnyProblemCode } from './http-problem';
 
 type Words = { [C in AnyProblemCode]: (problem: Extract<AnyProblem, { code: C }>) => string };
@@ -7,7 +8,6 @@ const list = (words: readonly string[]): string =>
   words.length <= 1 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} or ${words.at(-1) ?? ''}`;
 
 const withArticle = (word: string): string => `${/^[aeiou]/.test(word) ? 'an' : 'a'} ${word}`;
-const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
 const perhaps = (suggestions: readonly string[]): string =>
   suggestions.length > 0 ? ` Perhaps ${list(suggestions)}?` : '';

@@ -2,8 +2,8 @@ import { liveMessage, readingMessage } from '@dusk-wren/contract';
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { randomUUID } from 'node:crypto';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { JobRow, PersonRow } from './database/models';
+import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
+import { EventRow, JobRow, PersonRow } from './database/models';
 import { note, openShop, Screen, stripToRunout, type Shop } from './testing/shop';
 
 let shop: Shop;
@@ -28,32 +28,40 @@ async function freshJob(): Promise<string> {
   return ada.openJob(shop);
 }
 
-/** Messages of an event stream until enough have come. */
-async function listen(
-  path: string,
-  enough: (messages: unknown[]) => boolean,
-  headers: Record<string, string> = {},
-): Promise<unknown[]> {
+/** An event stream that the server has opened: it listens already. */
+async function opened(path: string, headers: Record<string, string> = {}) {
   const stop = new AbortController();
   const answer = await fetch(`${origin}${path}`, {
     signal: stop.signal,
     headers: { cookie: ada.cookie, ...headers },
   });
   expect(answer.headers.get('content-type')).toContain('text/event-stream');
-  const messages: unknown[] = [];
-  let text = '';
-  for await (const chunk of answer.body ?? []) {
-    text += Buffer.from(chunk).toString('utf8');
-    const parts = text.split('\n\n');
-    text = parts.pop() ?? '';
-    for (const part of parts) {
-      const data = /^data: (.*)$/m.exec(part)?.[1];
-      if (data !== undefined) messages.push(JSON.parse(data));
+  /** Its messages until enough have come. */
+  const until = async (enough: (messages: unknown[]) => boolean): Promise<unknown[]> => {
+    const messages: unknown[] = [];
+    let text = '';
+    for await (const chunk of answer.body ?? []) {
+      text += Buffer.from(chunk).toString('utf8');
+      const parts = text.split('\n\n');
+      text = parts.pop() ?? '';
+      for (const part of parts) {
+        const data = /^data: (.*)$/m.exec(part)?.[1];
+        if (data !== undefined) messages.push(JSON.parse(data));
+      }
+      if (enough(messages)) break;
     }
-    if (enough(messages)) break;
-  }
-  stop.abort();
-  return messages;
+    stop.abort();
+    return messages;
+  };
+  return { until };
+}
+
+async function listen(
+  path: string,
+  enough: (messages: unknown[]) => boolean,
+  headers: Record<string, string> = {},
+): Promise<unknown[]> {
+  return (await opened(path, headers)).until(enough);
 }
 
 const entriesIn = (messages: unknown[]) => messages.flatMap((each) => liveMessage.parse(each).entries);
@@ -61,11 +69,11 @@ const entriesIn = (messages: unknown[]) => messages.flatMap((each) => liveMessag
 describe('the live feed of a job', () => {
   it('begins with what was missed and goes on with what is committed', async () => {
     const job = await freshJob();
-    const heard = listen(`/api/jobs/${job}/live?after=1`, (messages) => entriesIn(messages).length >= 3);
-    await new Promise((wait) => setTimeout(wait, 150));
+    const stream = await opened(`/api/jobs/${job}/live?after=1`);
     await ada.command(job, 2, note('one'));
     await ada.command(job, 3, note('two'));
-    expect(entriesIn(await heard).map(({ seq }) => seq)).toEqual([2, 3, 4]);
+    const heard = await stream.until((messages) => entriesIn(messages).length >= 3);
+    expect(entriesIn(heard).map(({ seq }) => seq)).toEqual([2, 3, 4]);
   });
   it('resumes after the last event the browser saw', async () => {
     const job = await freshJob();
@@ -75,15 +83,26 @@ describe('the live feed of a job', () => {
     });
     expect(entriesIn(heard).map(({ seq }) => seq)).toEqual([3]);
   });
+  it('hands on what this process commits without reading it again', async () => {
+    const job = await freshJob();
+    await ada.command(job, 2, note('its state is known here from now on'));
+    const stream = await opened(`/api/jobs/${job}/live?after=3`);
+    const read = vi.spyOn(EventRow, 'findAll');
+    await ada.command(job, 3, note('handed on'));
+    const heard = await stream.until((messages) => entriesIn(messages).length >= 1);
+    expect(entriesIn(heard)).toMatchObject([{ body: { text: 'handed on' } }]);
+    expect(read.mock.calls.filter(([query]) => JSON.stringify(query).includes(job))).toEqual([]);
+    read.mockRestore();
+  });
   it('tells of what another server process committed', async () => {
     const job = await freshJob();
-    const heard = listen(`/api/jobs/${job}/live?after=2`, (messages) => entriesIn(messages).length >= 1);
-    await new Promise((wait) => setTimeout(wait, 150));
+    const stream = await opened(`/api/jobs/${job}/live?after=2`);
     const grown = shop.app.feed.grown.bind(shop.app.feed);
     shop.app.feed.grown = () => undefined;
     await ada.command(job, 2, note('from elsewhere'));
     shop.app.feed.grown = grown;
-    expect(entriesIn(await heard)).toMatchObject([{ kind: 'note-added', body: { text: 'from elsewhere' } }]);
+    const heard = await stream.until((messages) => entriesIn(messages).length >= 1);
+    expect(entriesIn(heard)).toMatchObject([{ kind: 'note-added', body: { text: 'from elsewhere' } }]);
   });
 });
 

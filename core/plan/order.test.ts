@@ -5,7 +5,8 @@ import { must } from '../problem';
 import { always, draft, stepName, type Draft } from '../procedure';
 import { ifThere, lastTime } from '../procedure/relations';
 import { ordered, proposed, type Proposed } from './order';
-import { readyBy, workingDaysFrom } from './ready-by';
+import { readyBy } from './ready-by';
+import { workingDaysFrom } from './working-days';
 
 const [A, B, C] = [stepName('a'), stepName('b'), stepName('c')];
 

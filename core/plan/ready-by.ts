@@ -1,8 +1,6 @@
+import { addWork, isoDay } from './working-days';
 import type { Stage } from '../job';
 import type { Plan } from './plan';
-
-/** The shop's working day. */
-export const SHOP_HOURS = { minutesPerDay: 8 * 60, restDays: [0, 6] } as const;
 
 export interface Awaited {
   readonly expected: string;
@@ -35,24 +33,3 @@ export function readyBy(job: { remainingMinutes: number; awaited?: Awaited }, no
   const byPart = addWork(new Date(`${job.awaited.expected}T00:00:00Z`), job.awaited.minutesAfter);
   return isoDay(byPart > byWork ? byPart : byWork);
 }
-
-const DAY = 24 * 60 * 60 * 1000;
-
-function addWork(from: Date, minutes: number): Date {
-  let day = new Date(from);
-  let left = minutes;
-  while (isRest(day) || left > SHOP_HOURS.minutesPerDay) {
-    if (!isRest(day)) left -= SHOP_HOURS.minutesPerDay;
-    day = new Date(day.getTime() + DAY);
-  }
-  return day;
-}
-
-const isRest = (day: Date): boolean => SHOP_HOURS.restDays.some((rest) => rest === day.getUTCDay());
-
-/** A day some working days on, for an order's expected date. */
-export function workingDaysFrom(now: string, days: number): string {
-  return isoDay(addWork(new Date(now), days * SHOP_HOURS.minutesPerDay + 1));
-}
-
-const isoDay = (day: Date): string => day.toISOString().slice(0, 10);

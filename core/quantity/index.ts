@@ -49,5 +49,5 @@ export {
   type UnitSystem,
 } from './format';
 export { formatLeak, isWithin, LEAK_COUNTS, leakSchema, type Leak, type LeakCount } from './leak';
-export { capitalised, listed, phrase, phraseSchema, say, type Phrase } from './phrase';
+export { capital, capitalised, listed, phrase, phraseSchema, say, type Phrase } from './phrase';
 export { addProblem, anyQuantity, quantityOf } from './schema';

@@ -57,9 +57,12 @@ export const say = (words: Phrase, system: UnitSystem): string =>
     ? words
     : words.map((part) => (typeof part === 'string' ? part : format(part, system))).join('');
 
+/** With a capital, where it begins a sentence or a title. */
+export const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
+
 /** The phrase with a capital, where it stands as a sentence. */
 export function capitalised(words: Phrase): Phrase {
-  if (typeof words === 'string') return words.charAt(0).toUpperCase() + words.slice(1);
+  if (typeof words === 'string') return capital(words);
   const [first, ...rest] = words;
-  return typeof first === 'string' ? [first.charAt(0).toUpperCase() + first.slice(1), ...rest] : words;
+  return typeof first === 'string' ? [capital(first), ...rest] : words;
 }

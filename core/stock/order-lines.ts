@@ -1,6 +1,6 @@
 import type { JobState } from '../job';
 import type { Phrase } from '../quantity';
-import { SHOP_HOURS, type Plan } from '../plan';
+import { SHOP_HOURS, workingDaysBefore, type Plan } from '../plan';
 import type { PartRole } from '../valve';
 
 /** A part that a call renews, from the call to its arrival. */
@@ -51,15 +51,4 @@ function daysAfter(current: Plan, part: PartRole): number {
     .filter(({ status }) => status !== 'done')
     .reduce((sum, step) => sum + step.minutes, 0);
   return Math.ceil(minutes / SHOP_HOURS.minutesPerDay);
-}
-
-const DAY = 24 * 60 * 60 * 1000;
-
-function workingDaysBefore(day: string, days: number): string {
-  let at = new Date(`${day}T00:00:00Z`);
-  for (let left = days; left > 0;) {
-    at = new Date(at.getTime() - DAY);
-    if (!SHOP_HOURS.restDays.some((rest) => rest === at.getUTCDay())) left -= 1;
-  }
-  return at.toISOString().slice(0, 10);
 }

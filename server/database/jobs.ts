@@ -15,7 +15,7 @@ import { Refusal } from '../refusal';
 import { commitOpening } from './commit';
 import { loadLog } from './job-log';
 import { JobRow, ReceiptRow, ValveRow } from './models';
-import { decodeCursor, encodeCursor, likePrefix } from './paging';
+import { decodeCursor, likePrefix, pageOf } from './paging';
 import { fileValve, findValve, rulesOf } from './valves';
 
 interface ListQuery {
@@ -58,13 +58,12 @@ export async function listJobs(
     ],
     limit: query.limit + 1,
   });
-  const page = rows.slice(0, query.limit);
+  const { page, next } = pageOf(rows, query.limit, ({ dueKey, id }) => [dueKey, id]);
   const valves = await ValveRow.findAll({ where: { id: page.map(({ valveId }) => valveId) } });
   const byId = new Map(valves.map((row) => [row.id, valveSchema.parse(JSON.parse(row.body))]));
-  const last = page.at(-1);
   return {
     jobs: page.map((row) => lineOf(row, byId.get(row.valveId), now)),
-    next: rows.length > query.limit && last ? encodeCursor(last.dueKey, last.id) : null,
+    next,
   };
 }
 

@@ -48,7 +48,7 @@ export class JobRow extends Model<InferAttributes<JobRow>, InferCreationAttribut
   declare dueKey: string;
   declare openedAt: Date;
   declare summary: string;
-  /** The job's id while it is open, so that a valve has one open job at most. */
+  /** The valve's id while the job is open, so that a valve has one open job at most. */
   declare openValveId: string | null;
 }
 

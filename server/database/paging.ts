@@ -26,6 +26,17 @@ function parsed(text: string): unknown {
   }
 }
 
+/** A page out of rows of which one more than the limit was asked for, and where the next one begins. */
+export function pageOf<R>(
+  rows: readonly R[],
+  limit: number,
+  place: (row: R) => readonly [key: string, id: string],
+): { page: readonly R[]; next: string | null } {
+  const page = rows.slice(0, limit);
+  const last = page.at(-1);
+  return { page, next: rows.length > limit && last ? encodeCursor(...place(last)) : null };
+}
+
 /** What was typed as the beginning of a word, with nothing in it meaning "anything". */
 export function likePrefix(text: string): string {
   return `${text.replace(/[\\%_]/g, (mark) => `\\${mark}`)}%`;

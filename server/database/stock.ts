@@ -1,7 +1,7 @@
 import { stockPart, type StockPart } from '@dusk-wren/contract/stock';
 import { kitSheetSchema, type KitSheet } from '@dusk-wren/core/stock';
 import { Op, type Transaction } from 'sequelize';
-import { decodeCursor, encodeCursor, likePrefix } from './paging';
+import { decodeCursor, pageOf, likePrefix } from './paging';
 import { KitRow, StockRow } from './models';
 
 const partOf = (row: StockRow): StockPart =>
@@ -52,12 +52,8 @@ export async function listStock(query: {
     ],
     limit: query.limit + 1,
   });
-  const page = rows.slice(0, query.limit);
-  const last = page.at(-1);
-  return {
-    parts: page.map(partOf),
-    next: rows.length > query.limit && last ? encodeCursor(last.name, last.number) : null,
-  };
+  const { page, next } = pageOf(rows, query.limit, ({ name, number }) => [name, number]);
+  return { parts: page.map(partOf), next };
 }
 
 /** Every part, for export. */

@@ -11,7 +11,7 @@ import {
 } from '@dusk-wren/core/valve';
 import { randomUUID } from 'node:crypto';
 import { Op, type Transaction } from 'sequelize';
-import { decodeCursor, encodeCursor, likePrefix } from './paging';
+import { decodeCursor, pageOf, likePrefix } from './paging';
 import { SiteRow, ValveRow } from './models';
 
 export interface FiledValve {
@@ -52,12 +52,8 @@ export async function listValves(query: {
     ],
     limit: query.limit + 1,
   });
-  const page = rows.slice(0, query.limit);
-  const last = page.at(-1);
-  return {
-    valves: page.map(filed),
-    next: rows.length > query.limit && last ? encodeCursor(last.tag, last.id) : null,
-  };
+  const { page, next } = pageOf(rows, query.limit, ({ tag, id }) => [tag, id]);
+  return { valves: page.map(filed), next };
 }
 
 /** Letters of a tag that a slip of the pen is taken to have left right: where near tags are looked for. */

@@ -3,7 +3,7 @@ import { openingOf, STAGES } from '@dusk-wren/core/job';
 import { plan, type PlannedStep } from '@dusk-wren/core/plan';
 import { must } from '@dusk-wren/core/problem';
 import { DEFER } from '@dusk-wren/core/procedure';
-import { say, type UnitSystem } from '@dusk-wren/core/quantity';
+import { capital, say, type UnitSystem } from '@dusk-wren/core/quantity';
 import { fetchList, type Fetch } from '@dusk-wren/core/stock';
 import { protectionFor } from '@dusk-wren/core/valve';
 import type { Content } from 'pdfmake/interfaces';
@@ -51,7 +51,7 @@ export async function jobSheetPdf(paper: JobPaper): Promise<Buffer> {
 function stageContent(stage: string, steps: readonly PlannedStep[], units: UnitSystem): Content[] {
   const own = steps.filter((step) => step.stage === stage && !step.kept);
   return table(
-    stage.charAt(0).toUpperCase() + stage.slice(1),
+    capital(stage),
     ['', 'Step', 'Why and with care', 'Done'],
     own.map((step) => [
       { text: String(step.minutes), style: 'small' },

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { capital } from '@dusk-wren/core/quantity';
 import { STAGES, type Stage } from '@dusk-wren/core/job';
 import { computed } from 'vue';
 
@@ -20,7 +21,6 @@ const words = computed(
   () =>
     `${Math.floor(Math.min(props.travel, 9.99)) + 1} of ${STAGES.length}: ${props.stage ?? STAGES[Math.floor(Math.min(props.travel, 9.99))] ?? ''}`,
 );
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 </script>
 
 <template>

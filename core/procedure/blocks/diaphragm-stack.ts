@@ -1,5 +1,5 @@
+import { capital } from '../../quantity';
 import type { PartRole } from '../../valve';
-import { capital } from './words';
 import type { Sketch } from '../sequence';
 
 /** A diaphragm between plates: what it is called, and what holds it, on the valve it stands in. */

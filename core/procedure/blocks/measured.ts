@@ -1,3 +1,4 @@
+import type { Phrase } from '../../quantity';
 import type { MeasureAsk } from '../../task';
 import { feature, type Context, type Draft } from '../draft';
 import type { StepName } from '../relations';
@@ -8,7 +9,7 @@ import type { PartRole } from '../../valve';
 interface Measurement {
   readonly id: StepName | string;
   readonly title: string;
-  readonly why: string;
+  readonly why: Phrase;
   readonly tools: readonly ToolName[];
   readonly parts: readonly PartRole[];
   readonly asks: readonly MeasureAsk[];

@@ -1,3 +1,5 @@
+import { inches, listed, phrase, type Phrase } from '../../quantity';
+import { WEDGE_WEAR_TRAVEL } from '../../standards';
 import type { PartRole } from '../../valve';
 import { slug } from '../blocks/arrival';
 import { lengthAsk } from '../blocks/asks';
@@ -24,11 +26,23 @@ export const wedge: ClosureProcedure = {
   steps: (c) => [...marked(c), ...sized(c), ...lapped(c), ...backInPlace(c)],
 };
 
+/** What a wedge must have left to sink, at its size or, while that is unknown, at each. */
+function leastTravel(nps: number | undefined): Phrase {
+  const rows = WEDGE_WEAR_TRAVEL.map(({ upToNps, inches: least }) => ({ upToNps, least: inches(least) }));
+  const row = nps === undefined ? undefined : rows.find(({ upToNps }) => nps <= upToNps);
+  return row
+    ? phrase`at least ${row.least} at this size`
+    : phrase`at least ${listed(
+        rows.map(({ upToNps, least }) => phrase`${least} to NPS ${upToNps}`),
+        ', ',
+      )}`;
+}
+
 const sized = (c: Context): Draft[] =>
   measured(c, {
     id: 'inspect.wedge-travel',
     title: 'Wedge in its seats: wear travel left',
-    why: 'Pressed home it must ride high: API 600 wants 2.3 mm to NPS 2, 3.3 to 6, 6.4 to 12, 9.7 to 18, 12.7 to 24.',
+    why: phrase`Pressed home it must ride high: ${leastTravel(c.valve.nps)} (API 600).`,
     tools: ['rule', 'feeler gauges'],
     parts: ['wedge'],
     asks: [lengthAsk('wear travel left', '0.13 in'), lengthAsk('guide clearance', '0.05 in')],

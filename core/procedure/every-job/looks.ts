@@ -1,7 +1,6 @@
-import { thou } from '../../quantity';
+import { capital, thou } from '../../quantity';
 import { PART_CATALOGUE, type Features, type Part, type PartKind, type PartRole } from '../../valve';
 import { slug } from '../blocks/arrival';
-import { capital } from '../blocks/words';
 import type { Draft } from '../draft';
 import type { LookChoice } from '../../task';
 import { stepName, type StepName } from '../relations';

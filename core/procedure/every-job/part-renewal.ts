@@ -1,9 +1,8 @@
 import type { StandingCall } from '../../calls';
 import { wordReason } from '../../inspection';
-import { capitalised, phrase } from '../../quantity';
+import { capital, capitalised, phrase } from '../../quantity';
 import { partsOf, type PartRole } from '../../valve';
 import { arrivalOf, orderOf, slug } from '../blocks/arrival';
-import { capital } from '../blocks/words';
 import { CAUTIONS } from '../cautions';
 import { draft, fromCall, type Context, type Draft, type Fragment } from '../draft';
 import { closureProcedure } from '../closures';

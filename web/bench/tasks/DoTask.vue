@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { capital } from '@dusk-wren/core/quantity';
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import type { TaskOf } from '@dusk-wren/core/task';
 import { computed, ref } from 'vue';
@@ -13,7 +14,6 @@ const note = ref('');
 const label = computed(() =>
   props.task.writes === undefined ? 'Note (may be left out)' : capital(props.task.writes),
 );
-const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 function done(notNeeded: boolean): void {
   const text = note.value.trim();
   job.act({

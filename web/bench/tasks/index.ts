@@ -1,4 +1,5 @@
-import type { Task } from '@dusk-wren/core/task';
+import type { PlannedStep } from '@dusk-wren/core/plan';
+import type { Task, TaskOf } from '@dusk-wren/core/task';
 import type { Component } from 'vue';
 import AskTask from './AskTask.vue';
 import BluingTask from './BluingTask.vue';
@@ -22,8 +23,7 @@ import SignTask from './SignTask.vue';
 import SparesTask from './SparesTask.vue';
 import WantsTask from './WantsTask.vue';
 
-/** What the bench shows for a task, by its kind; each takes the step and the task. */
-export const TASK_COMPONENTS: Readonly<Record<Task['kind'], Component>> = {
+const COMPONENTS = {
   do: DoTask,
   place: PlaceTask,
   marks: MarksTask,
@@ -47,4 +47,16 @@ export const TASK_COMPONENTS: Readonly<Record<Task['kind'], Component>> = {
   arrive: PartTask,
   hold: HoldTask,
   sign: SignTask,
+};
+
+/** The component itself where it takes the step and a task of this kind, else nothing. */
+type Taking<C, K extends Task['kind']> = C extends new (...given: never[]) => { $props: infer P }
+  ? { step: PlannedStep; task: TaskOf<K> } extends Pick<P, keyof P & ('step' | 'task')>
+    ? C
+    : never
+  : never;
+
+/** What the bench shows for a task, by its kind. One that takes another kind of task does not compile. */
+export const TASK_COMPONENTS: Readonly<Record<Task['kind'], Component>> = COMPONENTS satisfies {
+  [K in Task['kind']]: Taking<(typeof COMPONENTS)[K], K>;
 };

@@ -1,7 +1,6 @@
-import { inches, phrase, quantity } from '../../../quantity';
+import { capital, inches, phrase, quantity } from '../../../quantity';
 import type { PartRole } from '../../../valve';
 import { slug } from '../../blocks/arrival';
-import { capital } from '../../blocks/words';
 import { CAUTIONS } from '../../cautions';
 import { closureProcedure } from '../../closures';
 import { draft, fromCall, type Context, type Draft, type Fragment } from '../../draft';
