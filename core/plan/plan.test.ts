@@ -372,7 +372,7 @@ describe('any valve, any findings (property)', () => {
         }
         expect(job.state.records['certificate-signed']).toHaveLength(1);
       }),
-      { seed: 11, numRuns: 12 },
+      { seed: 11, numRuns: 8 },
     );
   }, 60_000);
 });
