@@ -11,6 +11,8 @@ export default defineConfig({
           testTimeout: 30_000,
           // What is tested keeps nothing between files: modules are loaded once a worker, on every core.
           isolate: false,
+          // Threads get their modules a third quicker than processes do.
+          pool: 'threads',
           maxWorkers: '100%',
           include: [
             'core/**/*.test.ts',
