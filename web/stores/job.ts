@@ -23,7 +23,7 @@ import { LiveFeed } from '../sync/live-feed';
 import { device } from './device';
 import { faultOf } from './fault';
 import { knownHere } from './known-here';
-import { postCommand } from './post-command';
+import { delayOf, postCommand } from './post-command';
 import { useSession } from './session';
 
 const AGAIN_MILLISECONDS = 3000;
@@ -98,6 +98,7 @@ export const useJob = defineStore('job', () => {
         newId: () => commandId.parse(crypto.randomUUID()),
         now: () => new Date().toISOString(),
         edge: knownHere(cache, () => instruments.value),
+        delayOf,
         person: () => personStamp.safeParse(session.person).data,
         wait: pause,
         changed: (next) => {

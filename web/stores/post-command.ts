@@ -48,7 +48,7 @@ async function sendKeptPhoto(jobId: JobId, command: Command, person: string): Pr
 }
 
 /** Only what no answer came to is lost; what is not understood would not be, however often it is asked. */
-function delayOf(error: unknown): Delay {
+export function delayOf(error: unknown): Delay {
   if (!(error instanceof ApiProblem)) return { kind: 'fault', text: faultOf(error) };
   if (error.isAboutSignIn) return { kind: 'sign-in' };
   return error.isLost ? { kind: 'no connection' } : { kind: 'server', text: error.message };

@@ -83,6 +83,7 @@ async function screen(server: Authority, n: number): Promise<JobSync> {
       newId: () => commandId.parse(id(ids++)),
       now: () => NOW,
       edge: NOTHING_OUTSIDE,
+      delayOf: () => ({ kind: 'fault', text: 'not understood' }),
       person: () => person(n),
       wait: () => Promise.resolve(),
       keep: () => Promise.resolve(),
@@ -199,6 +200,7 @@ describe('what waits is somebody’s', () => {
         newId: () => commandId.parse(id(ids++)),
         now: () => NOW,
         edge: NOTHING_OUTSIDE,
+        delayOf: () => ({ kind: 'fault', text: 'not understood' }),
         person: () => here.person,
         wait: () => new Promise(() => undefined),
         keep: () => Promise.resolve(),
@@ -248,6 +250,27 @@ describe('what waits is somebody’s', () => {
     expect(sync.view.waiting.map(({ what }) => what)).toEqual(['kept']);
     expect(posted).toHaveLength(1);
     differs = false;
+    sync.retry();
+    await turns();
+    expect(server.state.records['note-added']).toHaveLength(1);
+    expect(sync.view.delay).toBeUndefined();
+  });
+
+  it('an answer that cannot be folded in is said, and what waits goes when it can be', async () => {
+    const server = new Authority();
+    const [first] = server.log;
+    if (!first) throw new Error('the job was never opened');
+    let broken = true;
+    const { sync } = await bench(server, () =>
+      broken ? { kind: 'stale', missed: [{ ...first, seq: 99 }] } : undefined,
+    );
+    server.log.push({ ...first, seq: 99 });
+    sync.do(note('kept'));
+    await turns();
+    expect(sync.view.delay).toEqual({ kind: 'fault', text: 'not understood' });
+    expect(sync.view.waiting.map(({ what }) => what)).toEqual(['kept']);
+    server.log.pop();
+    broken = false;
     sync.retry();
     await turns();
     expect(server.state.records['note-added']).toHaveLength(1);

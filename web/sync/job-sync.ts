@@ -1,4 +1,4 @@
-import { decide, readCommand, record, type RawCommand } from '@dusk-wren/core/command';
+import { decide, NOTHING_OUTSIDE, readCommand, record, type RawCommand } from '@dusk-wren/core/command';
 import { apply, EMPTY_JOB, wordEntry, type CommandId, type Entry, type JobState } from '@dusk-wren/core/job';
 import type { Problem } from '@dusk-wren/core/problem';
 import type { Phrase } from '@dusk-wren/core/quantity';
@@ -163,19 +163,25 @@ export class JobSync {
   private decideOn(
     state: JobState,
     { commandId, command, at, person }: Sent,
+    edge: Ports['edge'] = this.ports.edge,
   ): { entries: readonly Entry[]; state: JobState } | { text: string } {
-    const facts = decide(state, command, { ...this.ports.edge, person, now: at });
+    const facts = decide(state, command, { ...edge, person, now: at });
     if (!facts.ok) return { text: this.wordProblem(facts.problem) };
     const recorded = record(state, facts.value, { commandId, by: person, at });
     return recorded.ok ? recorded.value : { text: this.wordProblem(recorded.problem) };
   }
 
-  /** Puts what is pending on top of what is confirmed again. */
+  /**
+   * Puts what is pending on top of what is confirmed again. What was looked up outside the log was looked up when it was
+   * done: a shelf that shows a unit as taken meanwhile may show this very command.
+   */
   private replay(): void {
+    const { instrument, faultCounts } = this.ports.edge;
+    const edge = { ...NOTHING_OUTSIDE, instrument, faultCounts };
     let state = this.confirmed;
     const still: Pending[] = [];
     for (const each of this.pending) {
-      const decided = this.decideOn(state, each);
+      const decided = this.decideOn(state, each, edge);
       if ('text' in decided) this.lapse(each, wordsOf(each), decided.text);
       else {
         state = decided.state;
@@ -201,20 +207,27 @@ export class JobSync {
         this.delay = { kind: 'sign-in' };
         break;
       }
-      const answer = await this.ports.post(this.confirmed.version, next);
-      if (answer.kind === 'later') {
-        this.delayBy(answer.delay);
-        if (answer.delay.kind === 'fault') break;
-        await this.patience(pauseAfter(tries++));
-        continue;
-      }
-      tries = 0;
-      this.delay = undefined;
-      await this.settle(next, answer);
+      const delay = await this.settled(next);
+      this.delayBy(delay);
+      if (delay?.kind === 'fault') break;
+      if (delay) await this.patience(pauseAfter(tries++));
+      else tries = 0;
     }
     this.sending = false;
     if (this.pending.length === 0 && this.delay?.kind !== 'no connection') this.delay = undefined;
     this.publish();
+  }
+
+  /** Sends one and takes its answer in; says why, where either could not be done. */
+  private async settled(next: Pending): Promise<Delay | undefined> {
+    try {
+      const answer = await this.ports.post(this.confirmed.version, next);
+      if (answer.kind === 'later') return answer.delay;
+      await this.settle(next, answer);
+      return undefined;
+    } catch (error) {
+      return this.ports.delayOf(error);
+    }
   }
 
   private patience(milliseconds: number): Promise<void> {

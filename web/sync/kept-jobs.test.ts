@@ -41,6 +41,7 @@ function device(kept: KeptJobs, answer: (waiting: Waiting) => PostAnswer) {
     newId: () => commandId.parse(randomUUID()),
     now: () => NOW,
     edge: NOTHING_OUTSIDE,
+    delayOf: () => ({ kind: 'fault', text: 'not understood' }),
     person: () => ADA,
     wait: () => new Promise(() => undefined),
     changed: () => undefined,

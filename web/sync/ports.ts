@@ -33,6 +33,8 @@ export interface Ports {
   readonly now: () => string;
   /** What this screen knows beside the log. */
   readonly edge: Omit<Edge, 'person' | 'now'>;
+  /** Why an answer could not be taken in, and whether it is worth trying again. */
+  readonly delayOf: (error: unknown) => Delay;
   /** Who is signed in at this screen now. */
   readonly person: () => PersonStamp | undefined;
   /** Waits so long, or until there is a reason to try at once. */
