@@ -133,7 +133,12 @@ const SAMPLES: { [C in AnyProblemCode]: [Extract<AnyProblem, { code: C }>, RegEx
     /allowed here in mL and was counted in drops/,
   ],
   'reading.not-steady': [
-    { code: 'reading.not-steady', what: 'pressure upstream', change: '12 psi', over: '5 s' },
+    {
+      code: 'reading.not-steady',
+      what: 'pressure upstream',
+      change: { dimension: 'pressure difference', value: 12, unit: 'psi' },
+      over: { dimension: 'time', value: 5, unit: 's' },
+    },
     /has not settled: 12 psi in the last 5 s/,
   ],
   'person.other': [{ code: 'person.other', signedIn: 'Tam' }, /^Tam is signed in on this browser now/],

@@ -1,5 +1,6 @@
 import { parseQuantity } from '@dusk-wren/core/quantity';
 import { describe, expect, it } from 'vitest';
+import type { AnyProblem } from './http-problem';
 import { STATUS } from './status';
 import { WORDING, wordProblem } from './wording';
 
@@ -29,4 +30,17 @@ describe('a typo is answered in words that help', () => {
   ])('%s', (text, words) => {
     expect(said(text)).toBe(words);
   });
+});
+
+it('what a problem measures is said in the reader’s units', () => {
+  const problem: AnyProblem = {
+    code: 'reading.not-steady',
+    what: 'pressure upstream',
+    change: { dimension: 'pressure difference', value: 12, unit: 'psi' },
+    over: { dimension: 'time', value: 5, unit: 's' },
+  };
+  expect(wordProblem(problem, 'US')).toContain('12 psi in the last 5 s');
+  expect(wordProblem(problem, 'SI')).toContain('0.827 bar in the last 5 s');
+  const { change: _unknown, ...unwatched } = problem;
+  expect(wordProblem(unwatched, 'SI')).toContain('was not watched for 5 s');
 });

@@ -1,8 +1,10 @@
 import type { InputIssue, Problem } from '@dusk-wren/core/problem';
-import { capital } from '@dusk-wren/core/quantity';
+import { handle, type Figure } from '@dusk-wren/core/problem';
+import { anyQuantity, capital, format, type UnitSystem } from '@dusk-wren/core/quantity';
 import type { AnyProblem, AnyProblemCode } from './http-problem';
 
-type Words = { [C in AnyProblemCode]: (problem: Extract<AnyProblem, { code: C }>) => string };
+type Show = (figure: Figure) => string;
+type Words = { [C in AnyProblemCode]: (problem: Extract<AnyProblem, { code: C }>, show: Show) => string };
 
 const list = (words: readonly string[]): string =>
   words.length <= 1 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} or ${words.at(-1) ?? ''}`;
@@ -76,8 +78,10 @@ export const WORDING: Words = {
     `${person} did some of this work: another signs the certificate, unless the site’s rules allow it.`,
   'sheet.own': ({ person }) =>
     `${person} filed this sheet: a second person reads it against the maker’s paper.`,
-  'reading.not-steady': ({ what, change, over }) =>
-    `${what} has not settled: ${change} in the last ${over}. Let it stand, then keep it.`,
+  'reading.not-steady': ({ what, change, over }, show) =>
+    change
+      ? `${what} has not settled: ${show(change)} in the last ${show(over)}. Let it stand, then keep it.`
+      : `${what} was not watched for ${show(over)}. Let it stand, then keep it.`,
   'person.unknown': () => 'Nobody of that name works here.',
   'photo.not-of-job': () => 'That photograph was not sent for this job: nothing was pinned.',
   'leak.counted-otherwise': ({ found, wanted }) =>
@@ -129,10 +133,13 @@ export const WORDING: Words = {
     'No connection to the server. What is stored is safe; what you just entered is still on this page.',
 };
 
-/** The problem in words. */
-export function wordProblem(problem: AnyProblem): string {
-  const say: (problem: never) => string = WORDING[problem.code];
-  return say(problem as never).trim();
+/** The problem in words, with what it measures in the reader's units. */
+export function wordProblem(problem: AnyProblem, system: UnitSystem = 'US'): string {
+  const show: Show = (figure) => {
+    const read = anyQuantity.safeParse(figure);
+    return read.success ? format(read.data, system) : `${figure.value} ${figure.unit}`;
+  };
+  return handle(WORDING[problem.code], problem, show).trim();
 }
 
 function wordIssue({ path, problem }: InputIssue): string {

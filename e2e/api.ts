@@ -1,14 +1,25 @@
 import { jobView, sessionView, type JobView } from '@dusk-wren/contract';
-import type { Page } from '@playwright/test';
+import type { APIRequestContext, Page } from '@playwright/test';
 
-/** A write as the page itself would send it, by who is signed in on it. */
-export async function post(page: Page, path: string, body: unknown) {
+/** Who is signed in there, and the token that goes with a write. */
+export const sessionOf = async (request: APIRequestContext, server: string) =>
+  sessionView.parse(await (await request.get(`${server}/api/session`)).json());
+
+/** A write as a page would send it. */
+export const post = (
+  request: APIRequestContext,
+  server: string,
+  csrf: string,
+  path: string,
+  body: unknown,
+  person = '',
+) => request.post(`${server}${path}`, { headers: { 'x-csrf-token': csrf, 'x-person': person }, data: body });
+
+/** A write by who is signed in on this page. */
+export async function postFrom(page: Page, path: string, body: unknown) {
   const { origin } = new URL(page.url());
-  const { csrf, person } = sessionView.parse(await (await page.request.get(`${origin}/api/session`)).json());
-  return page.request.post(`${origin}${path}`, {
-    headers: { 'x-csrf-token': csrf, 'x-person': person?.id ?? '' },
-    data: body,
-  });
+  const { csrf, person } = await sessionOf(page.request, origin);
+  return post(page.request, origin, csrf, path, body, person?.id);
 }
 
 /** The path of the job that a page is on, as the server has it. */

@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
-import { checkIsolation, FIRST, inHand, openJob, setMarks, sign, signIn, title } from './bench';
+import { checkIsolation } from './another-screen';
+import { FIRST, inHand, openJob, setMarks, sign, signIn, title } from './bench';
 import { done, lockHung } from './by-screen';
 import { workPlainly, workTo } from './plain';
 
@@ -62,7 +63,7 @@ test('a control valve with half travel, from symptom to strip: found, isolated b
   await test.step('one person does not sign both sides; a second one walks the points', async () => {
     await sign(page);
     await expect(inHand(page).getByText('a second person signs here')).toBeVisible();
-    await checkIsolation(browser, 'PCV-301', 'Wen Aldous');
+    await checkIsolation(browser, page, 'Wen Aldous');
     await expect(title(page)).not.toHaveText('Two sign the isolation');
   });
 

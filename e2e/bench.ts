@@ -1,13 +1,14 @@
-import { expect, type Browser, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 
 /** The two servers of the journeys, on whatever ports they took: see `start-servers.ts`. */
 export const FIRST = process.env['DW_FIRST'] ?? '';
 export const SECOND = process.env['DW_SECOND'] ?? '';
 /** Their database, for what no page can do. */
 export const DATABASE = process.env['DW_DATABASE'] ?? '';
-const PIN = '2468';
+/** Everybody in the demo has the same. */
+export const PIN = '2468';
 
-/** Signs a person in; everybody in the demo has the same PIN. */
+/** Signs a person in. */
 export async function signIn(page: Page, name: string, server = FIRST): Promise<void> {
   await page.goto(`${server}/sign-in`);
   await page.getByRole('button', { name: new RegExp(name) }).click();
@@ -43,17 +44,6 @@ export async function sign(page: Page, button: string | RegExp = 'Sign'): Promis
   await step.getByRole('button', { name: 'Sign it' }).click();
 }
 
-/** Somebody who did none of the work signs the certificate, on a screen of their own. */
-export async function signCertificate(browser: Browser, tag: string, name: string): Promise<void> {
-  const context = await browser.newContext();
-  const other = await context.newPage();
-  await signIn(other, name, SECOND);
-  await openJob(other, tag);
-  await sign(other);
-  await expect(other.locator('.signed')).toBeVisible();
-  await context.close();
-}
-
 /** Sets every match mark: where it stood before, or by the hours in turn. */
 export async function setMarks(page: Page): Promise<void> {
   const rows = inHand(page).locator('.marks li button');
@@ -68,17 +58,6 @@ export async function setMarks(page: Page): Promise<void> {
     await inHand(page).getByRole('button', { name: 'Keep this mark' }).click();
     if (i + 1 < count) await expect(row.locator('.fit, svg').first()).toBeVisible();
   }
-}
-
-/** A second person, on a screen of their own, checks an isolation and signs it. */
-export async function checkIsolation(browser: Browser, tag: string, name: string): Promise<void> {
-  const context = await browser.newContext();
-  const second = await context.newPage();
-  await signIn(second, name, SECOND);
-  await openJob(second, tag);
-  await sign(second);
-  await expect(inHand(second).getByRole('button', { name: 'Sign', exact: true })).toHaveCount(0);
-  await context.close();
 }
 
 /** Turns the stem under the simulated dial and keeps its runout. */
@@ -111,15 +90,4 @@ export async function pressureTest(page: Page): Promise<string> {
   await inHand(page).getByRole('button', { name: /^Keep/ }).click();
   await expect(title(page)).not.toHaveText(heading);
   return words;
-}
-
-/** An inspector, on a screen of their own, releases the hold that is in hand on this job. */
-export async function releaseHold(browser: Browser, tag: string): Promise<void> {
-  const context = await browser.newContext();
-  const inspector = await context.newPage();
-  await signIn(inspector, 'Noor Castellane');
-  await openJob(inspector, tag);
-  await sign(inspector, /release the hold/);
-  await expect(title(inspector)).not.toHaveText(/^Hold/);
-  await context.close();
 }

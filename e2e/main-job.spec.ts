@@ -1,17 +1,6 @@
 import { expect, test } from '@playwright/test';
-import {
-  boltUp,
-  checkIsolation,
-  inHand,
-  openJob,
-  press,
-  pressureTest,
-  releaseHold,
-  sign,
-  signCertificate,
-  signIn,
-  title,
-} from './bench';
+import { checkIsolation, releaseHold, signCertificate } from './another-screen';
+import { boltUp, inHand, openJob, press, pressureTest, sign, signIn, title } from './bench';
 import { done, measured, oneGrit, ringByRing, soundLook } from './by-screen';
 import { workTo } from './plain';
 
@@ -74,7 +63,7 @@ test('a bolted globe valve from a bent stem to a signed certificate', async ({ p
   await test.step('the technician cannot release the hold, the inspector can', async () => {
     await expect(title(page)).toHaveText('Hold: contact and calls');
     await expect(inHand(page).getByText('It takes an inspector')).toBeVisible();
-    await releaseHold(browser, 'HV-2214');
+    await releaseHold(browser, page);
     await expect(title(page)).not.toHaveText('Hold: contact and calls');
   });
 
@@ -119,7 +108,7 @@ test('a bolted globe valve from a bent stem to a signed certificate', async ({ p
     await press(page, 'a');
     await press(page, 'Enter');
     await expect(title(page)).toHaveText('Hold: contact and calls');
-    await releaseHold(browser, 'HV-2214');
+    await releaseHold(browser, page);
     await expect(title(page)).not.toHaveText('Hold: contact and calls');
     await workTo(page, 'Bolt up the bonnet');
     await boltUp(page);
@@ -129,19 +118,19 @@ test('a bolted globe valve from a bent stem to a signed certificate', async ({ p
     await expect(title(page)).toHaveText('Seat test');
     expect(await pressureTest(page)).toContain('Holds');
     await expect(title(page)).toHaveText('Hold: witness the seat test');
-    await releaseHold(browser, 'HV-2214');
+    await releaseHold(browser, page);
     await expect(title(page)).not.toHaveText('Hold: witness the seat test');
   });
 
   await test.step('signed, and the paper says all of it', async () => {
     await workTo(page, 'Two sign the isolation off');
     await sign(page);
-    await checkIsolation(browser, 'HV-2214', 'Wen Aldous');
+    await checkIsolation(browser, page, 'Wen Aldous');
     await expect(title(page)).not.toHaveText('Two sign the isolation off');
     await workTo(page, 'Sign the certificate');
     await expect(inHand(page).getByRole('button', { name: 'Sign', exact: true })).toBeDisabled();
     await expect(inHand(page).getByText('another signs the certificate')).toBeVisible();
-    await signCertificate(browser, 'HV-2214', 'Petra Lundholm');
+    await signCertificate(browser, page, 'Petra Lundholm');
     await page.getByRole('link', { name: 'Open it' }).click();
     await expect(page.getByRole('heading', { name: 'Overhaul certificate' })).toBeVisible();
     await expect(page.getByText(/Signed by Petra Lundholm/)).toBeVisible();

@@ -1,15 +1,6 @@
 import { expect, test } from '@playwright/test';
-import {
-  boltUp,
-  FIRST,
-  inHand,
-  openJob,
-  releaseHold,
-  signCertificate,
-  signIn,
-  takeRunout,
-  title,
-} from './bench';
+import { releaseHold, signCertificate } from './another-screen';
+import { boltUp, FIRST, inHand, openJob, signIn, takeRunout, title } from './bench';
 import { workPlainly, workTo } from './plain';
 
 /** The kit of the low-pressure valve: one sheet, three kits, an O-ring too old and a ring short. */
@@ -80,7 +71,7 @@ test('a low-pressure diaphragm valve, its kit checked, from receiving to the cer
       .getByRole('button', { name: /ordered/ })
       .click();
     await workTo(page, 'Hold: the call on every part');
-    await releaseHold(browser, 'LP-09');
+    await releaseHold(browser, page);
     await expect(title(page)).not.toHaveText(/^Hold/);
     await workTo(page, 'Port seat in, checked against the old one');
     const store = await page.context().newPage();
@@ -96,10 +87,10 @@ test('a low-pressure diaphragm valve, its kit checked, from receiving to the cer
     await workTo(page, 'Six bolts, star pattern');
     await boltUp(page);
     await workTo(page, 'Hold: witness the test');
-    await releaseHold(browser, 'LP-09');
+    await releaseHold(browser, page);
     await expect(title(page)).not.toHaveText(/^Hold/);
     await workPlainly(page);
-    await signCertificate(browser, 'LP-09', 'Petra Lundholm');
+    await signCertificate(browser, page, 'Petra Lundholm');
     await page.getByRole('link', { name: 'Open it' }).click();
     await expect(page.getByText(/Signed by Petra Lundholm/)).toBeVisible();
   });
@@ -120,7 +111,7 @@ test('a weight-lever dump valve: torques by crow-foot, the shaft free, the weigh
   await expect(page.getByText(/not needed/).first()).toBeVisible();
   await page.getByRole('button', { name: 'Section' }).click();
   await workTo(page, 'Hold: the call on every part');
-  await releaseHold(browser, 'LD-05');
+  await releaseHold(browser, page);
   await expect(title(page)).not.toHaveText(/^Hold/);
   await workTo(page, /^Housing bolts by hand/);
   await boltUp(page);
@@ -133,9 +124,9 @@ test('a weight-lever dump valve: torques by crow-foot, the shaft free, the weigh
   await inHand(page).getByLabel('weight from the shaft').fill('360 mm');
   await inHand(page).getByRole('button', { name: 'Keep' }).click();
   await workTo(page, 'Hold: witness the test');
-  await releaseHold(browser, 'LD-05');
+  await releaseHold(browser, page);
   await workPlainly(page);
-  await signCertificate(browser, 'LD-05', 'Petra Lundholm');
+  await signCertificate(browser, page, 'Petra Lundholm');
   await expect(page.getByText('The certificate is signed.')).toBeVisible();
 });
 

@@ -1,6 +1,6 @@
 import { openJobView, valveListView } from '@dusk-wren/contract';
 import { expect, type Page } from '@playwright/test';
-import { jobAt, post } from './api';
+import { jobAt, postFrom } from './api';
 
 /** Opens a job of this journey's own, bare or in line, on a bolted globe like one on file; answers with its address. */
 export async function openOwnJob(page: Page, came: 'bare' | 'in line' = 'bare'): Promise<string> {
@@ -10,7 +10,7 @@ export async function openOwnJob(page: Page, came: 'bare' | 'in line' = 'bare'):
   );
   const like = valves.find(({ valve }) => valve.construction === 'globe-bolted');
   const { serial: _another, ...valve } = like?.valve ?? {};
-  const answer = await post(page, '/api/jobs', {
+  const answer = await postFrom(page, '/api/jobs', {
     commandId: crypto.randomUUID(),
     valve: { new: { ...valve, tag: `OWN-${crypto.randomUUID().slice(0, 8)}` } },
     came,

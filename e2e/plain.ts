@@ -5,7 +5,7 @@ import { must } from '@dusk-wren/core/problem';
 import { plainly, taskKind } from '@dusk-wren/core/task';
 import { plainHands } from '@dusk-wren/core/testing/plain-hands';
 import { expect, type Page } from '@playwright/test';
-import { jobAt, jobPath, post } from './api';
+import { jobAt, jobPath, postFrom } from './api';
 import { title } from './bench';
 
 /** What this shop's globes measure; anything else is taken as its own example says. */
@@ -69,7 +69,7 @@ class Job {
 
   /** Whether it was taken; the page may have been faster. */
   private async send(command: unknown): Promise<boolean> {
-    const answer = await post(this.page, `/api${jobPath(this.page)}/commands`, {
+    const answer = await postFrom(this.page, `/api${jobPath(this.page)}/commands`, {
       baseVersion: this.state.version,
       commandId: crypto.randomUUID(),
       command,

@@ -51,7 +51,7 @@ export type Problem =
   | { code: 'isolation.not-done-by'; person: string }
   | { code: 'certificate.own-work'; person: string }
   | { code: 'sheet.own'; person: string }
-  | { code: 'reading.not-steady'; what: string; change: string; over: string }
+  | { code: 'reading.not-steady'; what: string; change?: Figure; over: Figure }
   | { code: 'person.unknown'; id: string }
   | { code: 'photo.not-of-job'; photo: string }
   | { code: 'leak.counted-otherwise'; found: string; wanted: string }
@@ -60,6 +60,13 @@ export type Problem =
   | { code: 'event.unknown-format'; kind: string; format: number; known: number }
   | { code: 'event.broken'; kind: string; seq: number; issues: InputIssue[] }
   | { code: 'event.out-of-order'; expected: number; found: number };
+
+/** A quantity as a problem carries it: worded where it is read, in the reader's units. */
+export interface Figure {
+  readonly dimension: string;
+  readonly value: number;
+  readonly unit: string;
+}
 
 /** One thing wrong with one field of what was entered. `path` is dotted, empty for the whole. */
 export interface InputIssue {

@@ -7,6 +7,7 @@ import { shrinkPhoto, uploadPhoto } from '../api/photos';
 import { sayTime } from '../parts/dates';
 import BenchButton from '../parts/BenchButton.vue';
 import { device } from '../stores/device';
+import { faultOf } from '../stores/fault';
 import { useJob } from '../stores/job';
 import { useSession } from '../stores/session';
 
@@ -50,7 +51,7 @@ async function picked(event: Event): Promise<void> {
     )
       caption.value = '';
   } catch (error) {
-    problem.value = `${error instanceof Error ? error.message : String(error)} The photograph was not taken; the caption is kept.`;
+    problem.value = `${faultOf(error)} The photograph was not taken; the caption is kept.`;
   } finally {
     busy.value = false;
   }

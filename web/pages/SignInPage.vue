@@ -5,6 +5,7 @@ import { useRoute, useRouter } from 'vue-router';
 import { ApiProblem } from '../api/client';
 import BenchButton from '../parts/BenchButton.vue';
 import { device } from '../stores/device';
+import { faultOf } from '../stores/fault';
 import { useSession } from '../stores/session';
 
 /** Who is at this screen: a name and a PIN, touchable with gloves. In a shop with nobody in it, its first lead. */
@@ -31,9 +32,7 @@ onMounted(async () => {
     wrong.value =
       error instanceof ApiProblem && error.isLost
         ? 'No connection: the server looks at PINs, so that nobody can sign in until it is back. What waits on this device is safe.'
-        : error instanceof Error
-          ? error.message
-          : String(error);
+        : faultOf(error);
   }
 });
 

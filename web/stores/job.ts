@@ -24,6 +24,7 @@ import { device } from './device';
 import { faultOf } from './fault';
 import { knownHere } from './known-here';
 import { delayOf, postCommand } from './post-command';
+import { usePreferences } from './preferences';
 import { useSession } from './session';
 
 const AGAIN_MILLISECONDS = 3000;
@@ -44,6 +45,7 @@ const pause = (milliseconds: number) =>
 export const useJob = defineStore('job', () => {
   const session = useSession();
   const id = ref<JobId>();
+  const preferences = usePreferences();
   const cache = useQueryCache();
   const sync = shallowRef<JobSync>();
   /** The job as the sync last showed it. */
@@ -107,7 +109,7 @@ export const useJob = defineStore('job', () => {
         keep: (pending) => device.addPending(jobId, pending),
         forget: (answered) => device.removePending(answered),
       },
-      wordProblem,
+      (problem) => wordProblem(problem, preferences.units),
     );
     sync.value = here;
     view.value = here.view;

@@ -2,7 +2,8 @@
 import { commandView, jobListView, jobView, type JobLine } from '@dusk-wren/contract';
 import type { RawCommand } from '@dusk-wren/core/command';
 import { ref } from 'vue';
-import { ApiProblem, call } from '../api/client';
+import { call } from '../api/client';
+import { faultOf } from '../stores/fault';
 import BenchButton from '../parts/BenchButton.vue';
 
 /** Keeps what is on the page with an open job; the server works it again. */
@@ -20,7 +21,7 @@ async function begin(): Promise<void> {
     ({ jobs: jobs.value } = await call('/jobs?limit=100', jobListView));
     chosen.value = jobs.value[0]?.id;
   } catch (error) {
-    failed.value = wordsOf(error);
+    failed.value = faultOf(error);
   }
 }
 async function attach(): Promise<void> {
@@ -37,10 +38,9 @@ async function attach(): Promise<void> {
     said.value = `Kept with ${job.tag}.`;
     open.value = false;
   } catch (error) {
-    failed.value = wordsOf(error);
+    failed.value = faultOf(error);
   }
 }
-const wordsOf = (error: unknown) => (error instanceof ApiProblem ? error.message : String(error));
 </script>
 
 <template>

@@ -3,7 +3,7 @@ import { STEADY_FOR, steadiness, type Watched } from '../../isolation';
 import { instrumentId, type ReadBy } from '../../job';
 import { issuesFromZod, ok, refuse, type Result } from '../../problem';
 import type { MeasureAsk } from '../../task';
-import { format, quantityOf, type Time } from '../../quantity';
+import { quantityOf, type Time } from '../../quantity';
 import { defineCommand, readyStep, refOf, stampOf } from '../define-command';
 
 /** One of the figures a step asks for. */
@@ -72,7 +72,7 @@ function stoodStill(
   return refuse({
     code: 'reading.not-steady',
     what,
-    change: found.kind === 'moving' ? format(found.change, 'US') : 'not watched long enough',
-    over: format(STEADY_FOR, 'US'),
+    ...(found.kind === 'moving' ? { change: found.change } : {}),
+    over: STEADY_FOR,
   });
 }

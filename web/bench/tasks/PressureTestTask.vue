@@ -54,7 +54,7 @@ const points = computed(() =>
 const { of } = props.task.allowed;
 const leak = computed<Leak>(() => ({
   perMinute: now.value && now.value.held > 0 ? (now.value.leaked / now.value.held) * 60 : 0,
-  of,
+  of: now.value?.of ?? of,
 }));
 const over = computed(() => !isWithin(leak.value, props.task.allowed));
 

@@ -1,0 +1,47 @@
+import { peopleView } from '@dusk-wren/contract';
+import { expect, type Browser, type Page } from '@playwright/test';
+import { jobPath, post, sessionOf } from './api';
+import { FIRST, inHand, PIN, SECOND, sign, title } from './bench';
+
+/** The job of a page on somebody else's screen, who is signed in there already: signing in is looked at elsewhere. */
+async function onAnotherScreen(
+  browser: Browser,
+  page: Page,
+  { name, server }: { name: string; server: string },
+  work: (other: Page) => Promise<void>,
+): Promise<void> {
+  const context = await browser.newContext();
+  const other = await context.newPage();
+  const { people } = peopleView.parse(await (await context.request.get(`${server}/api/people`)).json());
+  const { csrf } = await sessionOf(context.request, server);
+  const signedIn = await post(context.request, server, csrf, '/api/session', {
+    personId: people.find((person) => person.name === name)?.id,
+    pin: PIN,
+  });
+  expect(signedIn.status(), await signedIn.text()).toBe(200);
+  await other.goto(`${server}${jobPath(page)}`);
+  await expect(other.locator('.in-hand, .signed').first()).toBeVisible();
+  await work(other);
+  await context.close();
+}
+
+/** An inspector releases the hold that is in hand on this job. */
+export const releaseHold = (browser: Browser, page: Page): Promise<void> =>
+  onAnotherScreen(browser, page, { name: 'Noor Castellane', server: FIRST }, async (inspector) => {
+    await sign(inspector, /release the hold/);
+    await expect(title(inspector)).not.toHaveText(/^Hold/);
+  });
+
+/** A second person checks an isolation and signs it, on the other server. */
+export const checkIsolation = (browser: Browser, page: Page, name: string): Promise<void> =>
+  onAnotherScreen(browser, page, { name, server: SECOND }, async (second) => {
+    await sign(second);
+    await expect(inHand(second).getByRole('button', { name: 'Sign', exact: true })).toHaveCount(0);
+  });
+
+/** Somebody who did none of the work signs the certificate, on the other server. */
+export const signCertificate = (browser: Browser, page: Page, name: string): Promise<void> =>
+  onAnotherScreen(browser, page, { name, server: SECOND }, async (other) => {
+    await sign(other);
+    await expect(other.locator('.signed')).toBeVisible();
+  });
