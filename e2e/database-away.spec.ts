@@ -3,12 +3,13 @@ import { join } from 'node:path';
 import { privateDatabase, type PrivateDatabase } from '../scripts/machine/database.mjs';
 import { inHand, signIn } from './bench';
 import { addNote, logOf, openOwnJob } from './own-job';
-import { playDemo, root, startServer, type ServerProcess } from './server-process';
+import { builtServer, type BuiltServer } from '../scripts/machine/built-server.mjs';
+import { playDemo, root } from './play-demo';
 
 /** A database and a server of this journey's own: the database is killed. */
 const NAME = 'dw_e2e_away';
 let database: PrivateDatabase;
-let server: ServerProcess;
+let server: BuiltServer;
 const start = (port?: number) =>
   privateDatabase({ name: 'e2e-away', databases: [NAME], ...(port === undefined ? {} : { port }) });
 
@@ -24,7 +25,7 @@ test.beforeAll(async () => {
     NODE_ENV: 'production',
   };
   await playDemo(env);
-  server = await startServer(env);
+  server = await builtServer(env);
 });
 test.afterAll(async () => {
   await server.stop();

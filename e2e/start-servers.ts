@@ -1,5 +1,6 @@
 import { createConnection } from 'mariadb';
-import { playDemo, root, startServer } from './server-process';
+import { builtServer } from '../scripts/machine/built-server.mjs';
+import { playDemo, root } from './play-demo';
 import { join } from 'node:path';
 
 const DATABASE = 'dw_e2e';
@@ -24,7 +25,7 @@ export default async function startServers(): Promise<() => Promise<void>> {
     NODE_ENV: 'production',
   };
   await playDemo(env);
-  const servers = await Promise.all([startServer(env), startServer(env)]);
+  const servers = await Promise.all([builtServer(env), builtServer(env)]);
   // The journeys run in processes of their own, which inherit this one's environment.
   process.env['DW_FIRST'] = servers[0]?.url;
   process.env['DW_SECOND'] = servers[1]?.url;

@@ -1,40 +1,23 @@
 import { jobView, sessionView } from '@dusk-wren/contract';
-import { spawn, type ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
-import { once } from 'node:events';
-import { existsSync } from 'node:fs';
-import { fileURLToPath } from 'node:url';
+import { builtServer, type BuiltServer } from '../scripts/machine/built-server.mjs';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { note, openShop, PIN, Screen, type Shop } from './testing/shop';
-
-const BUILT = fileURLToPath(new URL('dist/main.mjs', import.meta.url));
 
 /** A server process of its own on the shop's database, and a signed-in browser's stand-in on it. */
 class ServerProcess {
   private constructor(
-    private readonly child: ChildProcess,
-    private readonly url: string,
+    private readonly server: BuiltServer,
     private readonly headers: Record<string, string>,
   ) {}
 
   static async start(shop: Shop): Promise<ServerProcess> {
-    if (!existsSync(BUILT)) throw new Error('the server is not built: run `npm test -- server`');
-    const child = spawn('setpriv', ['--pdeathsig=KILL', process.execPath, BUILT], {
-      env: {
-        ...process.env,
-        DATABASE_URL: shop.databaseUrl,
-        SESSION_SECRET: shop.config.SESSION_SECRET,
-        PORT: '0',
-      },
-      stdio: ['ignore', 'pipe', 'inherit'],
+    const server = await builtServer({
+      ...process.env,
+      DATABASE_URL: shop.databaseUrl,
+      SESSION_SECRET: shop.config.SESSION_SECRET,
     });
-    const url = await new Promise<string>((ready, failed) => {
-      child.stdout.on('data', (chunk: Buffer) => {
-        const line = /\{"ready":"(.+?)"\}/.exec(chunk.toString());
-        if (line) ready(line[1] ?? '');
-      });
-      child.once('exit', (code) => failed(new Error(`the server ended with ${code}`)));
-    });
+    const { url } = server;
     const first = await fetch(`${url}/api/session`);
     const anonymous = headersFrom(first, sessionView.parse(await first.json()).csrf);
     const signed = await fetch(`${url}/api/session`, {
@@ -43,20 +26,19 @@ class ServerProcess {
       body: JSON.stringify({ personId: shop.people.ada, pin: PIN }),
     });
     const headers = headersFrom(signed, sessionView.parse(await signed.json()).csrf);
-    return new ServerProcess(child, url, { ...headers, 'x-person': shop.people.ada });
+    return new ServerProcess(server, { ...headers, 'x-person': shop.people.ada });
   }
 
   send(job: string, commandId: string, baseVersion: number, text: string): Promise<Response> {
-    return fetch(`${this.url}/api/jobs/${job}/commands`, {
+    return fetch(`${this.server.url}/api/jobs/${job}/commands`, {
       method: 'POST',
       headers: this.headers,
       body: JSON.stringify({ baseVersion, commandId, command: note(text) }),
     });
   }
 
-  async kill(): Promise<void> {
-    this.child.kill('SIGKILL');
-    await once(this.child, 'exit');
+  kill(): Promise<void> {
+    return this.server.stop('SIGKILL');
   }
 }
 

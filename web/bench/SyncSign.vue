@@ -37,6 +37,7 @@ const sentWhen = computed(() => {
 });
 const goesWhen = ({ person, name }: { person: string; name: string }) =>
   person === session.person?.id ? 'this job can be opened again' : `${name} signs in here`;
+const reload = () => location.reload();
 /** Giving an entry up is asked about once more: it is gone then. */
 const givingUp = ref(false);
 function giveUp(): void {
@@ -63,6 +64,7 @@ const signInPath = computed(() => ({ path: '/sign-in', query: { to: `/jobs/${job
       <router-link v-if="job.delay.kind === 'sign-in'" :to="signInPath" class="label"
         >Sign in again</router-link
       >
+      <BenchButton v-if="job.delay.kind === 'fault'" lamp @press="reload">Reload the page</BenchButton>
       <template v-if="first && (job.delay.kind === 'server' || job.delay.kind === 'fault')">
         <template v-if="givingUp">
           <BenchButton @press="giveUp">Give “{{ preferences.tell(first.what) }}” up for good</BenchButton>

@@ -61,7 +61,7 @@ useKeys([
 </script>
 
 <template>
-  <div v-if="job.failed" class="page">
+  <div v-if="job.failed" class="page failed">
     <p class="problem" role="alert">{{ job.failed }} <router-link to="/">Back to the floor</router-link></p>
     <SyncSign />
   </div>
@@ -101,6 +101,10 @@ useKeys([
 </template>
 
 <style scoped>
+.failed {
+  display: grid;
+  gap: 10px;
+}
 .job {
   display: grid;
   grid-template-columns: minmax(340px, 41%) minmax(0, 1fr);

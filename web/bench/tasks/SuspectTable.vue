@@ -56,8 +56,10 @@ const learnt = computed(() => Object.values(props.counts).reduce((sum, count) =>
   color: var(--muted);
 }
 .suspects td {
-  padding: 4px 10px 4px 0;
   border-top: 1px solid var(--line);
+}
+.suspects :is(th, td) {
+  padding: 4px 10px 4px 0;
 }
 .bar {
   position: relative;

@@ -1,0 +1,7 @@
+/** The built server as a process of its own; see `built-server.mjs`. */
+export interface BuiltServer {
+  readonly url: string;
+  readonly stop: (signal?: NodeJS.Signals) => Promise<void>;
+}
+
+export function builtServer(env: NodeJS.ProcessEnv): Promise<BuiltServer>;
