@@ -29,7 +29,7 @@ export default defineConfig({
           include: ['server/**/*.test.ts'],
           maxWorkers: 2,
           testTimeout: 30_000,
-          hookTimeout: 60_000,
+          hookTimeout: 120_000,
         },
       },
     ],

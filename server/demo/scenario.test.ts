@@ -14,7 +14,7 @@ import { connect } from '../database/connection';
 import { loadLog } from '../database/job-log';
 import { listJobs } from '../database/jobs';
 import { migrate } from '../database/migrate';
-import { defineModels, JobRow, PersonRow } from '../database/models';
+import { defineModels, JobRow, PersonRow, ValveRow } from '../database/models';
 import { INSTRUMENTS, PEOPLE, SHELF, SITES, STORIES } from './scenario';
 import { isThere } from './where';
 import { seedDemo } from './seed';
@@ -94,9 +94,15 @@ describe('played into a database through the same commands as real work', () => 
       else expect(current?.inHand && isThere(current.inHand, until), valve.tag).toBe(true);
     }
   });
-  it('the list shows all of them, and what blocks them', async () => {
+  it('the list shows all of them, in every state and at every stage, and what blocks them', async () => {
     const listed = jobListView.parse({ jobs: await jobs(), next: null }).jobs;
     expect(listed).toHaveLength(30);
+    expect(await ValveRow.count()).toBeGreaterThanOrEqual(13);
+    expect(new Set(listed.map(({ summary }) => summary.stage)).size).toBeGreaterThanOrEqual(7);
+    expect(listed.filter(({ summary }) => summary.state === 'released')).toHaveLength(1);
+    expect(new Set(listed.map(({ summary }) => summary.blocked?.kind))).toEqual(
+      new Set([undefined, 'hold', 'ask', 'part', 'pressure']),
+    );
     const blocked = Object.fromEntries(listed.map(({ tag, summary }) => [tag, summary.blocked?.kind]));
     expect(blocked).toMatchObject({
       'TW-31': 'pressure',

@@ -11,12 +11,17 @@ import { putUnit } from '../database/shelf';
 import { putKits, putStock } from '../database/stock';
 import { KIT_SHEETS, stockOf, UNITS } from './stock';
 import { DEMO_PIN, INSTRUMENTS, PEOPLE, SHELF, SITES, STORIES } from './scenario';
+import type { Story } from './story';
 
 const DAY = 24 * 60 * 60 * 1000;
 const isoDay = (moment: number) => new Date(moment).toISOString().slice(0, 10);
 
 /** Fills an empty database with the Pinder Street scenario; answers false when somebody lives there already. */
-export async function seedDemo(sequelize: Sequelize, say: (line: string) => void): Promise<boolean> {
+export async function seedDemo(
+  sequelize: Sequelize,
+  say: (line: string) => void,
+  stories: readonly Story[] = STORIES,
+): Promise<boolean> {
   if ((await PersonRow.count()) > 0) return false;
   const pinHash = await hashPin(DEMO_PIN);
   const people = PEOPLE.map(({ name, role }) => personStamp.parse({ id: randomUUID(), name, role }));
@@ -54,7 +59,7 @@ export async function seedDemo(sequelize: Sequelize, say: (line: string) => void
     }
     return made;
   });
-  for (const story of STORIES) {
+  for (const story of stories) {
     say(`${story.valve.tag}: ${story.valve.location}`);
     const technician = people[story.technician];
     if (!technician) throw new Error(`no technician ${story.technician}`);
