@@ -23,12 +23,12 @@ export interface BluedRing {
 }
 
 const FULL = 360;
-/** Breaks narrower than this are drawing noise, not leak paths. */
-const SMALLEST_GAP_DEGREES = 0.5;
+/** What rounding leaves between stretches that meet, degrees. */
+const ROUNDING = 1e-6;
 
 const turned = (degrees: number) => ((degrees % FULL) + FULL) % FULL;
 
-/** Reduces what was marked on the seat ring: arcs may overlap and may run over 12 o'clock. */
+/** Reduces what was marked on the seat ring: arcs may overlap and may run over 12 o'clock. Every break counts, however short. */
 export function readBluedRing(arcs: readonly BlueArc[]): BluedRing {
   const spans = merged(arcs.flatMap(unrolled));
   const gaps = gapsBetween(spans);
@@ -68,7 +68,7 @@ function merged(spans: [number, number][]): [number, number][] {
   const result: [number, number][] = [];
   for (const [from, to] of spans.sort((a, b) => a[0] - b[0])) {
     const last = result.at(-1);
-    if (last && from <= last[1] + SMALLEST_GAP_DEGREES) last[1] = Math.max(last[1], to);
+    if (last && from <= last[1] + ROUNDING) last[1] = Math.max(last[1], to);
     else result.push([from, to]);
   }
   return result;
@@ -80,7 +80,7 @@ function gapsBetween(spans: readonly [number, number][]): BlueGap[] {
   if (!first || !last) return [{ from: 0, to: FULL, degrees: FULL }];
   const inner = spans.slice(1).map(([from], i) => gap(spans[i]?.[1] ?? 0, from));
   const overTop = gap(last[1], first[0] + FULL);
-  return [...inner, overTop].filter(({ degrees }) => degrees > SMALLEST_GAP_DEGREES);
+  return [...inner, overTop].filter(({ degrees }) => degrees > ROUNDING);
 }
 
 const gap = (from: number, to: number): BlueGap => ({

@@ -23,6 +23,11 @@ describe('a blue line marked by hand', () => {
       { from: 100, to: 110, degrees: 10 },
     ]);
   });
+  it('short breaks are breaks, and add up: 300 of 0.49° are 41 % of the circle', () => {
+    const ring = readBluedRing(Array.from({ length: 300 }, (_, i) => arc(1.2 * i + 0.49, 1.2 * (i + 1))));
+    expect(ring.continuity).toBeCloseTo(1 - (300 * 0.49) / 360, 9);
+    expect(ring.gaps).toHaveLength(300);
+  });
   it('the mean width is by length of arc, the widest whichever', () => {
     const ring = readBluedRing([arc(0, 270, 1), arc(270, 360, 3)]);
     expect(ring.widthMean).toBeCloseTo(1.5, 9);

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { must } from '../problem';
 import { inches, quantity, si, thou, valueIn, type Length, type Torque } from '../quantity';
 import { parseThread, STUD_THREADS } from '../standards';
+import { refusal } from '../testing/ask';
 import {
   boltingSequence,
   boltingTorque,
@@ -482,6 +483,21 @@ describe('seat.contact', () => {
     expect(run('seat.contact', { diameter: '3 in', arcs: [arc(10, 350)] })['verdict']).toBe('broken');
     expect(run('seat.contact', { diameter: '3 in', arcs: [arc(0, 360, 0.1)] })['verdict']).toBe('wide');
     expect(run('seat.contact', { diameter: '3 in', arcs: [] })['verdict']).toBe('no contact');
+  });
+  it.each([
+    ['0.4° open on a 20 in seat: 0.07 in', '20 in', [arc(0, 359.6)]],
+    ['0.4° open on a 3 in seat: 10 thou', '3 in', [arc(0, 359.6)]],
+    [
+      'three hundred short breaks',
+      '3 in',
+      Array.from({ length: 300 }, (_, i) => arc(1.2 * i + 0.49, 1.2 * (i + 1))),
+    ],
+  ])('%s is broken: a break counts by its length on the seat (common practice)', (_, diameter, arcs) => {
+    expect(run('seat.contact', { diameter, arcs })['verdict']).toBe('broken');
+  });
+  it.each([0, -0.05])('a line %d in wide is no line', (width) => {
+    const problem = refusal('seat.contact', { diameter: '3 in', arcs: [arc(0, 360, width)] });
+    expect(problem.code).toBe('input.invalid');
   });
   it('measures the break along the seat: 20° of 3 in is 0.524 in', () => {
     const { gaps, continuity } = must(

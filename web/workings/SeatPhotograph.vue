@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Circle, RingArc } from '@dusk-wren/core/analysis';
+import type { Circle, RingArc, SeatRing } from '@dusk-wren/core/analysis';
 import { computed, ref } from 'vue';
 
 /** The photograph with the ring that was found on it; a circle is dragged from its centre outwards. */
@@ -7,7 +7,7 @@ const props = defineProps<{
   address: string;
   width: number;
   height: number;
-  circle: Circle | undefined;
+  circle: SeatRing | undefined;
   gaps: readonly RingArc[];
   hidden: readonly RingArc[];
 }>();
@@ -47,17 +47,23 @@ const arcs = computed(() => [
   ...props.gaps.map((arc) => ({ path: pathOf(arc), kind: 'gap' })),
   ...props.hidden.map((arc) => ({ path: pathOf(arc), kind: 'hidden' })),
 ]);
+/** An arc just outside of the ring, as drawn on a circle seen square on. */
 function pathOf({ from, degrees }: RingArc): string {
-  const ring = props.circle;
-  if (!ring) return '';
-  const radius = ring.radius * 1.13;
+  const radius = (props.circle?.radius ?? 0) * 1.13;
   const point = (angle: number) => {
     const turned = ((angle - 90) * Math.PI) / 180;
-    return `${(ring.x + radius * Math.cos(turned)).toFixed(1)} ${(ring.y + radius * Math.sin(turned)).toFixed(1)}`;
+    return `${(radius * Math.cos(turned)).toFixed(1)} ${(radius * Math.sin(turned)).toFixed(1)}`;
   };
   const length = Math.min(degrees, 359.9);
   return `M${point(from)}A${radius} ${radius} 0 ${length > 180 ? 1 : 0} 1 ${point(from + length)}`;
 }
+/** What looking from the side does to that circle. */
+const seen = computed(() => {
+  const ring = props.circle;
+  if (!ring) return '';
+  const { xx, xy, yy } = ring.shape;
+  return `matrix(${xx} ${xy} ${xy} ${yy} ${ring.x} ${ring.y})`;
+});
 </script>
 
 <template>
@@ -72,15 +78,10 @@ function pathOf({ from, degrees }: RingArc): string {
     @pointerup="end"
   >
     <image :href="address" :width="width" :height="height" />
-    <circle
-      v-if="circle"
-      :cx="circle.x"
-      :cy="circle.y"
-      :r="circle.radius"
-      class="ring"
-      :stroke-width="stroke / 2"
-    />
-    <path v-for="(arc, i) in arcs" :key="i" :d="arc.path" :class="arc.kind" :stroke-width="stroke * 1.6" />
+    <g v-if="circle" :transform="seen">
+      <circle :r="circle.radius" class="ring" :stroke-width="stroke / 2" />
+      <path v-for="(arc, i) in arcs" :key="i" :d="arc.path" :class="arc.kind" :stroke-width="stroke * 1.6" />
+    </g>
     <circle
       v-if="dragged"
       :cx="dragged.x"

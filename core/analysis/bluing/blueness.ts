@@ -44,19 +44,69 @@ export function planeOf({ width, height, data }: Picture): Plane {
   return { width, height, blue, glare };
 }
 
-/** What metal and blue look like in this picture. */
+/** The same picture `times` smaller, each pixel the mean of a square: quicker to look over, and with less noise. */
+export function smaller(plane: Plane, times: number): Plane {
+  if (times <= 1) return plane;
+  const [width, height] = [Math.floor(plane.width / times), Math.floor(plane.height / times)];
+  const blue = new Float32Array(width * height);
+  const glare = new Uint8Array(width * height);
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++) {
+      let [sum, burnt] = [0, 0];
+      for (let dy = 0; dy < times; dy++) {
+        const row = (y * times + dy) * plane.width + x * times;
+        for (let at = row; at < row + times; at++) {
+          sum += plane.blue[at] ?? 0;
+          burnt += plane.glare[at] ?? 0;
+        }
+      }
+      blue[y * width + x] = sum / (times * times);
+      glare[y * width + x] = 2 * burnt > times * times ? 1 : 0;
+    }
+  return { width, height, blue, glare };
+}
+
+/** Means over squares of `2 · reach + 1` pixels, in time that does not grow with the square. */
+export function boxMeans(
+  values: ArrayLike<number>,
+  width: number,
+  height: number,
+  reach: number,
+): Float32Array {
+  const rows = new Float32Array(width * height);
+  for (let y = 0; y < height; y++) runningMeans(values, rows, y * width, 1, width, reach);
+  const means = new Float32Array(width * height);
+  for (let x = 0; x < width; x++) runningMeans(rows, means, x, width, height, reach);
+  return means;
+}
+
+/** Means of a row or a column, shorter at its ends: from `start`, every `stride`th value. */
+function runningMeans(
+  from: ArrayLike<number>,
+  to: Float32Array,
+  start: number,
+  stride: number,
+  count: number,
+  reach: number,
+): void {
+  let sum = 0;
+  for (let i = 0; i < Math.min(reach, count); i++) sum += from[start + i * stride] ?? 0;
+  for (let i = 0; i < count; i++) {
+    if (i + reach < count) sum += from[start + (i + reach) * stride] ?? 0;
+    if (i - reach - 1 >= 0) sum -= from[start + (i - reach - 1) * stride] ?? 0;
+    to[start + i * stride] = sum / (Math.min(count, i + reach + 1) - Math.max(0, i - reach));
+  }
+}
+
+/** What bare metal looks like in a picture: its blueness, how far its own noise reaches, and the bluest there is. */
 export interface Levels {
   readonly metal: number;
-  /** Half way from the metal to the blue: more is blue. */
-  readonly threshold: number;
+  readonly noise: number;
+  readonly bluest: number;
 }
 
 /** The blue is a small share of a picture: this quantile of it is blue when there is any. */
 const BLUE_QUANTILE = 0.998;
-const LEAST_CONTRAST = 0.07;
-/** How far above the usual metal its own noise reaches, in median deviations. */
-const NOISE_DEVIATIONS = 5;
-
 /** Reads the levels from a sample of the pixels. */
 export function levelsOf({ width, height, blue, glare }: Plane, wanted = 60_000): Levels {
   const stride = Math.max(1, Math.floor(Math.sqrt((width * height) / wanted)));
@@ -67,17 +117,20 @@ export function levelsOf({ width, height, blue, glare }: Plane, wanted = 60_000)
       if (glare[at] === 0) found.push(blue[at] ?? 0);
     }
   const sample = Float32Array.from(found).sort();
-  const quantile = (share: number) =>
-    sample[Math.min(sample.length - 1, Math.floor(share * sample.length))] ?? 0;
-  const metal = quantile(0.5);
-  const deviation = quantile(0.5) - quantile(0.25);
-  const blueLevel = quantile(BLUE_QUANTILE);
   return {
-    metal,
-    threshold: Math.max(
-      metal + LEAST_CONTRAST,
-      metal + NOISE_DEVIATIONS * deviation,
-      (metal + blueLevel) / 2,
-    ),
+    metal: quantile(sample, 0.5),
+    noise: spreadOf(sample),
+    bluest: quantile(sample, BLUE_QUANTILE),
   };
 }
+
+/** A quantile of values in order; 0 of none. */
+export const quantile = (sorted: ArrayLike<number>, share: number): number =>
+  sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? 0;
+
+/** The lower quartile lies this many standard deviations under the middle (normal distribution). */
+const QUARTILE = 0.6745;
+
+/** Standard deviation of values in order, by their lower half: what is blue is in the upper one. */
+export const spreadOf = (sorted: ArrayLike<number>): number =>
+  (quantile(sorted, 0.5) - quantile(sorted, 0.25)) / QUARTILE;

@@ -1,3 +1,5 @@
+export { type RingArc } from './arcs';
 export { type Picture } from './blueness';
-export { type Circle } from './find-ring';
-export { readBluingPicture, WIDTHS, type BluingPicture, type RingArc } from './read-picture';
+export { type Circle, type SeatRing } from './ring';
+export { readBluingPicture, type BluingDoubt, type BluingPicture } from './read-picture';
+export { WIDTHS } from './unwrap';

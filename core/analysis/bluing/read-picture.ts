@@ -1,150 +1,159 @@
-import { levelsOf, planeOf, type Levels, type Picture, type Plane } from './blueness';
-import { findRing, type Circle } from './find-ring';
+import { arcsOf, degreesIn, raysOf, type RingArc } from './arcs';
+import { planeOf, quantile, type Picture } from './blueness';
+import { findRing } from './find-ring';
+import { followLine, type FollowedLine } from './follow-line';
+import { flatness, type Circle, type SeatRing } from './ring';
+import { settled } from './settle-ring';
+import { WIDTHS } from './unwrap';
 
-/** An arc of the ring, degrees clockwise from 12 o'clock; `to` below `from` runs over the top. */
-export interface RingArc {
-  readonly from: number;
-  readonly to: number;
-  readonly degrees: number;
-}
+/** Why a picture cannot be trusted to pass a seat. */
+export type BluingDoubt =
+  | 'pale'
+  | 'other blue'
+  | 'two rings'
+  | 'uneven width'
+  | 'little of the ring'
+  | 'slanted'
+  | 'small'
+  | 'fine breaks';
 
 export interface BluingPicture {
-  readonly circle: Circle;
+  /** The circle the line lies on, as the camera sees it. */
+  readonly circle: SeatRing;
   /** Width of the blue at each angle, pixels; `WIDTHS` of them clockwise from 12 o'clock, 0 where there is none. */
   readonly widths: Float32Array;
   /** Where metal shows and no blue. */
   readonly gaps: readonly RingArc[];
-  /** Where a reflection hides the seat: to be looked at again. */
+  /** At least one of the gaps is plain to see, with nothing blue beside it. */
+  readonly sure: boolean;
+  /** What may be a gap and is too short for this picture to tell. */
+  readonly fine: readonly RingArc[];
+  /** Where a reflection or the edge of the picture hides the seat: to be looked at again. */
   readonly hidden: readonly RingArc[];
+  readonly doubts: readonly BluingDoubt[];
   /** Share of what can be seen that is blue. */
   readonly continuity: number;
   readonly widthMean: number;
   readonly widthMax: number;
+  /** The shortest gap that this picture shows, degrees. */
+  readonly finest: number;
 }
 
-/** Angles a ring is read at: every quarter degree. */
-export const WIDTHS = 1440;
-const DEGREES_EACH = 360 / WIDTHS;
-/** The ring is read this far inside and outside of its circle, as a share of the radius. */
-const BAND = 0.14;
-/** Narrower than this is not a leak path that a picture can show, degrees. */
-const LEAST_GAP_DEGREES = 1.5;
-/** The line is broken where it is thinner than this share of its usual width. */
-const THIN = 0.25;
+/** So many pixels make a gap that is seen. */
+const GAP_PIXELS = 4;
+/** Shorter than this may be a flaw of the line's edge, degrees. */
+const LEAST_FINE = 0.5;
 /** Widths are smoothed by their median over this many angles to each side. */
-const SMOOTHED = 3;
-/** A run of blue may miss this many samples of noise and still be one run. */
-const RUN_GAP = 2;
+const SMOOTHED = 6;
+/** Short breaks add up: so many degrees of them are a break, wherever each begins. */
+const MANY_FINE = 3;
+/** Bare rays at the rim of what is hidden are hidden too, degrees. */
+const RIM = 2;
+/** Less contrast against the noise than this is no film to judge by. */
+const LEAST_CLARITY = 7;
+/** Other blue beside the line counts from this long, degrees. */
+const [LEAST_BESIDE, MOST_BESIDE] = [2, 5];
+/** Wider than this many times the usual width, and so many degrees long: a smear, or a flaw of the seat. */
+const [MUCH_WIDER, LEAST_WIDER] = [3, 3];
+/** With less of the circle than this its radius cannot be told. */
+const LEAST_OF_RING = 1 / 3;
+/** Looked at from more than 25°, the far wall of the seat is in the picture. */
+const LEAST_FLATNESS = Math.cos((25.5 * Math.PI) / 180);
+/** A picture too small to show a gap of this many degrees is not judged by. */
+const COARSEST = 3;
 
 /**
- * Reads a photograph of a blued seat: finds the ring (near `dragged`, when a person has drawn it), unwraps it and
- * says at each angle how wide the blue is; gaps, glare, continuity. Undefined when no ring of blue is found.
+ * Reads a photograph of a blued seat: finds the ring (near `dragged`, when a person has drawn it), unwraps it, follows
+ * the line at its own radius and says at each angle how wide the blue is; gaps, what is hidden, what to doubt.
+ * Undefined when no ring of blue is found, or none whose width can be measured.
  */
 export function readBluingPicture(picture: Picture, dragged?: Circle): BluingPicture | undefined {
   const plane = planeOf(picture);
-  const levels = levelsOf(plane);
-  const circle = findRing(plane, levels, dragged);
-  if (!circle) return undefined;
-  const raw = unwrapped(plane, levels, circle);
-  const widths = smoothed(raw.widths);
-  const seen = Array.from(widths).filter((width, i) => width > 0 && !raw.hidden[i]);
-  const usual = [...seen].sort((a, b) => a - b)[Math.floor(seen.length / 2)] ?? 0;
-  const bare = Array.from(widths, (width, i) => !raw.hidden[i] && width < THIN * usual);
-  const gaps = arcsOf(bare).filter(({ degrees }) => degrees >= LEAST_GAP_DEGREES);
-  const hidden = arcsOf(raw.hidden).filter(({ degrees }) => degrees >= LEAST_GAP_DEGREES);
-  const total = (arcs: readonly RingArc[]) => arcs.reduce((sum, { degrees }) => sum + degrees, 0);
-  const visible = 360 - total(hidden);
+  const found = findRing(plane, dragged);
+  const settledRing = found && settled(plane, found.ring);
+  const line = settledRing && followLine(settledRing.unwrapped, settledRing.path);
+  if (!line) return undefined;
+  const { ring: circle, path } = settledRing;
+  const widths = smoothed(line.widths).map((width) => width * circle.radius);
+  const hiddenRays = withRims(line);
+  const hidden = arcsOf(hiddenRays).filter(({ degrees }) => degrees >= LEAST_FINE);
+  const bare = arcsOf(line.contact.map((contact, i) => !contact && hiddenRays[i] === false));
+  const finest = Math.max(path.averaged, (GAP_PIXELS / circle.radius) * (180 / Math.PI));
+  const gaps = bare.filter(({ degrees }) => degrees >= finest).sort((a, b) => b.degrees - a.degrees);
+  const fine = bare.filter(({ degrees }) => degrees < finest && degrees >= LEAST_FINE);
+  const beside = arcsOf(line.beside.map((each, i) => each && hiddenRays[i] === false)).filter(
+    ({ degrees }) => degrees >= LEAST_BESIDE,
+  );
+  const seen = widths.filter((width, i) => width > 0 && hiddenRays[i] === false);
+  const usual = quantile([...seen].sort(), 0.5);
+  const wider = arcsOf(Array.from(widths, (width) => width > MUCH_WIDER * usual));
+  const visible = 360 - degreesIn(hidden);
+  const covered = visible - degreesIn(gaps) - degreesIn(fine);
+  const doubts: Record<BluingDoubt, boolean> = {
+    pale: line.clarity < LEAST_CLARITY,
+    'other blue': degreesIn(beside) > MOST_BESIDE,
+    'two rings': found.others > 0,
+    'uneven width': wider.some(({ degrees }) => degrees >= LEAST_WIDER),
+    'little of the ring': covered < LEAST_OF_RING * 360,
+    slanted: flatness(circle) < LEAST_FLATNESS,
+    small: finest > COARSEST,
+    'fine breaks': fine.length > 0,
+  };
   return {
     circle,
     widths,
-    gaps: gaps.sort((a, b) => b.degrees - a.degrees),
+    gaps,
+    sure:
+      !doubts.pale &&
+      !doubts['little of the ring'] &&
+      (gaps.some((gap) => isPlain(gap, beside)) || degreesIn(fine) >= MANY_FINE),
+    fine,
     hidden,
-    continuity: visible <= 0 ? 0 : Math.max(0, (visible - total(gaps)) / visible),
+    doubts: DOUBTS.filter((doubt) => doubts[doubt]),
+    continuity: visible <= 0 ? 0 : Math.max(0, covered / visible),
     widthMean: seen.reduce((sum, width) => sum + width, 0) / Math.max(1, seen.length),
     widthMax: seen.reduce((most, width) => Math.max(most, width), 0),
+    finest,
   };
 }
 
-function unwrapped(
-  plane: Plane,
-  levels: Levels,
-  circle: Circle,
-): { widths: Float32Array; hidden: boolean[] } {
-  const widths = new Float32Array(WIDTHS);
-  const hidden: boolean[] = [];
-  const step = Math.max(0.5, circle.radius / 1200);
-  const samples = Math.floor((2 * BAND * circle.radius) / step);
-  const row = new Float32Array(samples);
-  for (let i = 0; i < WIDTHS; i++) {
-    const angle = ((i + 0.5) * DEGREES_EACH * Math.PI) / 180;
-    const [dx, dy] = [Math.sin(angle), -Math.cos(angle)];
-    let glare = 0;
-    for (let s = 0; s < samples; s++) {
-      const radius = circle.radius * (1 - BAND) + (s + 0.5) * step;
-      const at = pixelAt(plane, circle.x + dx * radius, circle.y + dy * radius);
-      if (at >= 0 && plane.glare[at] === 1) glare += 1;
-      row[s] = at < 0 ? levels.metal : blurred(plane, at);
-    }
-    const run = widestRun(row, levels.threshold);
-    widths[i] = run * step;
-    hidden.push(run === 0 && glare * step > circle.radius * GLARE_SHARE);
-  }
-  return { widths, hidden };
+const DOUBTS: readonly BluingDoubt[] = [
+  'pale',
+  'other blue',
+  'two rings',
+  'uneven width',
+  'little of the ring',
+  'slanted',
+  'small',
+  'fine breaks',
+];
+
+/** No more than half of a gap has other blue beside it. */
+function isPlain(gap: RingArc, beside: readonly RingArc[]): boolean {
+  const blue = new Set(beside.flatMap(raysOf));
+  const rays = raysOf(gap);
+  return rays.filter((ray) => blue.has(ray)).length <= rays.length / 2;
 }
 
-/** Glare over more than this share of the radius hides the line. */
-const GLARE_SHARE = 0.02;
-
-const pixelAt = ({ width, height }: Plane, x: number, y: number): number => {
-  const [column, row] = [Math.round(x), Math.round(y)];
-  return column < 1 || row < 1 || column >= width - 1 || row >= height - 1 ? -1 : row * width + column;
-};
-
-/** Blueness over a cross of five pixels, against the noise of one. */
-function blurred({ width, blue }: Plane, at: number): number {
-  const of = (pixel: number) => blue[pixel] ?? 0;
-  return (2 * of(at) + of(at - 1) + of(at + 1) + of(at - width) + of(at + width)) / 6;
-}
-
-/** The longest run of samples over the threshold, small interruptions bridged. */
-function widestRun(row: Float32Array, threshold: number): number {
-  let [best, run, missed] = [0, 0, 0];
-  for (const value of row) {
-    if (value >= threshold) {
-      run += 1 + (run > 0 ? missed : 0);
-      missed = 0;
-      best = Math.max(best, run);
-    } else {
-      missed += 1;
-      if (missed > RUN_GAP) [run, missed] = [0, 0];
-    }
+/** What is hidden, with the short bare rims beside it that a reflection or the picture's edge makes. */
+function withRims({ contact, hidden }: FollowedLine): boolean[] {
+  const all = [...hidden];
+  const rims = arcsOf(contact.map((each, i) => !each && hidden[i] === false));
+  for (const rim of rims) {
+    const rays = raysOf(rim);
+    const [first = 0, last = 0] = [rays[0], rays.at(-1)];
+    const touches = hidden[(first + WIDTHS - 1) % WIDTHS] === true || hidden[(last + 1) % WIDTHS] === true;
+    if (touches && rim.degrees <= RIM) for (const ray of rays) all[ray] = true;
   }
-  return best;
+  return all;
 }
 
 function smoothed(widths: Float32Array): Float32Array {
   const window = new Float32Array(2 * SMOOTHED + 1);
-  return widths.map((_, i) => {
+  return widths.map((width, i) => {
+    if (width === 0) return 0;
     for (let k = -SMOOTHED; k <= SMOOTHED; k++) window[k + SMOOTHED] = widths[(i + k + WIDTHS) % WIDTHS] ?? 0;
-    return window.sort()[SMOOTHED] ?? 0;
+    const sorted = window.sort().filter((each) => each > 0);
+    return quantile(sorted, 0.5);
   });
-}
-
-/** Runs of true round the circle, as arcs; one that runs over 12 o'clock is one arc. */
-function arcsOf(flags: readonly boolean[]): RingArc[] {
-  const start = flags.indexOf(false);
-  if (start < 0) return [{ from: 0, to: 360, degrees: 360 }];
-  const arcs: RingArc[] = [];
-  let from: number | undefined;
-  for (let k = 1; k <= WIDTHS; k++) {
-    const i = start + k;
-    const flag = flags[i % WIDTHS] ?? false;
-    if (flag && from === undefined) from = i;
-    if (!flag && from !== undefined) {
-      const turned = (place: number) => (place * DEGREES_EACH) % 360;
-      arcs.push({ from: turned(from), to: turned(i), degrees: (i - from) * DEGREES_EACH });
-      from = undefined;
-    }
-  }
-  return arcs;
 }

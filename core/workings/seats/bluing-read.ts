@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { readBluingPicture, type BluingPicture, type RingArc } from '../../analysis';
+import { readBluingPicture, type BluingDoubt, type BluingPicture, type RingArc } from '../../analysis';
 import { inConflict, ok, type Result } from '../../problem';
 import { formatNumber, inches, quantity, si, type Angle, type Length, type Ratio } from '../../quantity';
 import { COMMON_PRACTICE, type Source } from '../../standards';
@@ -27,10 +27,12 @@ const USUAL_WIDEST = inches(1 / 16);
 const LARGEST_PIXELS = 40_000_000;
 
 /**
- * Contact of a disc on its seat out of a photograph: the ring of blue is found and unwrapped, its continuity, width by
- * angle and gaps reported, glare set apart. Widths follow from the seat diameter, which is that of the line.
- * `broken` when metal shows in the line; `ask` when glare hides some of it; `wide` above 1/16 in.
- * Errors: no ring of blue in the picture; a picture of more than 40 megapixels. Source: common practice.
+ * Contact of a disc on its seat out of a photograph: the ring of blue is found and unwrapped, the line followed at its
+ * own radius, its continuity, width by angle and gaps reported, what a reflection or the picture's edge hides set
+ * apart. Widths follow from the seat diameter, which is that of the line.
+ * Verdict: `broken` when metal plainly shows in the line; `ask` when the picture cannot tell (a pale film in noise,
+ * other blue beside the line, part of it hidden, breaks too short to be sure of); `wide` above 1/16 in; else `fit`.
+ * Errors: no ring of blue whose width can be measured; a picture of more than 40 megapixels. Source: common practice.
  * Example: a break of 5° on a 3 in seat → continuity 98.6 %, one gap 0.13 in long.
  */
 export const bluingRead: Working<typeof input, BluingRead> = {
@@ -44,7 +46,7 @@ export const bluingRead: Working<typeof input, BluingRead> = {
     widthMean: 'Mean width',
     widthMax: 'Widest',
     gaps: 'Breaks',
-    hidden: 'Hidden by glare',
+    hidden: 'Cannot be seen',
     verdict: 'Verdict',
   },
   source: SOURCE,
@@ -67,10 +69,11 @@ export function contactFrom(reading: BluingPicture, diameter: Length): Worked<Bl
   const metresPerPixel = si(diameter) / (2 * reading.circle.radius);
   const length = (metres: number) => sheet.of('length', metres, { US: 'in', SI: 'mm' });
   const angle = (degrees: number): Angle => quantity('angle', degrees, '°');
+  const lengthOf = (degrees: number) => length((Math.PI * si(diameter) * degrees) / 360);
   const gaps = reading.gaps.map(({ from, to, degrees }) => ({
     from: angle(from),
     to: angle(to),
-    width: length((Math.PI * si(diameter) * degrees) / 360),
+    width: lengthOf(degrees),
   }));
   const continuity: Ratio = quantity('ratio', reading.continuity * 100, '%');
   const widthMax = length(reading.widthMax * metresPerPixel);
@@ -95,8 +98,8 @@ export function contactFrom(reading: BluingPicture, diameter: Length): Worked<Bl
       line('Continuity', 'blue degrees / degrees that can be seen', words(reading.gaps), continuity),
       line('Widest line', `no more than ${shown(length(si(USUAL_WIDEST)))}`, '', widthMax),
       line(
-        'Hidden by glare',
-        'left out of the continuity',
+        'Cannot be seen',
+        'glare, or out of the picture: left out of the continuity',
         words(reading.hidden),
         `${formatNumber(
           reading.hidden.reduce((sum, { degrees }) => sum + degrees, 0),
@@ -105,9 +108,12 @@ export function contactFrom(reading: BluingPicture, diameter: Length): Worked<Bl
       ),
     ],
     notes: [
-      'A picture sees gaps of about 2° and wider: finer ones are for the lamp and the eye.',
+      `This picture shows gaps of ${formatNumber(reading.finest, 1)}° and longer, ${shown(lengthOf(reading.finest))} on this seat: shorter ones are for the lamp and the eye.`,
+      ...reading.doubts.map((doubt) => DOUBTED[doubt]),
       ...(reading.hidden.length > 0
-        ? ['Glare hides part of the line: move the lamp and take it again.']
+        ? [
+            'Part of the line cannot be seen: move the lamp, get all of the seat into the picture, take it again.',
+          ]
         : []),
       'Wipe and repeat on the other member: both must show the same line.',
     ],
@@ -116,7 +122,23 @@ export function contactFrom(reading: BluingPicture, diameter: Length): Worked<Bl
 }
 
 function verdictOn(reading: BluingPicture, widest: number): BluingRead['verdict'] {
-  if (reading.gaps.length > 0) return 'broken';
-  if (reading.hidden.length > 0) return 'ask';
+  const { sure, gaps, hidden, doubts } = reading;
+  if (sure) return 'broken';
+  if (gaps.length > 0 || hidden.length > 0 || doubts.length > 0) return 'ask';
   return widest > si(USUAL_WIDEST) * (1 + 1e-9) ? 'wide' : 'fit';
 }
+
+/** What to do about a picture that cannot be trusted. */
+const DOUBTED: Readonly<Record<BluingDoubt, string>> = {
+  pale: 'The film is pale against the noise of the picture: blue it a little thicker, give it more light, take it again.',
+  'other blue':
+    'There is other blue beside the line, a second line or a smear: whether the line itself is whole cannot be told. Wipe and repeat.',
+  'two rings': 'There are two rings of blue: draw a circle over the one that is the seat.',
+  'uneven width':
+    'In one place the blue is much wider than elsewhere: a smear may hide a break. Wipe and repeat.',
+  'little of the ring':
+    'Too little of the ring is blue to tell where it lies: widths are not to be trusted. Draw the circle by hand, or look at the seat.',
+  slanted: 'The picture was taken from the side: take it square on.',
+  small: 'The ring is small in this picture: take it from nearer.',
+  'fine breaks': 'There may be breaks too short for this picture: look with a lamp.',
+};

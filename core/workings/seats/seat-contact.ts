@@ -1,11 +1,12 @@
 import { z } from 'zod';
-import { readBluedRing } from '../../analysis';
+import { readBluedRing, type BluedRing } from '../../analysis';
 import { ok, type Result } from '../../problem';
 import {
   formatNumber,
   inches,
   quantity,
   si,
+  thou,
   valueIn,
   type Angle,
   type Length,
@@ -40,9 +41,13 @@ export interface SeatContact {
 
 const USUAL_WIDEST = inches(1 / 16);
 
+/** Shorter than this on the seat, all breaks together, is the rounding of whoever marked them: a hair is thicker. */
+const OPEN_AT_MOST = thou(2);
+
 /**
  * Contact of a disc on its seat from the blue line: share of the circle covered, breaks and how long each is on
- * the seat, line width. `fit` is a continuous narrow line: every break is a leak path.
+ * the seat, line width. `fit` is a continuous narrow line: every break is a leak path, and short ones add up.
+ * Verdict: `no contact`, `broken` (breaks of more than 2 thou in all), `wide`, `fit`.
  * Errors: a stretch without width. Source: common practice, about 1/64 to 1/16 in wide for hand-size valves.
  * Example: a line from 10° to 350° → 94.4 % continuous, one gap of 20°, broken.
  */
@@ -70,6 +75,7 @@ function contact({ diameter, arcs, widest }: z.output<typeof input>): Result<Wor
   const limit = widest ?? USUAL_WIDEST;
   const sheet = sheetFor(diameter, ...arcs.map((arc) => arc.width));
   const length = (metres: number) => sheet.of('length', metres, { US: 'in', SI: 'mm' });
+  const open = (1 - ring.continuity) * Math.PI * si(diameter);
   const gaps = ring.gaps.map(({ from, to, degrees }) => ({
     from: quantity('angle', from, '°'),
     to: quantity('angle', to, '°'),
@@ -83,7 +89,7 @@ function contact({ diameter, arcs, widest }: z.output<typeof input>): Result<Wor
       widthMean: length(ring.widthMean),
       widthMax,
       gaps,
-      verdict: verdictOn(ring.continuity, ring.gaps.length, ring.widthMax, si(limit)),
+      verdict: verdictOn(ring, open, si(limit)),
     },
     steps: [
       line(
@@ -105,8 +111,8 @@ function contact({ diameter, arcs, widest }: z.output<typeof input>): Result<Wor
   });
 }
 
-function verdictOn(continuity: number, gaps: number, widthMax: number, limit: number): ContactVerdict {
+function verdictOn({ continuity, widthMax }: BluedRing, open: number, limit: number): ContactVerdict {
   if (continuity === 0) return 'no contact';
-  if (gaps > 0) return 'broken';
+  if (open > si(OPEN_AT_MOST)) return 'broken';
   return widthMax > limit * (1 + 1e-9) ? 'wide' : 'fit';
 }

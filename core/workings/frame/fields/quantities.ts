@@ -38,7 +38,8 @@ const ABSURD: Partial<Record<Dimension, number>> = {
   ratio: 1e6,
 };
 
-function checkSize(q: Quantity, label: string, sign: Sign, context: z.core.$RefinementCtx): void {
+/** Refuses a quantity that is not finite, of a sign it cannot have, or larger than anything of its kind. */
+export function checkSize(q: Quantity, label: string, sign: Sign, context: z.core.$RefinementCtx): void {
   const shown = `${q.value} ${q.unit}`.trim();
   const problem = (allowed: string, why: string) =>
     addProblem(context, { code: 'input.out-of-range', field: label, value: shown, allowed, why });

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { quantityOf, type Quantity } from '../../../quantity';
 import { fieldMeta, type About, type Column } from '../field-meta';
 import { NUMERIC } from './numeric';
+import { checkSize } from './quantities';
 
 /** A small table: each row an object with these columns, whose schemas read the cells. */
 export function rowsField<S extends Record<string, z.ZodType>>(
@@ -25,10 +26,14 @@ const angle = z.union([
   quantityOf('angle'),
 ]);
 
+const lineWidth = quantityOf('length').superRefine((q, context) => {
+  checkSize(q, 'width', 'positive', context);
+});
+
 /** Stretches of the blue line: from and to in degrees clockwise from 12, with the line's width. */
 export const arcsField = (about: About) =>
   rowsField(
-    { from: angle, to: angle, width: quantityOf('length') },
+    { from: angle, to: angle, width: lineWidth },
     [
       { name: 'from', label: 'from, °', example: '0' },
       { name: 'to', label: 'to, °', example: '350' },
