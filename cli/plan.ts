@@ -140,7 +140,9 @@ async function varied(valve: Valve, file: string | undefined): Promise<Valve> {
     .safeParse(await contentOf(file));
   if (!given.success) throw new UsageError(`${file} is not an object of features.`);
   const { features, ...whole } = given.data;
-  const { nps, pressureClass, group, ...axes } = features ? { ...whole, ...features } : whole;
+  const { nps, pressureClass, group, iron, ratedPressure, ...axes } = features
+    ? { ...whole, ...features }
+    : whole;
   const merged: Record<string, unknown> = { ...valve.features };
   for (const [axis, value] of Object.entries(axes)) merged[axis] = mergedAxis(merged[axis], value);
   const made = valveSchema.safeParse({
@@ -148,6 +150,8 @@ async function varied(valve: Valve, file: string | undefined): Promise<Valve> {
     ...(nps === undefined ? {} : { nps }),
     ...(pressureClass === undefined ? {} : { pressureClass }),
     ...(group === undefined ? {} : { group }),
+    ...(iron === undefined ? {} : { iron }),
+    ...(ratedPressure === undefined ? {} : { ratedPressure }),
     features: merged,
   });
   if (made.success) return made.data;

@@ -1,6 +1,6 @@
 import { format, type UnitSystem } from '../quantity';
 import { formatSize, GROUP_NAMES } from '../standards';
-import { CONSTRUCTIONS, HAZARDS, type Valve } from '../valve';
+import { CONSTRUCTIONS, HAZARDS, ratingWords, type Valve } from '../valve';
 
 export interface PlateLine {
   readonly label: string;
@@ -19,12 +19,12 @@ export function plateOf(valve: Valve, system: UnitSystem): PlateLine[] {
       value: `${CONSTRUCTIONS[valve.construction].name}, ${CONSTRUCTIONS[valve.construction].about}`,
     },
     {
-      label: 'Size and class',
-      value: `${valve.nps === undefined ? unknown : formatSize({ nps: valve.nps })} · ${valve.pressureClass === undefined ? unknown : `class ${valve.pressureClass}`}`,
+      label: 'Size and rating',
+      value: `${valve.nps === undefined ? unknown : formatSize({ nps: valve.nps })} · ${ratingWords(valve, system) ?? unknown}`,
     },
     {
       label: 'Body',
-      value: valve.group === undefined ? unknown : `${GROUP_NAMES[valve.group]}, group ${valve.group}`,
+      value: bodyWords(valve) ?? unknown,
     },
     {
       label: 'Medium',
@@ -42,3 +42,6 @@ export function plateOf(valve: Valve, system: UnitSystem): PlateLine[] {
     { label: 'For', value: `${valve.customer}, ${valve.location}` },
   ];
 }
+
+const bodyWords = ({ group, iron }: Valve): string | undefined =>
+  iron ?? (group && `${GROUP_NAMES[group]}, group ${group}`);

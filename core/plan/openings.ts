@@ -1,7 +1,7 @@
 import { siteOf } from '../calls';
 import { counts, onStep, openingOf, type EntryOf, type JobState, type Stage } from '../job';
 import { FRAGMENTS, inService, spelt, type Context, type Fragment, type Opening } from '../procedure';
-import { passed } from '../task';
+import { outcomeOf } from '../task';
 import { asksOf, partsOf, type Valve } from '../valve';
 import { proposed, type Proposed } from './order';
 
@@ -57,7 +57,7 @@ function failedSeatTest(state: JobState, steps: readonly Proposed[]): EntryOf<'p
     const { task } = draft;
     if (task.kind !== 'pressure-test' || task.test !== 'seat') continue;
     const test = onStep(state, 'pressure-tested', id).findLast(({ body }) => counts(body.readBy));
-    if (test && !passed(test, task)) return test;
+    if (test && outcomeOf(test.body, task) === 'leaks') return test;
   }
   return undefined;
 }

@@ -40,6 +40,11 @@ const GONE: readonly { step: string; variant: RegExp; why: string }[] = [
     variant: /eccentric|random valve/,
     why: 'the actuator of a valve repacked where it stands is not opened: its bore cannot be measured',
   },
+  {
+    step: 'test.shell',
+    variant: /^gate-slab-unitised, in line|random valve/,
+    why: 'a body that stays in its line is not taken above its rating (API 6A)',
+  },
 ];
 
 /** Titles that had a figure of one system in them, and have it among their reasons now, in the reader's units. */
@@ -99,13 +104,17 @@ describe('plans as they were written down', () => {
   it.each(variants)('$name: the same steps, in an order that keeps the same relations', ({ name, plan }) => {
     const is = now(plan);
     const left = GONE.filter(({ step, variant }) => variant.test(name) && !is.some(([id]) => id === step));
-    const was = (BEFORE[name] ?? [])
-      .filter(([id]) => !left.some(({ step }) => step === id))
+    const isLeft = (id: string) => left.some(({ step }) => step === id);
+    const before = BEFORE[name] ?? [];
+    // Who waited for a step that is gone waits for what it waited for.
+    const waitedForBy = (gone: string) => before.find(([id]) => id === gone)?.[3] ?? [];
+    const was = before
+      .filter(([id]) => !isLeft(id))
       .map(([id, stage, title, after]): Written[number] => [
         id,
         stage,
         SAID_OTHERWISE[title] ?? title,
-        after.filter((each) => !left.some(({ step }) => step === each)),
+        after.flatMap((each) => (isLeft(each) ? waitedForBy(each) : [each])),
       ]);
     const words = (steps: Written) => steps.map(([id, stage, title]) => `${id} | ${stage} | ${title}`).sort();
     expect(words(is)).toEqual(words(was));

@@ -32,13 +32,58 @@ export const EDITION_NAMES: Readonly<Record<Api598Edition, string>> = {
   'flat-over-12': 'flat from NPS 14',
 };
 
-/** Iron valves: shell test psig by body, to NPS 12 and above it. */
-export const IRON_SHELL_TESTS = {
-  'cast iron 125': { to12: 350, above: 265 },
-  'cast iron 250': { to12: 875, above: 525 },
-  'ductile iron 150': { to12: 400, above: 400 },
-  'ductile iron 300': { to12: 975, above: 975 },
-} as const;
+export const IRON_BODIES = [
+  'cast iron 125',
+  'cast iron 250',
+  'ductile iron 150',
+  'ductile iron 300',
+] as const;
+export type IronBody = (typeof IRON_BODIES)[number];
+
+/**
+ * Iron bodies, psig at ambient temperature, to NPS 12 and above it: the rating (ASME B16.1, B16.42; from memory, high
+ * confidence) and the shell test (API 598).
+ */
+export const IRON_PRESSURES: Readonly<
+  Record<IronBody, { readonly rating: ToNps12AndAbove; readonly shell: ToNps12AndAbove }>
+> = {
+  'cast iron 125': { rating: { to12: 200, above: 150 }, shell: { to12: 350, above: 265 } },
+  'cast iron 250': { rating: { to12: 500, above: 300 }, shell: { to12: 875, above: 525 } },
+  'ductile iron 150': { rating: { to12: 250, above: 250 }, shell: { to12: 400, above: 400 } },
+  'ductile iron 300': { rating: { to12: 640, above: 640 }, shell: { to12: 975, above: 975 } },
+};
+
+interface ToNps12AndAbove {
+  readonly to12: number;
+  readonly above: number;
+}
+
+/** Valves by how API 598 tests their closure. */
+export type ClosureTested =
+  'globe' | 'gate' | 'plug' | 'lubricated plug' | 'floating ball' | 'trunnion ball' | 'butterfly' | 'check';
+
+export type ClosureTest = 'low-pressure gas' | 'high-pressure liquid';
+
+/**
+ * The closure test that API 598 requires; the other is optional, as the buyer asks. Tables 1 and 2: NPS 4 and smaller
+ * to class 1500, larger to class 600, and what lies above. From memory, medium to high confidence.
+ */
+export function requiredClosureTest(valve: ClosureTested, nps: number, pressureClass: number): ClosureTest {
+  const isOfTable1 = nps <= 4 ? pressureClass <= 1500 : pressureClass <= 600;
+  switch (valve) {
+    case 'globe':
+    case 'check':
+    case 'lubricated plug':
+      return 'high-pressure liquid';
+    case 'floating ball':
+      return 'low-pressure gas';
+    case 'gate':
+    case 'plug':
+    case 'trunnion ball':
+    case 'butterfly':
+      return isOfTable1 ? 'low-pressure gas' : 'high-pressure liquid';
+  }
+}
 
 /** Most chlorides in the test water of austenitic stainless steel, ppm (an older edition: 100). */
 export const CHLORIDES_PPM = 50;

@@ -11,11 +11,12 @@ import {
   DASH_SIZES,
   GASKET_FACTORS,
   HOLD_SECONDS,
-  IRON_SHELL_TESTS,
+  IRON_PRESSURES,
   ISO_5208_EVENT_MM3,
   ISO_5208_RATES,
   METAL_SEAT_LEAKAGE,
   ORIFICE_AREAS_IN2,
+  requiredClosureTest,
   PIN_MATERIALS,
   PIN_SCATTER,
   SECTION_I_BLOWDOWN,
@@ -161,7 +162,33 @@ describe('test pressures', () => {
     ['ductile iron 150', 400, 400],
     ['ductile iron 300', 975, 975],
   ] as const)('%s: %d psig to NPS 12, %d above (API 598, handbook part 5.3)', (iron, to12, above) => {
-    expect(IRON_SHELL_TESTS[iron]).toEqual({ to12, above });
+    expect(IRON_PRESSURES[iron].shell).toEqual({ to12, above });
+  });
+});
+
+describe('the closure test that API 598 requires (handbook part 5.5, tables 1 and 2)', () => {
+  it.each([
+    ['gate', 4, 1500, 'low-pressure gas'],
+    ['gate', 6, 600, 'low-pressure gas'],
+    ['gate', 6, 900, 'high-pressure liquid'],
+    ['gate', 4, 2500, 'high-pressure liquid'],
+    ['globe', 2, 600, 'high-pressure liquid'],
+    ['globe', 8, 900, 'high-pressure liquid'],
+    ['check', 3, 300, 'high-pressure liquid'],
+    ['plug', 3, 300, 'low-pressure gas'],
+    ['plug', 8, 900, 'high-pressure liquid'],
+    ['lubricated plug', 3, 300, 'high-pressure liquid'],
+    ['floating ball', 2, 150, 'low-pressure gas'],
+    ['floating ball', 8, 900, 'low-pressure gas'],
+    ['trunnion ball', 8, 900, 'high-pressure liquid'],
+    ['butterfly', 8, 150, 'low-pressure gas'],
+  ] as const)('%s, NPS %d, class %d: %s', (valve, nps, pressureClass, required) => {
+    expect(requiredClosureTest(valve, nps, pressureClass)).toBe(required);
+  });
+  it('iron: the shell tests are 1.75 or 1.5 times the rating and up (API 598 on ASME B16.1 and B16.42)', () => {
+    for (const { rating, shell } of Object.values(IRON_PRESSURES))
+      for (const size of ['to12', 'above'] as const)
+        expect(shell[size] / rating[size]).toBeGreaterThanOrEqual(1.5);
   });
 });
 

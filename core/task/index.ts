@@ -94,6 +94,6 @@ export type { LapsAgainst } from './lapping';
 export type { LookChoice } from './look';
 export { meets } from './measure';
 export type { MeasureAsk } from './measure-ask';
-export { passed } from './pressure-test';
+export { outcomeOf, passed, type TestOutcome } from './pressure-test';
 export type { Shown } from './shown';
 export { StepFacts, type Hands, type PlainCommand } from './task-kind';

@@ -17,6 +17,7 @@ export const plainHands = (step: string, state: JobState, valve: Valve, own: Par
   details: () => ({
     nps: 3,
     pressureClass: 600,
+    ratedPressure: '5000 psig',
     group: '1.1',
     mediumName: 'Steam',
     bolts: 8,

@@ -5,6 +5,7 @@ import { commandId, type Fact, type JobState } from '../job';
 import { seedFrom } from '../simulation';
 import { plan, type Plan, type PlannedStep } from '../plan';
 import { must } from '../problem';
+import { psig } from '../quantity';
 import { CONSTRUCTION_IDS, defaultValve, type Valve } from '../valve';
 import { anyFeatures } from './any-features';
 import { BenchJob, DIAL, id, TECHNICIAN } from './bench';
@@ -41,7 +42,7 @@ export function planVariants(): PlanVariant[] {
     ...states,
     ...random.map((features, i): [string, JobState] => [
       `random valve ${i + 1}`,
-      new BenchJob({ ...defaultValve(), features }).state,
+      new BenchJob({ ...defaultValve(), ratedPressure: psig(5000), features }).state,
     ]),
   ].map(([name, state]) => ({ name, state, plan: planOf(state) }));
 }

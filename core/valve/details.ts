@@ -1,6 +1,15 @@
 import { z } from 'zod';
 import { quantityOf, type Dimension } from '../quantity';
-import { GROUP_NAMES, MATERIAL_GROUPS, NOMINAL_SIZES, PRESSURE_CLASSES, STUD_MATERIALS } from '../standards';
+import {
+  API_6A_RATINGS,
+  GROUP_NAMES,
+  IRON_BODIES,
+  MATERIAL_GROUPS,
+  NOMINAL_SIZES,
+  PRESSURE_CLASSES,
+  STUD_MATERIALS,
+  type IronBody,
+} from '../standards';
 import { closureOf } from './closures';
 import { boltedJoint, metalSeatOf, packedBox, type Features } from './features';
 import { jointOf } from './joints';
@@ -14,7 +23,9 @@ import { valveSchema, type Valve } from './valve';
 export const detailsSchema = z.strictObject({
   nps: valveSchema.shape.nps,
   pressureClass: z.literal(PRESSURE_CLASSES).exactOptional(),
-  group: z.enum(MATERIAL_GROUPS).exactOptional(),
+  /** What the body is of: a material group, or an iron, which says its class as well. */
+  group: z.enum([...MATERIAL_GROUPS, ...IRON_BODIES]).exactOptional(),
+  ratedPressure: valveSchema.shape.ratedPressure,
   serial: valveSchema.shape.serial,
   mediumName: z.string().trim().min(1).max(60).exactOptional(),
   hazards: z.array(z.enum(HAZARD_IDS)).exactOptional(),
@@ -68,14 +79,33 @@ const ASKS: readonly (Ask & { known: (valve: Valve) => boolean })[] = [
     question: 'What is the pressure class?',
     why: 'it sets the test pressures',
     input: { kind: 'choice', choices: plain(PRESSURE_CLASSES) },
-    known: ({ pressureClass, features }) => pressureClass !== undefined || !isPressureClassed(features),
+    known: ({ pressureClass, iron, features }) =>
+      pressureClass !== undefined || iron !== undefined || closureOf(features).ratedBy !== 'class',
+  },
+  {
+    id: 'ratedPressure',
+    question: 'What is its rated working pressure?',
+    why: 'it sets the test pressures (API 6A)',
+    input: {
+      kind: 'choice',
+      choices: API_6A_RATINGS.map((psi) => ({ value: `${psi} psig`, label: `${psi} psi` })),
+    },
+    known: ({ ratedPressure, features }) =>
+      ratedPressure !== undefined || closureOf(features).ratedBy !== 'working pressure',
   },
   {
     id: 'group',
     question: 'What is the body cast from?',
     why: 'the rating depends on the material group',
-    input: { kind: 'choice', choices: plain(MATERIAL_GROUPS, (group) => `${group} · ${GROUP_NAMES[group]}`) },
-    known: ({ group, features }) => group !== undefined || !isPressureClassed(features),
+    input: {
+      kind: 'choice',
+      choices: [
+        ...plain(MATERIAL_GROUPS, (group) => `${group} · ${GROUP_NAMES[group]}`),
+        ...plain(IRON_BODIES),
+      ],
+    },
+    known: ({ group, iron, features }) =>
+      group !== undefined || iron !== undefined || closureOf(features).ratedBy !== 'class',
   },
   {
     id: 'mediumName',
@@ -113,8 +143,6 @@ function joined(features: Features, what: 'bolts' | 'thread'): boolean {
   return !joint || jointOf(features).screwed === true || joint[what] !== undefined;
 }
 
-const isPressureClassed = (features: Features): boolean => closureOf(features).classed;
-
 /** Everything still unknown that the plan needs, in the order to ask it. */
 export function asksOf(valve: Valve): Ask[] {
   return ASKS.filter(({ known }) => !known(valve));
@@ -128,7 +156,8 @@ export function withDetails(valve: Valve, details: Details): Valve {
     ...picked({
       nps: details.nps,
       pressureClass: details.pressureClass,
-      group: details.group,
+      ratedPressure: details.ratedPressure,
+      ...bodyOf(details.group),
       serial: details.serial,
     }),
     ...mediumWith(valve, details),
@@ -141,6 +170,13 @@ export function withDetails(valve: Valve, details: Details): Valve {
     },
   };
 }
+
+const isIron = (body: string): body is IronBody => IRON_BODIES.some((each) => each === body);
+
+const bodyOf = (body: Details['group']): Pick<Valve, 'group' | 'iron'> => {
+  if (body === undefined) return {};
+  return isIron(body) ? { iron: body } : { group: body };
+};
 
 function withBolting(features: Features, details: Details): Features['joint'] {
   const joint = boltedJoint(features);

@@ -66,6 +66,7 @@ export {
 export { moverWords } from './mover-words';
 export { protectionFor, type Protection } from './protection';
 export { HAZARD_IDS, HAZARDS, type Hazard } from './medium';
+export { ratingWords } from './rating';
 export { bareFeatures, defaultValve, valveSchema, type Valve } from './valve';
 export {
   asksOf,

@@ -1,7 +1,7 @@
 import type { Quantity } from '../quantity';
-import type { MaterialGroup, PressureClass, StudMaterial } from '../standards';
+import type { PressureClass, StudMaterial } from '../standards';
 import type { ConstructionId } from './constructions';
-import { withDetails } from './details';
+import { withDetails, type Details } from './details';
 import { boltedJoint, type Features } from './features';
 import type { Hazard } from './medium';
 import type { PlateRead } from './plate-reader';
@@ -20,7 +20,8 @@ export interface ValveDraft {
   plate: NonNullable<Valve['plate']>;
   nps: number | null;
   pressureClass: PressureClass | null;
-  group: MaterialGroup | null;
+  ratedPressure?: Quantity<'gauge pressure'> | undefined;
+  group: Details['group'] | null;
   medium: string;
   mediumPressure?: Quantity<'gauge pressure'> | undefined;
   mediumTemperature?: Quantity<'temperature'> | undefined;
@@ -56,7 +57,7 @@ export function blankDraft(): ValveDraft {
 
 /** A nameplate line read into the draft; what it does not say is left as it was. */
 export function withPlate(draft: ValveDraft, { plate }: PlateRead): ValveDraft {
-  const { tag, serial, nps, pressureClass, group, bodyMaterial: _grade, ...rest } = plate;
+  const { tag, serial, nps, pressureClass, ratedPressure, group, bodyMaterial: _grade, ...rest } = plate;
   return {
     ...draft,
     plate: { ...draft.plate, ...rest },
@@ -64,6 +65,7 @@ export function withPlate(draft: ValveDraft, { plate }: PlateRead): ValveDraft {
     ...(serial === undefined ? {} : { serial }),
     ...(nps === undefined ? {} : { nps }),
     ...(pressureClass === undefined ? {} : { pressureClass }),
+    ...(ratedPressure === undefined ? {} : { ratedPressure }),
     ...(group === undefined ? {} : { group }),
   };
 }
@@ -104,6 +106,7 @@ export function valveFrom(draft: ValveDraft): Valve {
       ...(draft.serial.trim() ? { serial: draft.serial.trim() } : {}),
       ...(draft.nps ? { nps: draft.nps } : {}),
       ...(draft.pressureClass ? { pressureClass: draft.pressureClass } : {}),
+      ...(draft.ratedPressure ? { ratedPressure: draft.ratedPressure } : {}),
       ...(draft.group ? { group: draft.group } : {}),
       ...(bolted && Number.isInteger(bolts) && bolts >= 3 && bolts <= 96 ? { bolts } : {}),
       ...(bolted && draft.thread.trim() ? { thread: draft.thread.trim() } : {}),

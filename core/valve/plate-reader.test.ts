@@ -63,6 +63,16 @@ describe('a nameplate line (handbook part 1, receive)', () => {
     expect(plate).toEqual({ tag: 'HV-1' });
     expect(left).toEqual(['class 333', 'made on a Tuesday', 'size 7 in']);
   });
+  it.each(['5000 psi WP', 'W.P. 5000 psi', 'rated 34.5 MPa', 'working pressure 5 000 psig'])(
+    '%s is a rated working pressure (API 6A)',
+    (line) => {
+      const { plate } = readPlate(line);
+      expect(plate.ratedPressure && format(plate.ratedPressure, 'US')).toBe('5000 psig');
+    },
+  );
+  it('a pressure that API 6A has no rating of is not one', () => {
+    expect(readPlate('1234 psi').left).toEqual(['1234 psi']);
+  });
   it('a size code and an order key are kept as stamped', () => {
     expect(readPlate('K: 8R2').plate.sizeCode).toBe('8R2');
     expect(readPlate('order key 77-B').plate.sizeCode).toBe('77-B');

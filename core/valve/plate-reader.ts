@@ -1,5 +1,6 @@
-import { parseQuantity, parseRange, type Quantity, type QuantityRange } from '../quantity';
+import { parseQuantity, parseRange, psig, valueIn, type Quantity, type QuantityRange } from '../quantity';
 import {
+  API_6A_RATINGS,
   NOMINAL_SIZES,
   parseSize,
   PRESSURE_CLASSES,
@@ -14,6 +15,7 @@ export interface PlateReading {
   readonly model?: string;
   readonly nps?: number;
   readonly pressureClass?: PressureClass;
+  readonly ratedPressure?: Quantity<'gauge pressure'>;
   readonly group?: MaterialGroup;
   readonly bodyMaterial?: string;
   readonly trim?: string;
@@ -82,6 +84,17 @@ const body: Take = (found, into) => {
   return true;
 };
 
+const ratedPressure: Take = (found, into) => {
+  const read = parseQuantity(found[1] ?? '', 'gauge pressure');
+  const rated = read.ok ? API_6A_RATINGS.find((psi) => isNear(valueIn(read.value, 'psig'), psi)) : undefined;
+  if (rated === undefined) return false;
+  into.ratedPressure = psig(rated);
+  return true;
+};
+
+/** 34.5 MPa is 5000 psi as it is stamped. */
+const isNear = (value: number, stamped: number) => Math.abs(value - stamped) < 0.005 * stamped;
+
 const setPressure: Take = (found, into) => {
   const read = parseQuantity(found[1] ?? '', 'gauge pressure');
   if (!read.ok) return false;
@@ -107,6 +120,12 @@ const PATTERNS: readonly (readonly [label: string, pattern: RegExp, take: Take])
   ['Size code', /^(?:size ?code|k(?= ?[:=])|order ?key)[ :=]*(\S+)$/i, word('sizeCode')],
   ['Size', /^(?:size[ :]*)?((?:nps|dn) ?\d[\d /-]*|\d[\d /-]* ?(?:in|inch|"|”))$/i, size],
   ['Size', /^size[ :]*(\d[\d /-]*)$/i, size],
+  [
+    'Rated pressure',
+    /^(?:rated|rating|w\.?p\.?|working ?press(?:ure|\.)?)[ :=]*(\d[\d ]*(?:psi|psig|mpa|bar))$/i,
+    ratedPressure,
+  ],
+  ['Rated pressure', /^(\d[\d ]*(?:psi|psig|mpa))(?: ?w\.?p\.?)?$/i, ratedPressure],
   ['Class', /^(?:class|cl\.?|ansi|rating)[ :#]*(\d{3,4})(?: ?#|lbs?)?$/i, pressureClass],
   ['Class', /^#?(\d{3,4}) ?(?:#|lbs?)$/i, pressureClass],
   ['Body', /^(?:body|shell|mat(?:erial|\.)?)[ :]*(\S.*)$/i, body],

@@ -1,4 +1,5 @@
 import type { Valve } from './valve';
+import { ratingWords } from './rating';
 import { partsOf, type PartRole } from './parts';
 
 /** Units kept ready on the shelf and swapped whole. */
@@ -43,8 +44,10 @@ export const SHELF_UNIT_KINDS = [
 ] as const satisfies readonly ShelfUnitKind[];
 
 /** What valves must have in common for a unit of one to fit another: construction, size and class. */
-export function valveKey({ construction, nps, pressureClass }: Valve): string {
-  return [construction, nps === undefined ? 'size?' : `NPS ${nps}`, pressureClass ?? '']
+export function valveKey(valve: Valve): string {
+  const { construction, nps, pressureClass } = valve;
+  const rating = pressureClass ?? ratingWords(valve, 'US') ?? '';
+  return [construction, nps === undefined ? 'size?' : `NPS ${nps}`, rating]
     .filter((word) => word !== '')
     .join(' ');
 }

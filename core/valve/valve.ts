@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { quantityOf } from '../quantity';
-import { MATERIAL_GROUPS, NOMINAL_SIZES, PRESSURE_CLASSES } from '../standards';
+import { IRON_BODIES, MATERIAL_GROUPS, NOMINAL_SIZES, PRESSURE_CLASSES } from '../standards';
 import { checkFeatures } from './combinations';
 import { CONSTRUCTION_IDS, CONSTRUCTIONS, type ConstructionId } from './constructions';
 import { featuresSchema, type Features } from './features';
@@ -29,6 +29,10 @@ export const valveSchema = z.strictObject({
     .exactOptional(),
   pressureClass: z.literal(PRESSURE_CLASSES).exactOptional(),
   group: z.enum(MATERIAL_GROUPS).exactOptional(),
+  /** An iron body, which has pressures of its own instead of class and group. */
+  iron: z.enum(IRON_BODIES).exactOptional(),
+  /** Rated working pressure, by which oilfield valves go instead of class and group (API 6A). */
+  ratedPressure: quantityOf('gauge pressure').exactOptional(),
   /** What else its plate says, as stamped. */
   plate: z
     .strictObject({

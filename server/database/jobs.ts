@@ -9,7 +9,7 @@ import {
   type PersonStamp,
   type ValveId,
 } from '@dusk-wren/core/job';
-import { CONSTRUCTIONS, valveSchema, type ShelfUnitKind, type Valve } from '@dusk-wren/core/valve';
+import { CONSTRUCTIONS, ratingWords, valveSchema, type ShelfUnitKind, type Valve } from '@dusk-wren/core/valve';
 import { randomUUID } from 'node:crypto';
 import { Refusal } from '../refusal';
 import { commitOpening } from './commit';
@@ -77,7 +77,10 @@ function lineOf(row: JobRow, valve: Valve | undefined, now: string): JobLine {
     customer: valve?.customer ?? '',
     location: valve?.location ?? row.location,
     construction: valve ? CONSTRUCTIONS[valve.construction].name : '',
-    size: [valve?.nps === undefined ? undefined : formatSize({ nps: valve.nps }), valve?.pressureClass]
+    size: [
+      valve?.nps === undefined ? undefined : formatSize({ nps: valve.nps }),
+      valve?.pressureClass ?? (valve && ratingWords(valve, 'US')),
+    ]
       .filter((each) => each !== undefined)
       .join(' · '),
     due: row.due,

@@ -1,19 +1,32 @@
 <script setup lang="ts">
 import { mdiAlert } from '@mdi/js';
 import { formatSize, GROUP_NAMES } from '@dusk-wren/core/standards';
-import { asksOf, CONSTRUCTIONS, HAZARDS, moverWords, protectionFor, type Valve } from '@dusk-wren/core/valve';
+import {
+  asksOf,
+  CONSTRUCTIONS,
+  HAZARDS,
+  moverWords,
+  protectionFor,
+  ratingWords,
+  type Valve,
+} from '@dusk-wren/core/valve';
 import { computed } from 'vue';
 import { usePreferences } from '../stores/preferences';
 
 /** The valve's nameplate, drawn as one: it never scrolls away. Unknown is said, not left blank. */
 const props = defineProps<{ valve: Valve; due?: string | undefined; left?: string | undefined }>();
-const { show } = usePreferences();
+const preferences = usePreferences();
+const { show } = preferences;
 
+const unrated = computed(() => {
+  const asked = asksOf(props.valve).map(({ id }) => id);
+  if (asked.includes('ratedPressure')) return 'rated pressure?';
+  return asked.includes('pressureClass') ? 'class?' : undefined;
+});
 const size = computed(() =>
   [
     props.valve.nps === undefined ? 'size?' : formatSize({ nps: props.valve.nps }),
-    props.valve.pressureClass ??
-      (asksOf(props.valve).some(({ id }) => id === 'pressureClass') ? 'class?' : undefined),
+    props.valve.pressureClass ?? ratingWords(props.valve, preferences.units) ?? unrated.value,
   ]
     .filter((word) => word !== undefined)
     .join(' · '),

@@ -12,7 +12,7 @@ const CAPS = feature('three-piece body, soft seats');
 export const ball: ClosureProcedure = {
   proof: {
     by: 'size',
-    as: 'ball',
+    as: 'floating ball',
     seat: 'soft',
     how: 'Closed; air at low pressure from each side in turn, the other side watched for bubbles.',
     parts: ['ball', 'soft seats'],

@@ -1,3 +1,4 @@
+import type { ClosureTested } from '../../standards';
 import type { Features, PartRole } from '../../valve';
 import type { Context, Draft } from '../draft';
 import type { Sketch } from '../sequence';
@@ -6,11 +7,13 @@ import type { Sketch } from '../sequence';
 export type Proof =
   | {
       readonly by: 'size';
-      readonly as: 'globe' | 'gate' | 'plug' | 'ball' | 'check';
+      readonly as: ClosureTested;
       readonly seat: 'metal' | 'soft';
       readonly how: string;
       readonly parts: readonly PartRole[];
     }
+  /** An oilfield valve: at its rated pressure from each side, nothing to be seen (API 6A). */
+  | { readonly by: 'working pressure'; readonly how: string; readonly parts: readonly PartRole[] }
   /** A control valve: by its leak class, stroked by its own actuator. */
   | { readonly by: 'class' };
 

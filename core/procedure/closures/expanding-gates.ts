@@ -12,10 +12,8 @@ const UNIT = feature('internals carried in the bonnet');
 /** Expanding gates and seats carried in a bonnet that lifts off whole; the body stays in the line. */
 export const expandingGates: ClosureProcedure = {
   proof: {
-    by: 'size',
-    as: 'gate',
-    seat: 'metal',
-    how: 'At rated pressure from each side in turn, the other side open; the edition on the plate decides the hold.',
+    by: 'working pressure',
+    how: 'At rated pressure from each side in turn, the other side open and looked at; down to zero between, and each side again.',
     parts: ['outer gate', 'inner gate', 'seat assemblies'],
   },
   steps: (c) => [...lifted(c), ...bench(c), ...together(c), ...greased(c)],

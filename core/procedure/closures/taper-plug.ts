@@ -13,7 +13,7 @@ export const taperPlug: ClosureProcedure = {
   packsItself: true,
   proof: {
     by: 'size',
-    as: 'plug',
+    as: 'lubricated plug',
     seat: 'metal',
     how: 'Closed, sealant fresh; each side in turn, the other open and watched.',
     parts: ['plug'],

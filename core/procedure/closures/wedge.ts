@@ -19,7 +19,7 @@ export const wedge: ClosureProcedure = {
     by: 'size',
     as: 'gate',
     seat: 'metal',
-    how: 'Closed by hand; each side in turn, the other side open and watched.',
+    how: 'Closed by hand; each side in turn, the other side watched for bubbles, or for drops where it is tested with water.',
     parts: ['wedge', 'left seat', 'right seat'],
   },
   hangsOnStem: true,

@@ -50,7 +50,7 @@ function released(c: Context): Draft[] {
 
 /** A flanged valve that was lifted out for the work; a body that stays in its line is never out. */
 function backInLine(c: Context): Draft[] {
-  const flanged = c.valve.pressureClass !== undefined;
+  const flanged = c.valve.pressureClass !== undefined || c.valve.iron !== undefined;
   if (c.came !== 'in line' || !flanged || closureOf(c.features).staysInLine) return [];
   return [
     draft({

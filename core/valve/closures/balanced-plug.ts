@@ -11,7 +11,7 @@ export const balancedPlug: Closure<BalancedPlug> = {
     heldBy: ['slid stem'],
   },
   owns: 'balancing seal rings',
-  classed: true,
+  ratedBy: 'class',
   turnedBy: 'stem',
   packed: true,
   guides: 'cage',

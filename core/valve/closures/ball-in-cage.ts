@@ -10,7 +10,7 @@ export const ballInCage: Closure = {
     heldBy: ['slid stem'],
   },
   owns: 'position-seated limit',
-  classed: true,
+  ratedBy: 'class',
   turnedBy: 'stem',
   packed: true,
   guides: 'cage',

@@ -4,7 +4,7 @@ import type { Closure } from './closure';
 export const ball: Closure = {
   duty: 'shut off',
   fits: { joints: ['end-caps'], seats: ['soft-pair'], motions: ['rotary'], heldBy: ['quarter turn'] },
-  classed: true,
+  ratedBy: 'class',
   turnedBy: 'stem',
   stemRolledFlat: true,
   cavity: true,

@@ -9,7 +9,7 @@ export const captiveDisc: Closure = {
     motions: ['rising'],
     heldBy: ['wound stem'],
   },
-  classed: true,
+  ratedBy: 'class',
   turnedBy: 'stem',
   packed: true,
   isolatedAs: 'half open',

@@ -30,8 +30,8 @@ export interface Closure<F = Features['closure']> {
     'shut off' | 'control' | 'check' | 'regulate' | 'dump' | 'relieve by a spring' | 'relieve by a pin';
   readonly fits: Fits;
   readonly owns?: OwnFeature;
-  /** Its valves carry a pressure class; small screwed, clamped and air-moved ones are proved in function. */
-  readonly classed: boolean;
+  /** What its plate says it stands; small screwed, clamped and air-moved ones are proved in function. */
+  readonly ratedBy: 'class' | 'working pressure' | 'nothing';
   /** What runs through the packing, or guides the closure where there is none. */
   readonly turnedBy: 'stem' | 'shaft' | 'nothing of its own';
   /** Its stem is sealed by packing rings in a box. */

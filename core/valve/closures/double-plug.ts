@@ -10,7 +10,7 @@ export const doublePlug: Closure = {
     heldBy: ['slid stem'],
   },
   owns: 'blind head',
-  classed: true,
+  ratedBy: 'class',
   turnedBy: 'stem',
   packed: true,
   guides: 'top and bottom',

@@ -9,7 +9,7 @@ export const dumpDisc: Closure = {
     motions: ['sliding'],
     heldBy: ['trunnion'],
   },
-  classed: false,
+  ratedBy: 'nothing',
   turnedBy: 'stem',
   parts: () => [
     'stem pin',

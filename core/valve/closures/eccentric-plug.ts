@@ -9,7 +9,7 @@ export const eccentricPlug: Closure = {
     motions: ['rotary'],
     heldBy: ['quarter turn', 'clevis'],
   },
-  classed: true,
+  ratedBy: 'class',
   turnedBy: 'shaft',
   packed: true,
   gland: ['gland nuts', 'gland', 'gland studs'],

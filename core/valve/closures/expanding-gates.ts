@@ -9,7 +9,7 @@ export const expandingGates: Closure = {
     motions: ['rising and non-rising'],
     heldBy: ['wound stem'],
   },
-  classed: true,
+  ratedBy: 'working pressure',
   turnedBy: 'stem',
   cavity: true,
   isolatedAs: 'closed, its body bled',

@@ -5,7 +5,7 @@ export const guidedCheck: Closure = {
   duty: 'check',
   fits: { joints: ['spring-cover'], seats: ['integral'], motions: ['none'], heldBy: ['nothing'] },
   owns: 'bypass insert',
-  classed: true,
+  ratedBy: 'class',
   turnedBy: 'nothing of its own',
   springUnderCover: true,
   parts: () => ['check disc', 'guide rings', 'bypass insert', 'vortex bushing', 'seat'],

@@ -9,7 +9,7 @@ export const hygienicPlug: Closure = {
     motions: ['sliding'],
     heldBy: ['hygienic stem'],
   },
-  classed: false,
+  ratedBy: 'nothing',
   turnedBy: 'stem',
   parts: () => ['clamp seat ring', 'plug clip', 'hygienic plug', 'lip seal'],
 };

@@ -4,7 +4,7 @@ import type { Closure } from './closure';
 export const pilotDiaphragm: Closure = {
   duty: 'shut off',
   fits: { joints: ['pilot-cover'], seats: ['pilot'], motions: ['none'], heldBy: ['pilot'] },
-  classed: false,
+  ratedBy: 'nothing',
   turnedBy: 'nothing of its own',
   parts: () => ['cone spring', 'diaphragm', 'pilot orifice'],
 };

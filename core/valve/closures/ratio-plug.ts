@@ -9,7 +9,7 @@ export const ratioPlug: Closure = {
     motions: ['sliding'],
     heldBy: ['diaphragm'],
   },
-  classed: false,
+  ratedBy: 'nothing',
   turnedBy: 'stem',
   parts: (_, { seat }) => [
     'stem O-ring',

@@ -4,7 +4,7 @@ import type { Closure } from './closure';
 export const reliefDisc: Closure = {
   duty: 'relieve by a spring',
   fits: { joints: ['spring-bonnet'], seats: ['nozzle'], motions: ['sliding'], heldBy: ['spindle'] },
-  classed: true,
+  ratedBy: 'class',
   turnedBy: 'nothing of its own',
   marks: 'against a lap',
   parts: () => [

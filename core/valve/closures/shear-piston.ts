@@ -4,7 +4,7 @@ import type { Closure } from './closure';
 export const shearPiston: Closure = {
   duty: 'relieve by a pin',
   fits: { joints: ['screwed-bonnet'], seats: ['liner'], motions: ['sliding'], heldBy: ['pinned stem'] },
-  classed: false,
+  ratedBy: 'nothing',
   turnedBy: 'stem',
   stemRolledFlat: true,
   parts: () => ['stem cushion', 'cotter', 'piston washer', 'relief piston', 'liner sub', 'sub O-ring'],

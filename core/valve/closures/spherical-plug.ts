@@ -9,7 +9,7 @@ export const sphericalPlug: Closure = {
     motions: ['rotary'],
     heldBy: ['shaft lever'],
   },
-  classed: true,
+  ratedBy: 'class',
   turnedBy: 'shaft',
   packed: true,
   parts: () => [

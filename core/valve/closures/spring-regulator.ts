@@ -10,7 +10,7 @@ export const springRegulator: Closure<SpringRegulator> = {
     motions: ['sliding'],
     heldBy: ['range diaphragm'],
   },
-  classed: false,
+  ratedBy: 'nothing',
   turnedBy: 'stem',
   parts: ({ trim }) => [
     'diaphragm plates',

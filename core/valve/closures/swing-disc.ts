@@ -4,7 +4,7 @@ import type { Closure } from './closure';
 export const swingDisc: Closure = {
   duty: 'check',
   fits: { joints: ['bolted-cover'], seats: ['integral', 'screwed'], motions: ['none'], heldBy: ['nothing'] },
-  classed: true,
+  ratedBy: 'class',
   turnedBy: 'nothing of its own',
   parts: () => ['pin plugs', 'hinge pin', 'hinge bushings', 'hinge arm', 'disc nut', 'disc', 'seat'],
   contacts: () => [{ seat: 'seat', closure: 'disc', way: 'flat lap' }],

@@ -12,7 +12,7 @@ export const swivelDisc: Closure = {
     motions: ['rising', 'sliding'],
     heldBy: ['wound stem', 'slid stem'],
   },
-  classed: true,
+  ratedBy: 'class',
   turnedBy: 'stem',
   packed: true,
   discNut: true,

@@ -10,7 +10,7 @@ export const taperPlug: Closure = {
     heldBy: ['square'],
   },
   owns: 'sealant',
-  classed: true,
+  ratedBy: 'class',
   turnedBy: 'stem',
   packed: true,
   gland: ['gland bolts', 'gland'],

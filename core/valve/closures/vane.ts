@@ -4,7 +4,7 @@ import type { Closure } from './closure';
 export const vane: Closure = {
   duty: 'control',
   fits: { joints: ['shaft-box'], seats: ['liner'], motions: ['rotary'], heldBy: ['quarter turn'] },
-  classed: true,
+  ratedBy: 'class',
   turnedBy: 'shaft',
   packed: true,
   parts: () => ['shaft bushes', 'vane', 'seat liner'],

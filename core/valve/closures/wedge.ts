@@ -9,7 +9,7 @@ export const wedge: Closure = {
     motions: ['rising', 'sliding'],
     heldBy: ['wound stem', 'slid stem'],
   },
-  classed: true,
+  ratedBy: 'class',
   turnedBy: 'stem',
   packed: true,
   cavity: true,

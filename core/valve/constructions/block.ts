@@ -1,4 +1,4 @@
-import { inches } from '../../quantity';
+import { inches, psig } from '../../quantity';
 import { constructions } from './define';
 
 const studs = (bolts: number, thread: string) => ({ bolts, thread, studMaterial: 'B7' as const });
@@ -61,7 +61,7 @@ export const BLOCK_VALVES = constructions({
     name: 'Gate, slab, unitised',
     about: 'oilfield, expanding gates, internals carried in the bonnet',
     identify: 'Size, rated pressure and material class are stamped on the body or the bonnet flange.',
-    usual: { nps: 2, pressureClass: 1500, group: '1.1' },
+    usual: { nps: 2, ratedPressure: psig(5000) },
     features: {
       joint: { kind: 'seal-ring-bonnet', ringHeldBy: 'lock ring', ...studs(8, '7/8-9') },
       seat: { kind: 'floating-pair', face: 'hard-faced', diameter: inches(2.5) },

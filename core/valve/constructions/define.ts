@@ -1,3 +1,4 @@
+import type { GaugePressure } from '../../quantity';
 import type { MaterialGroup, PressureClass } from '../../standards';
 import { featuresSchema, type Features, type RawFeatures } from '../features';
 
@@ -11,6 +12,7 @@ export interface Construction {
     readonly nps: number;
     readonly pressureClass?: PressureClass;
     readonly group?: MaterialGroup;
+    readonly ratedPressure?: GaugePressure;
   };
   readonly features: Features;
 }

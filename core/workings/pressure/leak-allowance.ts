@@ -1,6 +1,12 @@
 import { z } from 'zod';
 import type { Result } from '../../problem';
-import { API_598, API_598_EDITION_NAMES, API_598_EDITIONS, MATERIAL_GROUPS } from '../../standards';
+import {
+  API_598,
+  API_598_EDITION_NAMES,
+  API_598_EDITIONS,
+  IRON_BODIES,
+  MATERIAL_GROUPS,
+} from '../../standards';
 import { amountField, choiceField, orificeField, quantityField, sizeField, wordField } from '../frame/field';
 import { leakByApi527 } from './leakage/api-527';
 import { leakByApi598 } from './leakage/api-598';
@@ -51,6 +57,7 @@ const input = z.strictObject({
   }).exactOptional(),
   rate: wordField({ label: 'Rate', example: 'D', ...onlyFor('ISO 5208') }).exactOptional(),
   group: choiceField(MATERIAL_GROUPS, { label: 'Body material group', ...BLOCK_VALVES }).exactOptional(),
+  iron: choiceField(IRON_BODIES, { label: 'or an iron body', ...onlyFor('API 598') }).exactOptional(),
   edition: choiceField(
     API_598_EDITIONS,
     { label: 'Edition', ...onlyFor('API 598') },

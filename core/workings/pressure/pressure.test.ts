@@ -114,14 +114,33 @@ describe('test.pressures by other codes', () => {
     expect(ask('test.pressures', { class: 300, code }).in('closureLow', 'psig')).toBe(80);
   });
   it.each([
-    ['cast iron 125', 'NPS 8', 350],
-    ['cast iron 125', 'NPS 16', 265],
-    ['cast iron 250', 'NPS 6', 875],
-    ['cast iron 250', 'NPS 14', 525],
-    ['ductile iron 150', 'NPS 4', 400],
-    ['ductile iron 300', 'NPS 4', 975],
-  ])('%s, %s: shell %d psig (API 598, handbook part 5.3)', (iron, size, shell) => {
-    expect(ask('test.pressures', { ratedPressure: '200 psig', iron, size }).in('shell', 'psig')).toBe(shell);
+    ['cast iron 125', 'NPS 8', 350, 220],
+    ['cast iron 125', 'NPS 16', 265, 165],
+    ['cast iron 250', 'NPS 6', 875, 550],
+    ['cast iron 250', 'NPS 14', 525, 330],
+    ['ductile iron 150', 'NPS 4', 400, 275],
+    ['ductile iron 300', 'NPS 4', 975, 704],
+  ])(
+    '%s, %s: shell %d psig (API 598, handbook part 5.3), closure %d: 1.1 × the rating of ASME B16.1 and B16.42 (from memory)',
+    (iron, size, shell, closure) => {
+      for (const beside of [{}, { class: 150 }]) {
+        const asked = ask('test.pressures', { iron, size, ...beside });
+        expect(asked.in('shell', 'psig')).toBe(shell);
+        expect(asked.in('closureHigh', 'psig')).toBe(closure);
+        expect(asked.in('backseat', 'psig')).toBe(closure);
+      }
+    },
+  );
+  it('cast iron without a size is asked for it; ductile iron is the same in all sizes', () => {
+    expect(refusal('test.pressures', { iron: 'cast iron 125' }).code).toBe('input.conflict');
+    expect(ask('test.pressures', { iron: 'ductile iron 300' }).in('shell', 'psig')).toBe(975);
+  });
+  it('API 6A: large bores have the lower table, and 34.5 MPa is 5000 psi as it is stamped', () => {
+    const large = { ratedPressure: '2000 psi', code: 'API 6A', size: 'NPS 18' };
+    expect(ask('test.pressures', large).in('shell', 'psig')).toBe(3000);
+    expect(
+      ask('test.pressures', { ratedPressure: '34.5 MPa', code: 'API 6A' }).in('closureHigh', 'psig'),
+    ).toBe(5000);
   });
   it.each([
     ['1.2', [319, 825, 1650, 2475, 4125, 6875]],

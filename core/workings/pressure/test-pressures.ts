@@ -6,25 +6,26 @@ import {
   API_6A,
   API_6A_BODY_TESTS,
   API_6A_HOLD_SECONDS,
+  API_6A_LARGE_BORE,
   API_6A_LOW_GAS_PSIG,
   B16_34,
   CHLORIDES_PPM,
   CLOSURE_FACTOR,
   GAS_SEAT_TEST_PSIG,
   GROUP_NAMES,
-  IRON_SHELL_TESTS,
+  IRON_BODIES,
+  IRON_PRESSURES,
   LOW_PRESSURE_CLOSURE_PSIG,
   MATERIAL_GROUPS,
   MSS_SP_61,
   ratingAt100F,
   SHELL_FACTOR,
   SHELL_ROUNDING_PSI,
+  type IronBody,
 } from '../../standards';
 import { choiceField, numberField, quantityField, sizeField } from '../frame/field';
 import { line, shown } from '../frame/sheet';
 import type { Working, Worked } from '../frame/working';
-
-const IRON = ['cast iron 125', 'cast iron 250', 'ductile iron 150', 'ductile iron 300'] as const;
 
 const input = z.strictObject({
   class: numberField(
@@ -43,8 +44,8 @@ const input = z.strictObject({
     { label: 'Test standard' },
     { 'ASME B16.34': 'B16.34' },
   ).exactOptional(),
-  iron: choiceField(IRON, { label: 'or an iron body (shell only)' }).exactOptional(),
-  size: sizeField({ label: 'Size of the iron body', example: 'NPS 8' }).exactOptional(),
+  iron: choiceField(IRON_BODIES, { label: 'or an iron body' }).exactOptional(),
+  size: sizeField({ label: 'Size, of a cast-iron or API 6A body', example: 'NPS 8' }).exactOptional(),
 });
 
 type Given = z.output<typeof input>;
@@ -60,8 +61,10 @@ export interface TestPressures {
  * Test pressures from the rating at 100 °F: shell 1.5 ×, rounded up to the next 25 psi; high-pressure closure and
  * backseat 1.1 ×, rounded up to the psi (in whole numbers: 1.1 × 740 is 814); low-pressure closure 60–100 psig gas
  * (80 and more for ASME B16.34 and MSS SP-61). API 6A: body test from its table, closure at rated pressure, gas at 300.
- * Give a class (with its material group, 1.1 unless said) or a rated pressure. Errors: both or neither; a class
- * outside ASME B16.34; a rated pressure API 6A does not have.
+ * Give a class (with its material group, 1.1 unless said), a rated pressure, or an iron body, which has its own ratings
+ * (ASME B16.1, B16.42) and shell tests, cast iron by its size; a class given beside the iron is not looked at.
+ * Errors: none of them, or class and rated pressure both; cast iron without a size; a class outside ASME B16.34; a
+ * rated pressure API 6A does not have.
  * Source: API 598; ASME B16.34; MSS SP-61; API 6A. Example: class 300, group 1.1 → 1125, 814, 60, 814 psig.
  */
 export const testPressures: Working<typeof input, TestPressures> = {
@@ -81,13 +84,14 @@ export const testPressures: Working<typeof input, TestPressures> = {
 };
 
 function pressures(given: Given): Result<Worked<TestPressures>> {
+  if (given.iron !== undefined) return ofIron(given.iron, given);
   if ([given.class, given.ratedPressure].filter((each) => each !== undefined).length !== 1)
     return inConflict(['class', 'ratedPressure'], 'Give the class or the rated pressure, one of the two.');
   const rating = ratedOf(given);
   if (!rating.ok) return rating;
-  if (given.code === 'API 6A') return wellhead(rating.value);
+  if (given.code === 'API 6A') return wellhead(rating.value, given);
   const rated = valueIn(rating.value, 'psig');
-  const shell = shellFor(given, rated);
+  const shell = roundedUp(rated, SHELL_FACTOR, SHELL_ROUNDING_PSI);
   const closure = roundedUp(rated, CLOSURE_FACTOR, 1);
   const source = { 'API 598': API_598, 'B16.34': B16_34, 'MSS SP-61': MSS_SP_61 }[given.code ?? 'API 598'];
   const low =
@@ -107,14 +111,7 @@ function pressures(given: Given): Result<Worked<TestPressures>> {
         given.class === undefined ? '' : `class ${given.class}`,
         `${formatNumber(rated, 1)} psig`,
       ),
-      given.iron
-        ? line('Shell', `${API_598.name}, ${given.iron}`, '', psig(shell))
-        : line(
-            'Shell',
-            '1.5 × rating, up to the next 25 psi',
-            `1.5 × ${formatNumber(rated, 1)}`,
-            psig(shell),
-          ),
+      line('Shell', '1.5 × rating, up to the next 25 psi', `1.5 × ${formatNumber(rated, 1)}`, psig(shell)),
       line(
         'High-pressure closure and backseat',
         '1.1 × rating, up to the next psi',
@@ -145,16 +142,48 @@ function ratedOf(given: Given): Result<GaugePressure> {
     : ratingAt100F(given.class ?? 0, given.group ?? '1.1');
 }
 
-/** An iron body has its own shell test, less above NPS 12. */
-function shellFor({ iron, size }: Given, rated: number): number {
-  if (iron === undefined) return roundedUp(rated, SHELL_FACTOR, SHELL_ROUNDING_PSI);
-  return IRON_SHELL_TESTS[iron][(size?.nps ?? 0) > 12 ? 'above' : 'to12'];
+/** Iron has its own ratings and shell tests; those of cast iron are less above NPS 12. */
+function ofIron(iron: IronBody, { size, code }: Given): Result<Worked<TestPressures>> {
+  const { rating, shell } = IRON_PRESSURES[iron];
+  if (!size && rating.to12 !== rating.above)
+    return inConflict(['iron', 'size'], `Give the size: above NPS 12 ${iron} has less.`);
+  const row = (size?.nps ?? 0) > 12 ? 'above' : 'to12';
+  const rated = rating[row];
+  const closure = psig(roundedUp(rated, CLOSURE_FACTOR, 1));
+  const low = psig(
+    code === undefined || code === 'API 598' ? LOW_PRESSURE_CLOSURE_PSIG.low : GAS_SEAT_TEST_PSIG,
+  );
+  return ok({
+    result: { shell: psig(shell[row]), closureHigh: closure, closureLow: low, backseat: closure },
+    steps: [
+      line(
+        'Rating, ambient',
+        iron.startsWith('cast') ? 'ASME B16.1' : 'ASME B16.42',
+        row === 'above' ? `${iron}, above NPS 12` : iron,
+        psig(rated),
+      ),
+      line('Shell', `${API_598.name}, ${iron}`, '', psig(shell[row])),
+      line(
+        'High-pressure closure and backseat',
+        '1.1 × rating, up to the next psi',
+        `1.1 × ${rated}`,
+        closure,
+      ),
+      line('Low-pressure closure, gas', `to ${LOW_PRESSURE_CLOSURE_PSIG.high} psig`, '', low),
+    ],
+    notes: [
+      'Water for shell tests: gas stores about a thousand times the energy.',
+      'Cast iron breaks without giving first: raise the pressure slowly, nobody beside it.',
+    ],
+    source: API_598,
+  });
 }
 
 /** API 6A: by rated pressure; closure at rated pressure, held three minutes. */
-function wellhead(rating: GaugePressure): Result<Worked<TestPressures>> {
+function wellhead(rating: GaugePressure, { size }: Given): Result<Worked<TestPressures>> {
   const rated = valueIn(rating, 'psig');
-  const row = API_6A_BODY_TESTS.find((each) => Math.abs(each.rated - rated) < 1);
+  // 34.5 MPa and 345 bar are 5000 psi as it is stamped.
+  const row = API_6A_BODY_TESTS.find((each) => Math.abs(each.rated - rated) < 0.005 * each.rated);
   if (!row)
     return notInTable(
       API_6A.name,
@@ -162,10 +191,11 @@ function wellhead(rating: GaugePressure): Result<Worked<TestPressures>> {
       API_6A_BODY_TESTS.map((each) => String(each.rated)).join(', '),
     );
   const at = psig(row.rated);
+  const body = psig(row.large !== undefined && (size?.nps ?? 0) > API_6A_LARGE_BORE ? row.large : row.body);
   return ok({
-    result: { shell: psig(row.body), closureHigh: at, closureLow: psig(API_6A_LOW_GAS_PSIG), backseat: at },
+    result: { shell: body, closureHigh: at, closureLow: psig(API_6A_LOW_GAS_PSIG), backseat: at },
     steps: [
-      line('Body test', `${API_6A.name}, rated ${row.rated} psi`, 'gate partly open', psig(row.body)),
+      line('Body test', `${API_6A.name}, rated ${row.rated} psi`, 'gate partly open', body),
       line(
         'Seat test',
         'rated pressure, each direction of a bidirectional valve, no visible leak',
@@ -175,6 +205,9 @@ function wellhead(rating: GaugePressure): Result<Worked<TestPressures>> {
       line('Low-pressure gas seat test (3G)', '300 psi ± 10 %, no bubbles', '', psig(API_6A_LOW_GAS_PSIG)),
     ],
     notes: [
+      ...(row.large === undefined || size
+        ? []
+        : [`${formatNumber(row.large, 0)} psi for bores of 16 3/4 in and more.`]),
       ...(row.note ? [`${row.note}.`] : []),
       'The 21st edition may use 1.5 × throughout: go by the nameplate and its edition.',
     ],

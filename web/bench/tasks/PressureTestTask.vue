@@ -2,11 +2,11 @@
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import type { ReadingMessage } from '@dusk-wren/contract';
 import { onStep, type InstrumentId } from '@dusk-wren/core/job';
-import type { TaskOf } from '@dusk-wren/core/task';
+import { outcomeOf, type TaskOf, type TestOutcome } from '@dusk-wren/core/task';
 import {
   formatLeak,
+  capital,
   formatNumber,
-  isWithin,
   preferredUnit,
   psig,
   seconds,
@@ -56,7 +56,14 @@ const leak = computed<Leak>(() => ({
   perMinute: now.value && now.value.held > 0 ? (now.value.leaked / now.value.held) * 60 : 0,
   of: now.value?.of ?? of,
 }));
-const over = computed(() => !isWithin(leak.value, props.task.allowed));
+const outcome = computed((): TestOutcome =>
+  outcomeOf(
+    { pressure: psig(now.value?.psig ?? 0), hold: seconds(now.value?.held ?? 0), leak: leak.value },
+    props.task,
+  ),
+);
+const said = (what: TestOutcome, found: Leak): string =>
+  what === 'leaks' ? `Over: ${formatLeak(found)}` : capital(what);
 
 const run = () => {
   samples.value = [];
@@ -83,7 +90,8 @@ useKeys([{ key: 'enter', label: 'Keep this test', run: keep, when: () => now.val
   <div class="test">
     <ul class="asked number">
       <li>
-        <span>at</span><b>{{ show(task.pressure) }}</b>
+        <span>at</span><b>{{ show(task.pressure) }}</b
+        ><template v-if="task.most"> to {{ show(task.most) }}</template>
       </li>
       <li>
         <span>for</span><b>{{ show(task.hold) }}</b>
@@ -116,20 +124,25 @@ useKeys([{ key: 'enter', label: 'Keep this test', run: keep, when: () => now.val
           {{ formatNumber(now?.leaked ?? 0, 1) }}
           <small>{{ of }} in {{ show(seconds(now?.held ?? 0)) }}</small>
         </p>
-        <p v-if="now?.phase === 'done'" class="verdict label" :class="over ? 'rework' : 'fit'" role="status">
-          <ContactRing :verdict="over ? 'rework' : 'fit'" :size="24" />{{
-            over ? `Over: ${formatLeak(leak)}` : 'Holds'
+        <p
+          v-if="now?.phase === 'done'"
+          class="verdict label"
+          :class="outcome === 'holds' ? 'fit' : 'rework'"
+          role="status"
+        >
+          <ContactRing :verdict="outcome === 'holds' ? 'fit' : 'rework'" :size="24" />{{
+            said(outcome, leak)
           }}
         </p>
       </div>
     </div>
     <div class="buttons">
       <BenchButton v-if="now?.phase === 'done'" lamp hint="enter" @press="keep">{{
-        over
-          ? task.test === 'seat'
+        outcome === 'holds'
+          ? 'Keep this test'
+          : outcome === 'leaks' && task.test === 'seat'
             ? 'Keep it: back to the seat'
             : 'Keep it, put right and run again'
-          : 'Keep this test'
       }}</BenchButton>
       <BenchButton v-if="!running" :lamp="now?.phase !== 'done'" @press="run">{{
         samples.length > 0 ? 'Run again' : 'Pump up'
@@ -137,7 +150,7 @@ useKeys([{ key: 'enter', label: 'Keep this test', run: keep, when: () => now.val
       <BenchButton v-else @press="stop">Stop, pressure off</BenchButton>
     </div>
     <p v-for="entry in before" :key="entry.seq" class="problem">
-      Tried before: {{ show(entry.body.pressure) }}, {{ formatLeak(entry.body.leak) }}.
+      Tried before: {{ show(entry.body.pressure) }}, {{ said(outcomeOf(entry.body, task), entry.body.leak) }}.
     </p>
     <details>
       <summary class="label muted">No rig: type what was read</summary>

@@ -1,7 +1,14 @@
 <script setup lang="ts">
 import { customersView } from '@dusk-wren/contract';
-import { GROUP_NAMES, MATERIAL_GROUPS, NOMINAL_SIZES, PRESSURE_CLASSES } from '@dusk-wren/core/standards';
 import {
+  GROUP_NAMES,
+  IRON_BODIES,
+  MATERIAL_GROUPS,
+  NOMINAL_SIZES,
+  PRESSURE_CLASSES,
+} from '@dusk-wren/core/standards';
+import {
+  closureOf,
   CONSTRUCTION_IDS,
   CONSTRUCTIONS,
   ofConstruction,
@@ -12,8 +19,9 @@ import {
   type ValveDraft,
 } from '@dusk-wren/core/valve';
 import { useQuery } from '@pinia/colada';
-import { ref } from 'vue';
+import { computed, ref } from 'vue';
 import { call } from '../../api/client';
+import QuantityField from '../../parts/QuantityField.vue';
 import LikeWarning from './LikeWarning.vue';
 
 /** Who a new valve is: its plate read as it is typed, pasted or scanned, or filled in field by field. */
@@ -22,6 +30,7 @@ const { data: shop } = useQuery({
   key: () => ['customers'],
   query: () => call('/customers', customersView),
 });
+const ratedBy = computed(() => closureOf(draft.value.features).ratedBy);
 const line = ref('');
 const plateRead = ref<PlateRead>();
 function readLine(text: string): void {
@@ -79,16 +88,21 @@ function readLine(text: string): void {
         :items="NOMINAL_SIZES.map(([nps, dn]) => ({ title: `NPS ${nps} · DN ${dn}`, value: nps }))"
         clearable
       />
-      <v-select v-model="draft.pressureClass" label="Class" :items="[...PRESSURE_CLASSES]" clearable />
+      <QuantityField
+        v-if="ratedBy === 'working pressure'"
+        v-model="draft.ratedPressure"
+        label="Rated working pressure"
+        dimension="gauge pressure"
+        example="5000 psig"
+      />
+      <v-select v-else v-model="draft.pressureClass" label="Class" :items="[...PRESSURE_CLASSES]" clearable />
       <v-select
         v-model="draft.group"
         label="Body"
-        :items="
-          MATERIAL_GROUPS.map((group) => ({
-            title: `${group} · ${GROUP_NAMES[group]}`,
-            value: group,
-          }))
-        "
+        :items="[
+          ...MATERIAL_GROUPS.map((group) => ({ title: `${group} · ${GROUP_NAMES[group]}`, value: group })),
+          ...IRON_BODIES.map((iron) => ({ title: iron, value: iron })),
+        ]"
         clearable
       />
     </div>

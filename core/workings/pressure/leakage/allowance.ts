@@ -8,7 +8,7 @@ import {
   type PressureDifference,
   type Time,
 } from '../../../quantity';
-import type { Api598Edition, MaterialGroup, NominalSize, Orifice } from '../../../standards';
+import type { Api598Edition, IronBody, MaterialGroup, NominalSize, Orifice } from '../../../standards';
 
 /** What a question about leakage may hold; each standard takes what it needs and says what is missing. */
 export interface LeakQuestion {
@@ -21,6 +21,7 @@ export interface LeakQuestion {
   class?: string;
   rate?: string;
   group?: MaterialGroup;
+  iron?: IronBody;
   fluid: 'liquid' | 'gas';
   portDiameter?: Length;
   difference?: PressureDifference;

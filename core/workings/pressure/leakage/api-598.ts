@@ -58,11 +58,14 @@ export function leakByApi598(given: LeakQuestion): Result<Worked<LeakAllowance>>
 
 function testPressure(given: LeakQuestion): Result<GaugePressure> {
   if (given.fluid === 'gas') return ok(psig(LOW_PRESSURE_CLOSURE_PSIG.low));
-  const pressureClass = pressureClassOf(given, API_598.name);
-  if (!pressureClass.ok) return pressureClass;
+  const { iron, size, group } = given;
+  const pressureClass = iron === undefined ? pressureClassOf(given, API_598.name) : undefined;
+  if (pressureClass?.ok === false) return pressureClass;
   const pressures = testPressures.work({
-    class: pressureClass.value,
-    ...(given.group ? { group: given.group } : {}),
+    ...(iron === undefined ? {} : { iron }),
+    ...(size ? { size } : {}),
+    ...(pressureClass ? { class: pressureClass.value } : {}),
+    ...(group ? { group } : {}),
   });
   return pressures.ok ? ok(pressures.value.result.closureHigh) : pressures;
 }
