@@ -85,7 +85,7 @@ const body: Take = (found, into) => {
 };
 
 const ratedPressure: Take = (found, into) => {
-  const read = parseQuantity(found[1] ?? '', 'gauge pressure');
+  const read = parseQuantity((found[1] ?? '').replace(/(\d) (?=\d{3})/g, '$1'), 'gauge pressure');
   const rated = read.ok ? API_6A_RATINGS.find((psi) => isNear(valueIn(read.value, 'psig'), psi)) : undefined;
   if (rated === undefined) return false;
   into.ratedPressure = psig(rated);
@@ -122,10 +122,10 @@ const PATTERNS: readonly (readonly [label: string, pattern: RegExp, take: Take])
   ['Size', /^size[ :]*(\d[\d /-]*)$/i, size],
   [
     'Rated pressure',
-    /^(?:rated|rating|w\.?p\.?|working ?press(?:ure|\.)?)[ :=]*(\d[\d ]*(?:psi|psig|mpa|bar))$/i,
+    /^(?:rated|rating|w\.?p\.?|working ?press(?:ure|\.)?)[ :=]*(\d[\d .]*(?:psi|psig|mpa|bar))$/i,
     ratedPressure,
   ],
-  ['Rated pressure', /^(\d[\d ]*(?:psi|psig|mpa))(?: ?w\.?p\.?)?$/i, ratedPressure],
+  ['Rated pressure', /^(\d[\d .]*(?:psi|psig|mpa))(?: ?w\.?p\.?)?$/i, ratedPressure],
   ['Class', /^(?:class|cl\.?|ansi|rating)[ :#]*(\d{3,4})(?: ?#|lbs?)?$/i, pressureClass],
   ['Class', /^#?(\d{3,4}) ?(?:#|lbs?)$/i, pressureClass],
   ['Body', /^(?:body|shell|mat(?:erial|\.)?)[ :]*(\S.*)$/i, body],
