@@ -1,4 +1,5 @@
-export { fitRunout, LEAST_READINGS, type RunoutFit } from './runout-fit';
+export { fitEqualReadings, fitRunout, LEAST_FOR_VERDICT, LEAST_READINGS, type RunoutFit } from './runout-fit';
+export { linearFit } from './linear-fit';
 export { readBluedRing, type BlueArc, type BluedRing, type BlueGap } from './blued-ring';
 export { leastDeviation, leastSquares, throughEnds, type Line } from './straight-line';
 export {

@@ -76,12 +76,15 @@ describe('guides, bores, shafts, inserts', () => {
 });
 
 describe('seats that are never ground in against each other', () => {
-  it('a wedge is lapped on a block whatever its depth', () => {
-    for (const depth of [0.001, 0.01, 0.05])
-      expect(call(on('gate-wedge'), 'wedge', damage(inches(depth)))).toMatchObject({
-        verdict: 'rework',
-        method: 'lap on a block',
-      });
+  it('a wedge is lapped on a block while that lets it sink no further than it may (API 600: 0.13 in at NPS 6)', () => {
+    const wedge = (depth: number) => call({ ...on('gate-wedge'), nps: 6 }, 'wedge', damage(inches(depth)));
+    for (const depth of [0.001, 0.01])
+      expect(wedge(depth)).toMatchObject({ verdict: 'rework', method: 'lap on a block' });
+    const deep = wedge(0.012);
+    expect(deep.verdict).toBe('renew');
+    expect(say(wordReason(deep.reason), 'US')).toMatch(/sink 0\.1377 in.*0\.13 in/);
+    const { nps: _nps, ...unsized } = on('gate-wedge');
+    expect(call(unsized, 'wedge', damage(inches(0.01))).verdict).toBe('ask');
   });
   it('a gate seat that comes out is taken out; with a portable grinder it is ground in line', () => {
     expect(call(on('gate-wedge'), 'left seat', damage(inches(0.01)))).toMatchObject({
@@ -101,6 +104,29 @@ describe('seats that are never ground in against each other', () => {
       expect(call(on('relief-spring'), part, damage(inches(0.002)))).toMatchObject({
         method: 'lap against a lap',
       });
+  });
+  it.each<[string, Parameters<typeof on>[0], PartRole, number, string]>([
+    ['a relief nozzle', 'relief-spring', 'nozzle', 0.125, 'renew'],
+    ['a relief disc past a lap', 'relief-spring', 'disc', 0.02, 'ask'],
+    ['a seat of a wedge', 'gate-wedge', 'left seat', 0.25, 'renew'],
+    ['a disc half an inch deep', 'globe-bolted', 'disc', 0.5, 'renew'],
+    ['a taper plug', 'plug-lubricated', 'plug', 0.02, 'ask'],
+    ['a ball that a nail does not catch on', 'ball-three-piece', 'ball', 0.0002, 'ask'],
+    ['a cartridge', 'control-ball-in-venturi', 'cartridge', 0.02, 'renew'],
+  ])('%s is not lapped past what it has to give (%s %s, %d in): %s', (_, id, part, depth, verdict) => {
+    const features =
+      part === 'cartridge'
+        ? { seat: { kind: 'cartridge', face: 'hard-faced', service: 'first' } as const }
+        : {};
+    expect(call(on(id, features), part, damage(inches(depth))).verdict).toBe(verdict);
+  });
+  it('a joint face is lapped, then turned, then asked about: half an inch is a matter of what wall is left', () => {
+    const face = (depth: number) =>
+      call(on('globe-bolted'), 'bonnet', { kind: 'joint face damage', form: 'pit', depth: inches(depth) });
+    expect([0.003, 0.02, 0.5].map((depth) => face(depth).verdict)).toEqual(['rework', 'rework', 'ask']);
+  });
+  it('a body that leaks is not cleaned up', () => {
+    expect(call(on('globe-bolted'), 'body', { kind: 'leaks' }).verdict).toBe('ask');
   });
   it('gates lapped flat as made are renewed; so is a marked ball, and a soft seat', () => {
     expect(call(on('gate-slab-unitised'), 'outer gate', damage(inches(0.001))).verdict).toBe('renew');

@@ -21,6 +21,7 @@ const REASONS = {
   blocked: 'a small passage blocked stops the whole valve',
   'rides low': 'no wear travel left: it would bottom before it seals',
   'pocket corroded': 'corroded where the seat meets the body: no seat will seal in it',
+  'body leaks': 'the body leaks: what it may be repaired by is for somebody who may decide',
   leaks: 'it leaks: put right before the job is closed',
   stuck: 'it must swivel freely to find its seat',
   'light corrosion': 'light corrosion',
@@ -44,6 +45,20 @@ const REASONS = {
   'hard facing': ({ depth }: Deep) =>
     phrase`${depth} deep: hard facing is too hard for a hand reseater: the lathe is quicker and controlled`,
   'past refacing': ({ depth }: Deep) => phrase`${depth} deep: too deep to reface by hand`,
+  'stock unknown': ({ depth, to }: Deep & { to: Length }) =>
+    phrase`${depth} deep, more than ${to}, and what stock is left is not known: the drawing’s least thickness decides`,
+  'past the lathe': ({ depth, to }: Deep & { to: Length }) =>
+    phrase`${depth} deep: more than ${to}, which is more than a part like this has to give`,
+  'past lapping': ({ depth, to }: Deep & { to: Length }) =>
+    phrase`${depth} deep, more than ${to}: a lap does not take that off and stay flat; machined to the maker’s least dimension or renewed, as his drawing says`,
+  'cartridge marked': ({ depth }: Deep) =>
+    phrase`${depth} deep: more than grinding takes off, and a cartridge is not machined here`,
+  'pair marked': ({ depth }: Deep) =>
+    phrase`${depth} deep: plug and body are a pair: a plug cut deeper drops, and its port with it`,
+  'wedge would sink': ({ depth, sink, travel }: Sinking) =>
+    phrase`${depth} off a face lets the wedge sink ${sink}; at this size it has ${travel} to sink at the most (API 600)`,
+  'wear travel unknown': ({ depth, sink }: Omit<Sinking, 'travel'>) =>
+    phrase`${depth} off a face lets the wedge sink ${sink}: the size decides whether it has that to give`,
   'lapped on a block': ({ depth }: Deep) =>
     phrase`${depth} deep: the wedge is lapped on a block, never on its seats`,
   'ground in line': ({ depth }: Deep) => phrase`${depth} deep: a portable grinder reaches it in line`,
@@ -54,16 +69,22 @@ const REASONS = {
     phrase`${depth} deep: disc and nozzle each against a lap, never on each other`,
   'flat as made': ({ depth }: Deep) =>
     phrase`${depth} deep: gates and seats are lapped flat as they are made: a mark is not dressed here`,
+  'ball lightly marked': ({ depth }: Deep) =>
+    phrase`${depth} deep: hardly to be felt; whether it may run on new seats is for somebody who may decide`,
   'ball marked': ({ depth }: Deep) => phrase`${depth} deep: a marked ball cuts its new seats`,
   // a joint face and a stem
   'joint face within lapping': ({ depth }: Deep) => phrase`${depth} deep: figure of eight on a block`,
   'joint face past lapping': ({ depth }: Deep) => phrase`${depth} deep: too deep to lap, turn it first`,
+  'joint face past turning': ({ depth, to }: Deep & { to: Length }) =>
+    phrase`${depth} deep, more than ${to}: the wall and the groove that are left decide, by calculation`,
   'marked in the packing': 'marked where the packing runs: it leaks through good packing',
   'marked below the packing': 'marked between disc and backseat: it touches no packing',
   'thread marked': 'marked on the thread',
   'runs true': ({ tir, limit }: Runout) => phrase`TIR ${tir}, limit ${limit}`,
   oval: ({ tir, limit }: Runout) =>
     phrase`TIR ${tir}, limit ${limit}: out of round, and packing rides on an oval`,
+  'out of round': ({ oval, limit }: { oval: Length; limit: Length }) =>
+    phrase`out of round by ${oval}, limit ${limit}: packing rides on an oval; reground or renewed`,
   'bent, straightened here': ({ tir, limit }: Runout) =>
     phrase`TIR ${tir}, limit ${limit}: bent; this site allows straightening`,
   'bent stem': ({ tir, limit }: Runout) =>
@@ -85,6 +106,10 @@ const REASONS = {
 
 interface Deep {
   readonly depth: Length;
+}
+interface Sinking extends Deep {
+  readonly sink: Length;
+  readonly travel: Length;
 }
 interface Runout {
   readonly tir: Length;

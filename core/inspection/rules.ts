@@ -1,5 +1,13 @@
-import { compare, inches, si, valueIn, type Length } from '../quantity';
-import { API_600, COMMON_PRACTICE, LEAST_HARD_FACING_MM, siteRule, type Source } from '../standards';
+import { compare, inches, si, thou, valueIn, type Length } from '../quantity';
+import {
+  API_600,
+  COMMON_PRACTICE,
+  LEAST_HARD_FACING_MM,
+  siteRule,
+  wearTravel,
+  wedgeSink,
+  type Source,
+} from '../standards';
 import type { StemRunout } from '../workings';
 import {
   closureOf,
@@ -86,7 +94,7 @@ function ruling(found: Case, finding: Finding): Ruling {
     case 'seat pocket corroded':
       return ruled('renew', 'pocket corroded');
     case 'leaks':
-      return reworked('clean up', 'leaks');
+      return found.part === 'body' ? ruled('ask', 'body leaks') : reworked('clean up', 'leaks');
     case 'stuck':
       return reworked('free and clean', 'stuck');
     case 'corroded':
@@ -113,7 +121,7 @@ function galled({ part }: Case): Ruling {
 }
 
 function seatDamage(found: Case, depth: Length): Ruling {
-  const { site, valve, part } = found;
+  const { site, part } = found;
   const source = siteOr(site);
   if (PART_CATALOGUE[part].kind === 'soft seating')
     return ruled('renew', { code: 'soft seat marked', depth });
@@ -123,49 +131,110 @@ function seatDamage(found: Case, depth: Length): Ruling {
     return ruled('renew', { code: 'site renews', depth }, source);
   if (compare(depth, site.grindInTo) <= 0)
     return reworked('grind in', { code: 'within grinding', depth, to: site.grindInTo }, source);
-  const seat = metalSeatOf(valve.features);
-  const stock = seat?.stock;
-  if (isSeat(part) && stock !== undefined && compare(depth, stock) > 0) {
+  if (part === 'cartridge') return ruled('renew', { code: 'cartridge marked', depth });
+  return machined(found, depth);
+}
+
+const SEATS: readonly PartRole[] = [
+  'seat',
+  'seat ring',
+  'upper seat ring',
+  'lower seat ring',
+  'port seat',
+  'nozzle',
+];
+
+/** The stock of a seating part, where it is known. */
+const stockOf = ({ part, valve }: Case): Length | undefined =>
+  SEATS.includes(part) ? metalSeatOf(valve.features)?.stock : undefined;
+
+/** More than grinding takes off: as far as the stock goes, or the site lets a part be cut whose stock nobody knows. */
+function machined(found: Case, depth: Length): Ruling {
+  const { site, valve } = found;
+  const source = siteOr(site);
+  const spent = pastStock(found, depth);
+  if (spent) return spent;
+  if (compare(depth, site.refaceTo) <= 0)
+    return reworked('reface and lap', { code: 'within refacing', depth, to: site.refaceTo }, source);
+  const isHardFaced = metalSeatOf(valve.features)?.face === 'hard-faced';
+  return reworked('lathe and lap', { code: isHardFaced ? 'hard facing' : 'past refacing', depth }, source);
+}
+
+/** A mark deeper than what the part has to give. */
+function pastStock(found: Case, depth: Length): Ruling | undefined {
+  const { site } = found;
+  const stock = stockOf(found);
+  if (stock !== undefined) {
+    if (compare(depth, stock) <= 0) return undefined;
     const why = { ...API_600, clause: `finished hard facing at least ${LEAST_HARD_FACING_MM} mm` };
     return replaceable(found)
       ? ruled('renew', { code: 'past its stock', depth, stock }, why)
       : ruled('condemn', { code: 'past the stock of the body', depth, stock }, why);
   }
-  if (compare(depth, site.refaceTo) <= 0)
-    return reworked('reface and lap', { code: 'within refacing', depth, to: site.refaceTo }, source);
-  const code = seat?.face === 'hard-faced' ? 'hard facing' : 'past refacing';
-  return reworked('lathe and lap', { code, depth }, source);
+  const to = site.latheTo;
+  if (compare(depth, to) <= 0) return undefined;
+  return replaceable(found)
+    ? ruled('renew', { code: 'past the lathe', depth, to }, siteOr(site))
+    : ruled('ask', { code: 'stock unknown', depth, to }, siteOr(site));
 }
-
-const SEATS: readonly PartRole[] = ['seat', 'seat ring', 'upper seat ring', 'lower seat ring', 'port seat'];
-const isSeat = (part: PartRole) => SEATS.includes(part);
 
 /** Seating parts that are never ground in against each other. */
 function wayOfItsOwn(found: Case, depth: Length): Ruling | undefined {
   const { valve, part, site } = found;
   switch (closureOf(valve.features).marks) {
     case 'each face by itself':
-      if (part === 'wedge') return reworked('lap on a block', { code: 'lapped on a block', depth });
-      if (site.schools.gateSeats === 'ground in line')
-        return reworked('grind the seat in line', { code: 'ground in line', depth }, siteOr(site));
-      return replaceable(found)
-        ? reworked('lap the seat out of the body', { code: 'lapped out of the body', depth })
-        : ruled('condemn', { code: 'out of reach', depth });
+      return ofWedge(found, depth);
     case 'against a lap':
-      return reworked('lap against a lap', { code: 'each against a lap', depth });
+      return compare(depth, site.refaceTo) <= 0
+        ? reworked('lap against a lap', { code: 'each against a lap', depth })
+        : (pastStock(found, depth) ??
+            ruled('ask', { code: 'past lapping', depth, to: site.refaceTo }, siteOr(site)));
     case 'renewed':
       return ruled('renew', { code: 'flat as made', depth });
     case 'ball renewed':
-      return part === 'ball' ? ruled('renew', { code: 'ball marked', depth }) : undefined;
+      if (part !== 'ball') return undefined;
+      return compare(depth, HARDLY_FELT) <= 0
+        ? ruled('ask', { code: 'ball lightly marked', depth })
+        : ruled('renew', { code: 'ball marked', depth });
+    case 'as a pair':
+      return compare(depth, site.refaceTo) <= 0
+        ? reworked('grind in', { code: 'within grinding', depth, to: site.refaceTo }, siteOr(site))
+        : ruled('ask', { code: 'pair marked', depth });
     default:
       return undefined;
   }
 }
 
+/** A mark that a fingernail does not catch on (common practice). */
+const HARDLY_FELT = thou(0.5);
+
+/** A wedge and its seats: what comes off a face lets the wedge sink, about eleven times as far. */
+function ofWedge(found: Case, depth: Length): Ruling {
+  const { part, site, valve } = found;
+  const sink = inches(wedgeSink(valueIn(depth, 'in')));
+  const travel = wearTravel(valve.nps);
+  if (part !== 'wedge' && !replaceable(found) && site.schools.gateSeats !== 'ground in line')
+    return ruled('condemn', { code: 'out of reach', depth });
+  if (!travel) return ruled('ask', { code: 'wear travel unknown', depth, sink });
+  if (compare(sink, travel) > 0)
+    return ruled(
+      replaceable(found) ? 'renew' : 'ask',
+      { code: 'wedge would sink', depth, sink, travel },
+      API_600,
+    );
+  if (part === 'wedge') return reworked('lap on a block', { code: 'lapped on a block', depth });
+  return site.schools.gateSeats === 'ground in line'
+    ? reworked('grind the seat in line', { code: 'ground in line', depth }, siteOr(site))
+    : reworked('lap the seat out of the body', { code: 'lapped out of the body', depth });
+}
+
 function jointFace({ site }: Case, depth: Length): Ruling {
-  return compare(depth, site.lapJointFaceTo) <= 0
-    ? reworked('lap joint face', { code: 'joint face within lapping', depth }, siteOr(site))
-    : reworked('turn joint face', { code: 'joint face past lapping', depth }, siteOr(site));
+  if (compare(depth, site.lapJointFaceTo) <= 0)
+    return reworked('lap joint face', { code: 'joint face within lapping', depth }, siteOr(site));
+  const to = site.turnJointFaceTo;
+  return compare(depth, to) <= 0
+    ? reworked('turn joint face', { code: 'joint face past lapping', depth }, siteOr(site))
+    : ruled('ask', { code: 'joint face past turning', depth, to }, siteOr(site));
 }
 
 function stemMark(zone: 'packing zone' | 'below the backseat' | 'thread'): Ruling {
@@ -195,9 +264,14 @@ export function stemLimit(valve: Valve, site: SiteRules): { limit: Length; sourc
 export function callOnRunout(valve: Valve, site: SiteRules, runout: StemRunout, part: PartRole): Call {
   const { limit, source } = stemLimit(valve, site);
   const found = { tir: runout.tir, limit };
-  if (si(runout.tir) <= si(limit) + 1e-12)
-    return { part, ...ruled('fit', { code: 'runs true', ...found }, source) };
-  if (valueIn(runout.bow, 'thou') * 2 < valueIn(runout.outOfRound, 'thou') / 2)
+  const { outOfRound: oval } = runout;
+  if (si(runout.tir) <= si(limit) + 1e-12) {
+    const most = site.stemOutOfRound;
+    return si(oval) > si(most) + 1e-12
+      ? { part, ...ruled('renew', { code: 'out of round', oval, limit: most }, siteOr(site)) }
+      : { part, ...ruled('fit', { code: 'runs true', ...found }, source) };
+  }
+  if (2 * si(runout.bow) < si(oval) / 2)
     return { part, ...ruled('renew', { code: 'oval', ...found }, source) };
   return site.straighteningAllowed
     ? { part, ...reworked('straighten', { code: 'bent, straightened here', ...found }, source) }

@@ -6,6 +6,9 @@ import { schoolsSchema, USUAL_SCHOOLS } from './schools';
 export const CERTIFICATE_BY = ['not who did the work', 'anybody'] as const;
 export const SAFETY_PARTS_BY = ['a lead and an inspector', 'a lead or an inspector'] as const;
 
+const TURN_JOINT_FACE_TO = inches(1 / 16);
+const LATHE_TO = inches(1 / 32);
+
 /** What a site has decided for itself. Each default is common practice; the site's name stands beside its rules. */
 export const siteRulesSchema = z.strictObject({
   /** Whose rules these are, as paper shows it. */
@@ -21,6 +24,10 @@ export const siteRulesSchema = z.strictObject({
   refaceTo: quantityOf('length'),
   /** Joint-face damage up to here is lapped on a block. */
   lapJointFaceTo: quantityOf('length'),
+  /** Deeper, up to here, it is turned; deeper still somebody decides what wall is left. */
+  turnJointFaceTo: quantityOf('length').default(TURN_JOINT_FACE_TO),
+  /** A seating face whose stock nobody knows is machined no deeper than this. */
+  latheTo: quantityOf('length').default(LATHE_TO),
   widestBlueLine: quantityOf('length'),
   bluingRoundsBeforeReface: z.int().min(1).max(10),
   passes: z.enum(['quarters', 'thirds']),
@@ -52,6 +59,8 @@ export const USUAL_RULES: SiteRules = {
   grindInTo: inches(GRIND_IN_TO_IN),
   refaceTo: inches(REFACE_TO_IN),
   lapJointFaceTo: inches(0.005),
+  turnJointFaceTo: TURN_JOINT_FACE_TO,
+  latheTo: LATHE_TO,
   widestBlueLine: inches(1 / 16),
   bluingRoundsBeforeReface: 3,
   passes: 'quarters',

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { LEAST_READINGS } from '../../analysis';
+import { LEAST_FOR_VERDICT } from '../../analysis';
 import { instrumentId } from '../../job';
 import { ok } from '../../problem';
 import { quantityOf } from '../../quantity';
@@ -10,7 +10,7 @@ export const takeRunout = defineCommand({
   kind: 'take-runout',
   body: z.strictObject({
     step: z.string().max(80),
-    readings: z.array(quantityOf('length')).min(LEAST_READINGS).max(72),
+    readings: z.array(quantityOf('length')).min(LEAST_FOR_VERDICT).max(72),
     readBy: z.union([z.literal('hand'), instrumentId]),
   }),
   decide: ({ step: id, readings, readBy }, asked) => {

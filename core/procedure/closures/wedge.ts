@@ -1,5 +1,5 @@
 import { inches, listed, phrase, type Phrase } from '../../quantity';
-import { WEDGE_WEAR_TRAVEL } from '../../standards';
+import { WEDGE_WEAR_TRAVEL, wearTravel } from '../../standards';
 import type { PartRole } from '../../valve';
 import { slug } from '../blocks/arrival';
 import { lengthAsk } from '../blocks/asks';
@@ -28,14 +28,12 @@ export const wedge: ClosureProcedure = {
 
 /** What a wedge must have left to sink, at its size or, while that is unknown, at each. */
 function leastTravel(nps: number | undefined): Phrase {
-  const rows = WEDGE_WEAR_TRAVEL.map(({ upToNps, inches: least }) => ({ upToNps, least: inches(least) }));
-  const row = nps === undefined ? undefined : rows.find(({ upToNps }) => nps <= upToNps);
-  return row
-    ? phrase`at least ${row.least} at this size`
-    : phrase`at least ${listed(
-        rows.map(({ upToNps, least }) => phrase`${least} to NPS ${upToNps}`),
-        ', ',
-      )}`;
+  const least = wearTravel(nps);
+  if (least) return phrase`at least ${least} at this size`;
+  const rows = WEDGE_WEAR_TRAVEL.map(
+    ({ upToNps, inches: travel }) => phrase`${inches(travel)} to NPS ${upToNps}`,
+  );
+  return phrase`at least ${listed(rows, ', ')}`;
 }
 
 const sized = (c: Context): Draft[] =>

@@ -58,7 +58,7 @@ export interface Closure<F = Features['closure']> {
   readonly discNut?: true;
   readonly guides?: 'top and bottom' | 'cage';
   /** How a mark on its seating faces is put right, where it is not ground in. */
-  readonly marks?: 'each face by itself' | 'against a lap' | 'renewed' | 'ball renewed';
+  readonly marks?: 'each face by itself' | 'against a lap' | 'renewed' | 'ball renewed' | 'as a pair';
   // Methods, not properties: their parameters compare both ways, so that a record by kind is a record of closures.
   /** What closes, and what it closes on, from the first to come out to the last. */
   parts(own: F, all: Features): readonly PartRole[];

@@ -16,5 +16,6 @@ export const taperPlug: Closure = {
   gland: ['gland bolts', 'gland'],
   cavity: true,
   isolatedAs: 'half open',
+  marks: 'as a pair',
   parts: () => ['stem O-rings', 'plug', 'thrust washer', 'thrust spring'],
 };

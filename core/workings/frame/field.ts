@@ -12,5 +12,5 @@ export {
   wordField,
   yesNoField,
 } from './fields/words';
-export { arcsField, rowsField } from './fields/tables';
+export { anglesField, arcsField, rowsField } from './fields/tables';
 export { pictureField, recordingField } from './fields/files';

@@ -15,7 +15,7 @@ const input = z.strictObject({
 });
 
 export type LappingMethod =
-  'grind in or lap' | 'reface and lap' | 'reface on the lathe and lap' | 'lathe and lap';
+  'grind in or lap' | 'reface and lap' | 'reface on the lathe and lap' | 'lathe and lap' | 'renew';
 
 export interface LappingGrit {
   grit: number;
@@ -29,7 +29,8 @@ export interface LappingPlan {
 }
 
 /**
- * How to bring a seat back: to 0.002 in grind in, to 0.010 in reface and lap, deeper lathe and lap; a hard
+ * How to bring a seat back: to 0.002 in grind in, to 0.010 in reface and lap, deeper lathe and lap, past 1/16 in renew
+ * (more than a seat has to give, unless its drawing says so). After a reface or a lathe cut 120 comes before 240. A hard
  * facing is cut on the lathe, never with a hand reseater. Grits from the coarsest that the damage needs, then finer to the finish wanted;
  * minutes are an estimate in two-minute charges: each grit removes the damage or the scratches of the one before.
  * Errors: none beyond the sign. Source: common practice; grain sizes from memory, the pot's µm wins.
@@ -53,7 +54,7 @@ function plan(given: z.output<typeof input>): Result<Worked<LappingPlan>> {
   const method = methodFor(depth, given.hardFacing ?? false);
   const toRemove = method === 'grind in or lap' ? si(given.damage) : MACHINED_FINISH_METRES;
   const last = Number(given.finish ?? '240');
-  const used = COMPOUNDS.filter(
+  const used = (method === 'renew' ? [] : COMPOUNDS).filter(
     ({ grit, grainMicrons }) => grit <= last && (grainMicrons * 1e-6 <= COARSEST * toRemove || grit >= 240),
   );
   const grits = used.map((compound, i) => gritFor(compound, i === 0 ? toRemove : scratchOf(used[i - 1])));
@@ -79,6 +80,9 @@ function plan(given: z.output<typeof input>): Result<Worked<LappingPlan>> {
     notes: [
       'All compound off between grits. Change it every couple of minutes: a dull one only polishes.',
       'The minutes are an estimate; the eye and the blue decide.',
+      ...(method === 'renew'
+        ? ['More than a seat has to give: renewed, or its drawing asked what metal is left.']
+        : []),
       ...(method === 'lathe and lap'
         ? ['A crack means renew, whatever its depth; check the stock left before cutting.']
         : []),
@@ -89,7 +93,9 @@ function plan(given: z.output<typeof input>): Result<Worked<LappingPlan>> {
 }
 
 /** What is left to lap off after a reface or a lathe cut: the tool marks. */
-const MACHINED_FINISH_METRES = si(inches(0.0005));
+const MACHINED_FINISH_METRES = si(inches(0.001));
+/** Deeper than this no seat has metal to give (common practice). */
+const LATHE_TO_IN = 1 / 16;
 /** A grain up to this many times the depth is not coarser than the damage needs. */
 const COARSEST = 4.2;
 /** A grain ploughs about a tenth of its size deep and takes off a twentieth of it in a fresh two-minute charge. */
@@ -97,6 +103,7 @@ const [SCRATCH_SHARE, CHARGE_SHARE] = [0.1, 0.05];
 
 function methodFor(depthIn: number, hardFacing: boolean): LappingMethod {
   if (depthIn <= GRIND_IN_TO_IN * (1 + 1e-9)) return 'grind in or lap';
+  if (depthIn > LATHE_TO_IN * (1 + 1e-9)) return 'renew';
   if (depthIn > REFACE_TO_IN * (1 + 1e-9)) return 'lathe and lap';
   return hardFacing ? 'reface on the lathe and lap' : 'reface and lap';
 }

@@ -115,7 +115,7 @@ useKeys([
         :readings="readings"
         :limit="valueIn(task.limit, 'thou')"
         :bow="answer && valueIn(answer.result.bow, 'thou')"
-        :bow-degrees="answer?.result.bowAngle.value"
+        :bow-degrees="answer?.result.bowAngle?.value"
         :live="running ? live : undefined"
       />
       <div class="side">
@@ -129,7 +129,12 @@ useKeys([
         <template v-if="answer && call">
           <CallWords :call="call" />
           <ul class="figures number">
-            <li>Bow {{ show(answer.result.bow) }}, high at {{ clock(answer.result.bowAngle.value) }}</li>
+            <li>
+              Bow {{ show(answer.result.bow)
+              }}<template v-if="answer.result.bowAngle"
+                >, high at {{ clock(answer.result.bowAngle.value) }}</template
+              >
+            </li>
             <li>TIR {{ show(answer.result.tir) }}, limit {{ show(task.limit) }}</li>
             <li>Out of round {{ show(answer.result.outOfRound) }}</li>
           </ul>

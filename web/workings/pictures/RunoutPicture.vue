@@ -10,13 +10,14 @@ const USUAL_LIMIT_THOU = 5;
 const plot = computed(() => {
   const read = stemRunout.input.safeParse(props.raw);
   const worked = read.success ? stemRunout.work(read.data) : undefined;
-  if (!read.success || !worked?.ok) return undefined;
+  const readings = read.data?.readings;
+  if (!read.success || !worked?.ok || !readings) return undefined;
   const { bow, bowAngle } = worked.value.result;
   return {
-    readings: read.data.readings.map((each) => valueIn(each, 'thou')),
+    readings: readings.map((each) => valueIn(each, 'thou')),
     limit: read.data.limit ? valueIn(read.data.limit, 'thou') : USUAL_LIMIT_THOU,
     bow: valueIn(bow, 'thou'),
-    bowDegrees: valueIn(bowAngle, '°'),
+    bowDegrees: bowAngle ? valueIn(bowAngle, '°') : 0,
   };
 });
 </script>

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { quantityOf, type Quantity } from '../../../quantity';
+import { quantityOf, unitNames, type Quantity } from '../../../quantity';
 import { fieldMeta, type About, type Column } from '../field-meta';
 import { NUMERIC } from './numeric';
 import { checkSize } from './quantities';
@@ -25,6 +25,13 @@ const angle = z.union([
     .transform((text): Quantity<'angle'> => ({ dimension: 'angle', value: Number(text), unit: '°' })),
   quantityOf('angle'),
 ]);
+
+/** Angles one after another, degrees where no unit is said. */
+export const anglesField = (about: About, most: number) =>
+  z
+    .array(angle)
+    .max(most)
+    .register(fieldMeta, { ...about, kind: 'quantities', dimension: 'angle', units: unitNames('angle') });
 
 const lineWidth = quantityOf('length').superRefine((q, context) => {
   checkSize(q, 'width', 'positive', context);
