@@ -109,7 +109,7 @@ describe('a refusal names the field as the form does', () => {
     [
       'stem.runout',
       { readings: ['1 thou'] },
-      'Dial readings at equal angles: 1 given, at least 5 needed: bow and out-of-round cannot be told apart with fewer; eight or more are wanted.',
+      'Dial readings, one turn: 1 given, at least 5 needed: bow and out-of-round cannot be told apart with fewer; eight or more are wanted.',
     ],
     [
       'relief.set',

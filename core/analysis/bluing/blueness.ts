@@ -1,3 +1,5 @@
+import { quantile } from '../quantile';
+
 /** A picture as a canvas gives it: RGBA, row by row. */
 export interface Picture {
   readonly width: number;
@@ -123,10 +125,6 @@ export function levelsOf({ width, height, blue, glare }: Plane, wanted = 60_000)
     bluest: quantile(sample, BLUE_QUANTILE),
   };
 }
-
-/** A quantile of values in order; 0 of none. */
-export const quantile = (sorted: ArrayLike<number>, share: number): number =>
-  sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? 0;
 
 /** The lower quartile lies this many standard deviations under the middle (normal distribution). */
 const QUARTILE = 0.6745;

@@ -1,4 +1,4 @@
-import { quantile } from './blueness';
+import { quantile } from '../quantile';
 import type { LinePath } from './line-path';
 import { INNER, WIDTHS, type Unwrapped } from './unwrap';
 

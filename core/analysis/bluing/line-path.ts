@@ -1,5 +1,5 @@
 import { linearFit } from '../linear-fit';
-import { quantile } from './blueness';
+import { quantile } from '../quantile';
 import { bareMetal, noiseOf, type Metal } from './metal';
 import { sightOf, type Sight } from './sight';
 import { alongTheLine, DEGREES_EACH, INNER, OUTER, WIDTHS, type Unwrapped } from './unwrap';

@@ -1,4 +1,5 @@
-import { quantile, spreadOf } from './blueness';
+import { quantile } from '../quantile';
+import { spreadOf } from './blueness';
 import type { Sight } from './sight';
 import { INNER, WIDTHS, type Unwrapped } from './unwrap';
 

@@ -1,5 +1,6 @@
 import { arcsOf, degreesIn, raysOf, type RingArc } from './arcs';
-import { planeOf, quantile, type Picture } from './blueness';
+import { quantile } from '../quantile';
+import { planeOf, type Picture } from './blueness';
 import { findRing } from './find-ring';
 import { followLine, type FollowedLine } from './follow-line';
 import { flatness, type Circle, type SeatRing } from './ring';

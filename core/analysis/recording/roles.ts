@@ -7,8 +7,8 @@ export type RecordingRole = (typeof RECORDING_ROLES)[number];
 const DIMENSIONS: Readonly<Record<RecordingRole, readonly [Dimension, ...Dimension[]]>> = {
   time: ['time'],
   signal: ['ratio', 'current', 'gauge pressure'],
-  pressure: ['gauge pressure'],
-  'pressure 2': ['gauge pressure'],
+  pressure: ['gauge pressure', 'absolute pressure'],
+  'pressure 2': ['gauge pressure', 'absolute pressure'],
   travel: ['length', 'ratio', 'angle'],
 };
 
@@ -16,10 +16,12 @@ const DIMENSIONS: Readonly<Record<RecordingRole, readonly [Dimension, ...Dimensi
 const WORDS: readonly (readonly [RegExp, RecordingRole])[] = [
   [/time|zeit|temps|\bt\b|sec/i, 'time'],
   [/travel|position|stroke|stem|\bx\b|lift|hub/i, 'travel'],
-  [/(pressure|press|\bp)\s*_?\s*(2|b|bottom|lower)/i, 'pressure 2'],
-  [/pressure|press|actuator|diaphragm|output|\bp\b|\bp1\b/i, 'pressure'],
+  [/(pressure|press|druck|\bp)\s*_?\s*(2|b|bottom|lower)/i, 'pressure 2'],
+  [/pressure|press|druck|actuator|diaphragm|output|\bp\b|\bp1\b/i, 'pressure'],
   [/signal|set\s*-?point|command|input|demand|current|\bsp\b/i, 'signal'],
 ];
+
+const ATMOSPHERE = 101_325;
 
 export interface ColumnMeaning {
   readonly column: number;
@@ -51,7 +53,8 @@ function meaningIn(header: string, column: number, role: RecordingRole): ColumnM
         dimension,
         unit: one.value.unit,
         factor: si(one.value) - si(none.value),
-        offset: si(none.value),
+        // Gauge pressure is what an actuator feels.
+        offset: si(none.value) - (dimension === 'absolute pressure' ? ATMOSPHERE : 0),
       };
   }
   return undefined;

@@ -12,7 +12,9 @@ import {
 } from '../../analysis';
 import { inConflict, ok, outOfRange, type Result } from '../../problem';
 import {
+  formatAs,
   formatNumber,
+  fromSi,
   quantity,
   si,
   type Force,
@@ -35,13 +37,16 @@ const input = z.strictObject({
   recording: recordingField(columnChoice, { label: 'Stroke recording, CSV' }),
   area: quantityField('area', { label: 'Actuator area', example: '46 in²' }),
   travel: quantityField('length', {
-    label: 'Rated travel, for a recording in percent',
+    label: 'Rated travel',
     example: '5/8 in',
   }).exactOptional(),
 });
 
 export interface SignatureAnswer {
   friction: Force;
+  /** Where it is much more than elsewhere, and how much there. */
+  frictionWorst?: Force;
+  frictionWorstAt?: Length;
   benchLow: GaugePressure;
   benchHigh: GaugePressure;
   springRate?: Stiffness;
@@ -71,8 +76,11 @@ const SOURCE: Source = { ...COMMON_PRACTICE, name: 'Valve signature: pressure ag
  * What a stroke recording says of an actuator and its valve: friction = half the loop's width × area; bench set from
  * the line between the strokes, friction removed; spring rate = its slope × area; seat contact where the slope turns;
  * seat load = |pressure at contact − pressure at the end| × area; dead band, hysteresis and linearity against the
- * signal; stick-slip where travel jumps. Columns in any order, by name and unit of the header.
- * Errors: no table, a role without a column, a stroke one way only. Broken rows are counted, not fatal.
+ * signal; stick-slip where travel jumps, but for a command in steps. Columns in any order, by name and unit of the
+ * header. `benchLow` is the lower pressure of the two. Rows out of order of time are sorted and single spikes put right,
+ * and said so; with the rated travel an end that was not reached is reckoned along the line, and said.
+ * Errors: no table, a role without a column, a stroke one way only, fewer than 50 rows, a travel that cannot be that of
+ * the rated one (another unit). Broken rows are counted, not fatal.
  * Source: common practice. Example: a 69 in² actuator, 3 to 15 psi over 3/4 in → 1 104 lbf/in.
  */
 export const signatureAnalyse: Working<typeof input, SignatureAnswer> = {
@@ -83,6 +91,8 @@ export const signatureAnalyse: Working<typeof input, SignatureAnswer> = {
   input,
   results: {
     friction: 'Friction',
+    frictionWorst: 'Friction at the tightest place',
+    frictionWorstAt: 'Tightest at',
     benchLow: 'Bench set, start',
     benchHigh: 'Bench set, end',
     springRate: 'Spring rate',
@@ -144,26 +154,37 @@ export function answerFrom(
   const { signature, columns, rows, broken } = read;
   const isLength = columns.travel?.dimension === 'length';
   const metresPerTravel = isLength ? 1 : given.travel && si(given.travel);
+  const travelled = (signature.open - signature.closed) * (metresPerTravel ?? 1);
+  const rated = given.travel && si(given.travel);
+  const ofRated = isLength && rated !== undefined ? travelled / rated : 1;
+  if (ofRated > MOST_OF_RATED || ofRated < LEAST_OF_RATED)
+    return inConflict(
+      ['recording', 'travel'],
+      `The recording has ${formatAs(fromSi('length', travelled, 'in'), 'in')} of travel, rated ${formatAs(fromSi('length', rated ?? 0, 'in'), 'in')}: is the unit in its header right?`,
+    );
   const sheet = sheetFor(given.area);
   const area = si(given.area);
   const pressure = (pascals: number): GaugePressure => sheet.of('gauge pressure', pascals);
+  const { closed, open } = endsOfStroke(signature, isLength ? rated : undefined, ofRated);
   const along = (at: number) => signature.mid.intercept + signature.mid.slope * at;
   const friction = sheet.of('force', signature.frictionPressure * area);
-  const [benchLow, benchHigh] = [pressure(along(signature.closed)), pressure(along(signature.open))];
+  const [first, last] = [along(closed), along(open)];
+  const [benchLow, benchHigh] = [pressure(Math.min(first, last)), pressure(Math.max(first, last))];
   const rate =
     metresPerTravel === undefined
       ? undefined
       : sheet.of('stiffness', (Math.abs(signature.mid.slope) / metresPerTravel) * area);
   const span: Length | undefined =
-    metresPerTravel === undefined
-      ? undefined
-      : sheet.of('length', (signature.open - signature.closed) * metresPerTravel);
+    metresPerTravel === undefined ? undefined : sheet.of('length', (open - closed) * metresPerTravel);
+  const stickSlip = signature.stickSlip ?? [];
+  const tight = tightestAnswer(signature, area, sheet, metresPerTravel);
   const seat = seatAnswer(signature, area, sheet);
   const share = (value: number): Ratio => quantity('ratio', value * 100, '%');
   const { response } = signature;
   return ok({
     result: {
       friction,
+      ...tight,
       benchLow,
       benchHigh,
       ...(rate ? { springRate: rate } : {}),
@@ -175,7 +196,7 @@ export function answerFrom(
             linearity: share(response.linearity),
           }
         : {}),
-      stickSlip: signature.stickSlip.length,
+      stickSlip: stickSlip.length,
       rows,
       brokenRows: broken.count,
     },
@@ -194,7 +215,7 @@ export function answerFrom(
       ),
       ...(rate ? [line('Spring rate', 'slope × area', '', rate)] : []),
       ...seat.steps,
-      line('Stick-slip', 'travel jumps out of a standstill', '', `${signature.stickSlip.length} jumps`),
+      line('Stick-slip', 'travel jumps out of a standstill', '', `${stickSlip.length} jumps`),
       line('Rows', 'read, and broken ones left out', `${rows} read`, `${broken.count} left out`),
     ],
     notes: [
@@ -202,8 +223,14 @@ export function answerFrom(
         ? []
         : ['Give the rated travel to find the spring rate: this recording has travel in percent.']),
       ...(seat.steps.length === 0 ? ['The recording does not show the plug pressed on its seat.'] : []),
+      ...careNotes(signature, ofRated),
+      ...(tight.frictionWorst
+        ? [
+            `Tightest ${tight.frictionWorstAt ? `at ${shown(tight.frictionWorstAt)}` : 'in one place'}: ${shown(tight.frictionWorst)} of friction there.`,
+          ]
+        : []),
       ...(broken.count > 0 ? [brokenWords(broken)] : []),
-      ...signature.stickSlip
+      ...stickSlip
         .slice(0, 3)
         .map(
           ({ time, jump }) =>
@@ -212,6 +239,64 @@ export function answerFrom(
     ],
     source: SOURCE,
   });
+}
+
+/** More of the rated travel than this, or less, is another unit. */
+const [MOST_OF_RATED, LEAST_OF_RATED] = [1.3, 0.1];
+/** Less of the rated travel than this is an end that was not reached. */
+const REACHED = 0.95;
+/** A travel that comes back this far off, as a share of the span, is said. */
+const DRIFTED = 0.01;
+
+/** Both ends of the travel; one that was not reached is the rated travel away from the other. */
+function endsOfStroke({ closed, open, seat, backstop }: Signature, rated: number | undefined, share: number) {
+  if (rated === undefined || share >= REACHED) return { closed, open };
+  return backstop && !seat ? { closed: open - rated, open } : { closed, open: closed + rated };
+}
+
+function tightestAnswer(
+  { tightest, closed }: Signature,
+  area: number,
+  sheet: Sheet,
+  metresPerTravel: number | undefined,
+): Pick<SignatureAnswer, 'frictionWorst' | 'frictionWorstAt'> {
+  if (!tightest) return {};
+  return {
+    frictionWorst: sheet.of('force', tightest.pressure * area),
+    ...(metresPerTravel === undefined
+      ? {}
+      : { frictionWorstAt: sheet.of('length', (tightest.travel - closed) * metresPerTravel) }),
+  };
+}
+
+/** What was done to the recording, and what it does not show. */
+function careNotes(signature: Signature, ofRated: number): string[] {
+  const { outOfOrder, clockRestarts, spikes, strokes, drift, response, backstop, stickSlip } = signature;
+  return [
+    ...(outOfOrder > 0 ? [`${outOfOrder} rows stood out of order: sorted by their time.`] : []),
+    ...(clockRestarts > 0 ? ['The clock begins again in it: the parts are taken one after the other.'] : []),
+    ...(spikes > 0 ? [`${spikes} single values far off their neighbours were put right.`] : []),
+    ...(strokes > 2 ? [`${strokes} strokes are in it, read together.`] : []),
+    ...(ofRated < REACHED
+      ? [
+          `Full travel was not reached, ${formatNumber(ofRated * 100, 0)} % of the rated: the other end of the bench set is reckoned along the line.`,
+        ]
+      : []),
+    ...(!backstop && ofRated === 1
+      ? [
+          'It does not show the stop at the open end: with the rated travel it can be told whether that was reached.',
+        ]
+      : []),
+    ...(drift !== undefined && Math.abs(drift) > DRIFTED
+      ? [
+          `It does not close: travel ends ${formatNumber(Math.abs(drift) * 100, 1)} % from where it began. Look at the travel sensor.`,
+        ]
+      : []),
+    ...(stickSlip === undefined
+      ? ['The command goes in steps: what jumps was told to; stick-slip shows on a slow ramp.']
+      : []),
+    ...(response === undefined ? ['Too few rows against the signal for hysteresis and dead band.'] : []),
+  ];
 }
 
 function seatAnswer(

@@ -24,6 +24,7 @@ const input = z.strictObject({
     'length',
     {
       label: 'Dial readings, one turn',
+      inExample: true,
       example: '0 thou; 1.2 thou; 2.1 thou; 2.4 thou; 2 thou; 1.1 thou; 0.2 thou; -0.3 thou',
     },
     360,

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { recordStroke, strokeCsv, USUAL_RIG, type StrokeRig } from '../simulation';
-import { ask, refusal } from '../testing/ask';
+import { recordStroke, strokeCsv, USUAL_RIG, type StrokeRig } from '../../simulation';
+import { ask, refusal } from '../../testing/ask';
 
 /** The truth is known for a simulated rig; what a signature says of its recording is held against it. */
 const analyse = (rig: Partial<StrokeRig>, samples = 6000, area = `${rig.areaIn2 ?? USUAL_RIG.areaIn2} in²`) =>
