@@ -56,6 +56,8 @@ type Given = z.output<typeof input>;
 export interface ActuatorBalance {
   seatLoad: Force;
   thrustClosed: Force;
+  /** What opens it off the seat, and what is left of that at full travel. */
+  thrustOpenSeat?: Force;
   thrustOpen?: Force;
   marginPercent?: Ratio;
   verdict: 'shuts' | 'does not shut' | 'does not open';
@@ -64,11 +66,15 @@ export interface ActuatorBalance {
 const SOURCE: Source = { ...COMMON_PRACTICE, name: 'Force balance of a spring and diaphragm actuator' };
 
 /**
- * Forces on a sliding stem at both ends of travel. Air to open: the spring shuts, `A·benchLow` at the seat; full supply
- * opens, `A·(supply − benchHigh)`. Air to close: air shuts, `A·(supply − benchHigh)`; the spring opens,
- * `A·benchLow`. Seat load = closing thrust − packing friction ± ΔP × unbalanced area (flow over the plug helps to
- * shut, under it lifts). Margin = what closing has left over what resists it. The spring rate checks the bench set:
- * `A·(high − low)/travel`. Errors: air to close without a supply; a bench set that does not rise.
+ * Forces on a sliding stem, each judged where it acts. Air to open: the spring shuts, `A·benchLow` at the seat; supply
+ * lifts off the seat with `A·(supply − benchLow)` and holds `A·(supply − benchHigh)` at full travel. Air to close: air
+ * shuts, `A·(supply − benchHigh)`; the spring opens with `A·benchHigh` at the seat, `A·benchLow` at full travel.
+ * Seat load = closing thrust − packing friction ± ΔP × unbalanced area (flow over the plug helps to shut, under it
+ * lifts). Lifting off the seat works against friction, and against the difference where it comes from over the plug; at
+ * full travel the difference is gone. Margin = what closing has left over what resists it. The spring rate checks the
+ * bench set: `A·(high − low)/travel`.
+ * Verdict: `shuts` (and opens, as far as the supply is given), `does not shut`, `does not open`.
+ * Errors: air to close without a supply; a bench set that does not rise.
  * Source: statics; common practice. Example: 69 in², 3–15 psi, ¾ in → 1 104 lbf/in, 207 lbf at the seat.
  */
 export const actuatorBalance: Working<typeof input, ActuatorBalance> = {
@@ -80,6 +86,7 @@ export const actuatorBalance: Working<typeof input, ActuatorBalance> = {
   results: {
     seatLoad: 'Left on the seat',
     thrustClosed: 'Closing thrust at the seat',
+    thrustOpenSeat: 'Opening thrust at the seat',
     thrustOpen: 'Opening thrust at full travel',
     marginPercent: 'Margin over what resists closing',
     verdict: 'Verdict',
@@ -101,26 +108,25 @@ function balance(given: Given): Result<Worked<ActuatorBalance>> {
   const airCloses = given.action === 'air to close';
   if (airCloses && !given.supply)
     return inConflict(['supply'], 'Give the supply: in air to close, air does the shutting.');
-  const byAir = given.supply ? area * (si(given.supply) - high) : undefined;
-  const bySpring = area * low;
-  const closing = airCloses ? (byAir ?? 0) : bySpring;
-  const opening = airCloses ? bySpring : byAir;
+  const supply = given.supply && si(given.supply);
+  const closing = airCloses ? area * ((supply ?? 0) - high) : area * low;
+  const opening = openingThrust(given, area, low, high);
   const unbalance = si(given.difference) * si(given.unbalanceArea);
   const friction = si(given.packingFriction);
   const lifts = given.flow === 'under';
   const seat = closing - friction + (lifts ? -unbalance : unbalance);
-  const openLeft = opening === undefined ? undefined : opening - friction - (lifts ? 0 : unbalance);
   const resisting = friction + (lifts ? unbalance : 0);
   const sheet = sheetFor(given.area, given.springRate);
   const force = (newtons: number) => sheet.of('force', newtons);
   const marginPercent = resisting > 0 ? quantity('ratio', (seat / resisting) * 100, '%') : undefined;
-  const verdict =
-    seat <= 0 ? 'does not shut' : openLeft !== undefined && openLeft <= 0 ? 'does not open' : 'shuts';
+  const holdsDown = lifts ? 0 : unbalance;
+  const opens = opening === undefined || (opening.seat > friction + holdsDown && opening.full > friction);
+  const verdict = seat <= 0 ? 'does not shut' : opens ? 'shuts' : 'does not open';
   return ok({
     result: {
       seatLoad: force(seat),
       thrustClosed: force(closing),
-      ...(opening === undefined ? {} : { thrustOpen: force(opening) }),
+      ...(opening ? { thrustOpenSeat: force(opening.seat), thrustOpen: force(opening.full) } : {}),
       ...(marginPercent === undefined ? {} : { marginPercent }),
       verdict,
     },
@@ -147,10 +153,16 @@ function balance(given: Given): Result<Worked<ActuatorBalance>> {
         ? []
         : [
             line(
-              'Opening thrust',
+              'Opening thrust at the seat',
+              airCloses ? 'A · bench high' : 'A · (supply − bench low)',
+              `against ${shown(force(friction))} of friction and ${shown(force(holdsDown))} of unbalance`,
+              force(opening.seat),
+            ),
+            line(
+              'Opening thrust at full travel',
               airCloses ? 'A · bench low' : 'A · (supply − bench high)',
-              '',
-              force(opening),
+              `against ${shown(force(friction))} of friction: the difference is gone`,
+              force(opening.full),
             ),
           ]),
       line(
@@ -164,6 +176,12 @@ function balance(given: Given): Result<Worked<ActuatorBalance>> {
     notes: notesOn(given),
     source: SOURCE,
   });
+}
+
+/** What opens the plug: air against the spring, or the spring with the air let out; undefined without a supply. */
+function openingThrust({ action, supply }: Given, area: number, low: number, high: number) {
+  if (action === 'air to close') return { seat: area * high, full: area * low };
+  return supply && { seat: area * (si(supply) - low), full: area * (si(supply) - high) };
 }
 
 const rateOf = (given: Given): number =>

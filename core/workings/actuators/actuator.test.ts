@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { must } from '../../problem';
 import { ask, refusal } from '../../testing/ask';
+import { findWorking } from '..';
 
 describe('signal.travel', () => {
   it.each([
@@ -76,9 +78,33 @@ describe('actuator.balance (statics; spring rate 1 104 lbf/in from handbook part
     const over = ask('actuator.balance', { ...actuator, flow: 'over' });
     expect(over.in('seatLoad', 'lbf')).toBeCloseTo(207 - 20 + 150, 6);
     expect(over.result['verdict']).toBe('shuts');
-    expect(
-      ask('actuator.balance', { ...actuator, flow: 'over', difference: '300 psi' }).result['verdict'],
-    ).toBe('does not open');
+  });
+  it.each([
+    [
+      '300 psi holds the plug with 450 lbf: air lifts 69 × 17 = 1173 at the seat',
+      '300 psi',
+      '20 psi',
+      'shuts',
+    ],
+    ['800 psi holds it with 1200 lbf', '800 psi', '20 psi', 'does not open'],
+    ['at full travel 69 × 0.2 lbf are left against 20 of friction', '100 psi', '15.2 psi', 'does not open'],
+  ])('%s: lifting and full travel each at its own place (statics)', (_, difference, supply, verdict) => {
+    const asked = ask('actuator.balance', { ...actuator, flow: 'over', difference, supply });
+    expect(asked.result['verdict']).toBe(verdict);
+  });
+  it('air to close: the compressed spring lifts off the seat, A · bench high', () => {
+    const closing = { ...actuator, action: 'air to close', flow: 'over' };
+    expect(ask('actuator.balance', closing).in('thrustOpenSeat', 'lbf')).toBeCloseTo(69 * 15, 6);
+    const held = (difference: string) =>
+      ask('actuator.balance', { ...closing, difference }).result['verdict'];
+    expect([held('600 psi'), held('700 psi')]).toEqual(['shuts', 'does not open']);
+  });
+  it('its example on the screen is a sound valve', () => {
+    const { fields } = must(findWorking('actuator.balance'));
+    const example = Object.fromEntries(
+      fields.map((field) => [field.name, field.kind === 'choice' ? field.choices[0] : field.example]),
+    );
+    expect(ask('actuator.balance', example).result['verdict']).toBe('shuts');
   });
   it('air to close: air less the end of the bench set shuts, the spring opens', () => {
     const asked = ask('actuator.balance', { ...actuator, action: 'air to close' });
