@@ -12,6 +12,7 @@ export const STATUS: Readonly<Record<AnyProblemCode, number>> = {
   'quantity.unit-unknown': UNREADABLE,
   'quantity.wrong-kind': UNREADABLE,
   'quantity.not-finite': UNREADABLE,
+  'quantity.two-readings': UNREADABLE,
   'working.unknown': 404,
   'input.invalid': UNREADABLE,
   'input.out-of-range': REFUSED,

@@ -28,6 +28,8 @@ export const WORDING: Words = {
   'quantity.wrong-kind': ({ text, wanted, found }) =>
     `“${text}” is ${found.length > 0 ? `a ${list(found)}` : 'something else'}; a ${wanted} is wanted here.`,
   'quantity.not-finite': ({ text }) => `“${text}” is not a number that can be reckoned with.`,
+  'quantity.two-readings': ({ text, either, or }) =>
+    `“${text}” may be ${either} or ${or}: type it with a point for the decimals and no comma.`,
   'working.unknown': ({ id, known }) => `There is no working “${id}”. There are: ${known.join(', ')}.`,
   'input.invalid': ({ issues }) => issues.map(wordIssue).join(' '),
   'input.out-of-range': ({ field, value, allowed, why }) =>

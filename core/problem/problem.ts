@@ -10,6 +10,7 @@ export type Problem =
   | { code: 'quantity.unit-unknown'; text: string; number: number; unit: string; suggestions: string[] }
   | { code: 'quantity.wrong-kind'; text: string; unit: string; wanted: string; found: string[] }
   | { code: 'quantity.not-finite'; text: string }
+  | { code: 'quantity.two-readings'; text: string; either: string; or: string }
   // workings
   | { code: 'working.unknown'; id: string; known: string[] }
   | { code: 'input.invalid'; issues: InputIssue[] }

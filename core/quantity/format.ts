@@ -19,6 +19,8 @@ const PREFERRED: Preferred = {
   volume: { US: 'gal', SI: 'L' },
   flow: { US: 'mL/min', SI: 'mL/min' },
   temperature: { US: '°F', SI: '°C' },
+  'temperature difference': { US: '°F', SI: 'K' },
+  'thermal expansion': { US: '1/°F', SI: '1/K' },
   mass: { US: 'lb', SI: 'kg' },
   time: { US: 'min', SI: 'min' },
   speed: { US: 'ft/min', SI: 'm/min' },
@@ -35,7 +37,7 @@ const PREFERRED: Preferred = {
 };
 
 const US_UNITS: ReadonlySet<string> = new Set(
-  'in thou ft lbf lbf·ft lbf·in psig psia psi ksi Mpsi in² in³ ft³ gal gpm ft³/h ft³/min scfh scfm Cv lb lb/ft³ °F ft/min ft·lbf lbf/in'.split(
+  'in thou ft inH2O inHg lbf lbf·ft lbf·in psig psia psi ksi Mpsi in² in³ ft³ gal gpm ft³/h ft³/min scfh scfm Cv lb lb/ft³ °F 1/°F ft/min ft·lbf lbf/in'.split(
     ' ',
   ),
 );

@@ -21,6 +21,8 @@ export function parseQuantity<D extends Dimension>(
 ): Result<Quantity<D>> {
   const trimmed = text.trim();
   if (trimmed === '') return refuse({ code: 'quantity.empty' });
+  const twice = dimension === 'length' && options.decimal !== ',' ? twoReadings(trimmed) : undefined;
+  if (twice) return refuse({ code: 'quantity.two-readings', text: trimmed, ...twice });
   const read = readNumber(trimmed, options.decimal);
   if (!read) return refuse({ code: 'quantity.unreadable', text: trimmed, understood: '', leftover: trimmed });
   if (!Number.isFinite(read.value)) return refuse({ code: 'quantity.not-finite', text: trimmed });
@@ -53,6 +55,17 @@ export function parseQuantity<D extends Dimension>(
     unit: name,
     suggestions,
   });
+}
+
+/**
+ * A length as `1,125 in`: thousands where a point is for decimals, a little over one where a comma is. No valve is
+ * measured in thousands of anything, and a hand that writes commas writes them for decimals: which, is asked.
+ */
+function twoReadings(text: string): { either: string; or: string } | undefined {
+  const found = /^([-+]?[1-9]\d{0,2}),(\d{3})(?![\d.,])\s*(.*)$/.exec(text);
+  if (!found) return undefined;
+  const [, whole = '', thousandths = '', unit = ''] = found;
+  return { either: `${whole}${thousandths} ${unit}`.trim(), or: `${whole}.${thousandths} ${unit}`.trim() };
 }
 
 function bare<D extends Dimension>(text: string, value: number, dimension: D, unit: UnitOf<D> | undefined) {

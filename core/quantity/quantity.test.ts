@@ -80,14 +80,35 @@ describe('what people type', () => {
     ['48 %', 'ratio', 0.48],
     ['0.16', 'ratio', 0.16],
     ['254 °C', 'temperature', 527.15],
+    ['3 in.', 'length', 0.0762],
+    ['7.62 cm', 'length', 0.0762],
+    ['10 mbar', 'pressure difference', 1000],
+    ['1 kg/cm²', 'gauge pressure', 98066.5],
+    ['1 kg/cm2', 'gauge pressure', 98066.5],
+    // Conventional columns: NIST SP 811, water at 4 °C and mercury at 0 °C.
+    ['1 inH2O', 'pressure difference', 249.08891],
+    ['100 mmH2O', 'gauge pressure', 980.665],
+    ['29.92 inHg', 'pressure difference', 101320.75],
+    ['2 kgf·m', 'torque', 19.6133],
+    ['20 °F', 'temperature difference', 100 / 9],
+    ['12 µm/(m·K)', 'thermal expansion', 12e-6],
+    ['6.5e-6 /°F', 'thermal expansion', 11.7e-6],
   ] as const)('%s', (text, dimension: Dimension, expected) => {
     expect(si(must(parseQuantity(text, dimension))) / expected).toBeCloseTo(1, 6);
   });
 
   it('reads a decimal comma where the locale writes one', () => {
     expect(must(parseQuantity('1,125 in', 'length', { decimal: ',' })).value).toBe(1.125);
-    expect(must(parseQuantity('1,125 in', 'length')).value).toBe(1125);
     expect(must(parseQuantity('1.125,5 mm', 'length', { decimal: ',' })).value).toBe(1125.5);
+  });
+
+  it.each(['1,125 in', '79,375 mm', '1,125"'])('%s may be read two ways, and is asked about', (text) => {
+    expect(parseQuantity(text, 'length')).toMatchObject({ problem: { code: 'quantity.two-readings' } });
+    expect(parseQuantity(text, 'length', { decimal: '.' }).ok).toBe(false);
+  });
+  it('0,875 in and 10,000 psi have one reading', () => {
+    expect(must(parseQuantity('0,875 in', 'length')).value).toBe(0.875);
+    expect(must(parseQuantity('10,000 psi', 'stress')).value).toBe(10_000);
   });
 
   it.each([

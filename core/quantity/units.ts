@@ -21,6 +21,9 @@ const PSI = 6894.757293168;
 const GALLON = 0.003785411784;
 const CUBIC_FOOT = 0.028316846592;
 const STANDARD_GRAVITY = 9.80665;
+/** Conventional columns: water at 4 °C, mercury at 0 °C, Pa a metre. */
+const WATER = 9806.65;
+const MERCURY = 133_322.387415;
 const DAY = 86400;
 const NORMAL_KELVIN = 273.15;
 const SIXTY_FAHRENHEIT = (60 + 459.67) * (5 / 9);
@@ -35,9 +38,29 @@ function pressures(mark: (unit: string) => string[]) {
   return {
     psi: unit(PSI, 'psi', 1),
     bar: unit(1e5, 'bar', 2),
+    mbar: unit(100, 'mbar', 1),
     kPa: unit(1e3, 'kpa', 1),
     MPa: unit(1e6, 'mpa', 3),
     Pa: unit(1, 'pa', 0),
+    'kg/cm²': {
+      factor: 1e4 * STANDARD_GRAVITY,
+      also: [...mark('kg/cm²'), ...mark('kg/cm2'), ...mark('kgf/cm²'), ...mark('kgf/cm2')],
+      decimals: 2,
+    },
+    inH2O: {
+      factor: INCH * WATER,
+      also: [
+        ...mark('inh2o'),
+        ...mark('inh₂o'),
+        ...mark('in.h2o'),
+        ...mark('inwc'),
+        ...mark('in.wc'),
+        ...mark('"wc'),
+      ],
+      decimals: 1,
+    },
+    mmH2O: { factor: WATER / 1000, also: [...mark('mmh2o'), ...mark('mmh₂o'), ...mark('mmwc')], decimals: 0 },
+    inHg: { factor: INCH * MERCURY, also: [...mark('inhg'), ...mark('in.hg')], decimals: 2 },
   } satisfies Record<string, Unit>;
 }
 
@@ -52,9 +75,10 @@ export const UNITS = {
     m: { factor: 1, also: ['metre', 'metres', 'meter', 'meters'], decimals: 4 },
     mm: { factor: 1e-3, also: ['millimetre', 'millimetres', 'millimeter', 'millimeters'], decimals: 3 },
     µm: { factor: 1e-6, also: ['um', 'μm', 'micron', 'microns', 'micrometre', 'micrometer'], decimals: 1 },
-    in: { factor: INCH, also: ['inch', 'inches', '"', '″', '”', "''"], decimals: 4 },
+    in: { factor: INCH, also: ['inch', 'inches', 'in.', '"', '″', '”', "''"], decimals: 4 },
     thou: { factor: INCH / 1000, also: ['mil', 'mils', 'thousandth', 'thousandths'], decimals: 1 },
     ft: { factor: 12 * INCH, also: ['foot', 'feet', "'", '′', '’'], decimals: 3 },
+    cm: { factor: 1e-2, also: ['centimetre', 'centimetres', 'centimeter', 'centimeters'], decimals: 2 },
   },
   angle: {
     '°': { factor: Math.PI / 180, also: ['deg', 'degree', 'degrees'], decimals: 1 },
@@ -95,6 +119,11 @@ export const UNITS = {
       ],
       decimals: 1,
     },
+    'kgf·m': {
+      factor: STANDARD_GRAVITY,
+      also: ['kgf.m', 'kgf*m', 'kgfm', 'kgf-m', 'kg·m', 'kg.m', 'kgm', 'kg-m', 'm·kgf'],
+      decimals: 2,
+    },
     'lbf·in': {
       factor: LBF * INCH,
       also: [
@@ -125,6 +154,11 @@ export const UNITS = {
     'kPa g': gauge.kPa,
     'MPa g': gauge.MPa,
     'Pa g': gauge.Pa,
+    'mbar g': gauge.mbar,
+    'kg/cm² g': gauge['kg/cm²'],
+    'inH2O g': gauge.inH2O,
+    'mmH2O g': gauge.mmH2O,
+    'inHg g': gauge.inHg,
   },
   'absolute pressure': {
     psia: absolute.psi,
@@ -132,6 +166,9 @@ export const UNITS = {
     'kPa a': absolute.kPa,
     'MPa a': absolute.MPa,
     'Pa a': absolute.Pa,
+    'mbar a': absolute.mbar,
+    'kg/cm² a': absolute['kg/cm²'],
+    'inHg a': absolute.inHg,
   },
   'pressure difference': {
     psi: difference.psi,
@@ -139,6 +176,11 @@ export const UNITS = {
     kPa: difference.kPa,
     MPa: difference.MPa,
     Pa: difference.Pa,
+    mbar: difference.mbar,
+    'kg/cm²': difference['kg/cm²'],
+    inH2O: difference.inH2O,
+    mmH2O: difference.mmH2O,
+    inHg: difference.inHg,
   },
   stress: {
     psi: { factor: PSI, also: [], decimals: 0 },
@@ -196,9 +238,28 @@ export const UNITS = {
     '°C': { factor: 1, offset: 273.15, also: ['c', 'degc', 'celsius'], decimals: 0 },
     '°F': { factor: 5 / 9, offset: 459.67 * (5 / 9), also: ['f', 'degf', 'fahrenheit'], decimals: 0 },
   },
+  'temperature difference': {
+    K: { factor: 1, also: ['kelvin', 'dk'], decimals: 1 },
+    '°C': { factor: 1, also: ['c', 'degc', 'celsius', 'δ°c'], decimals: 1 },
+    '°F': { factor: 5 / 9, also: ['f', 'degf', 'fahrenheit', 'r', '°r'], decimals: 1 },
+  },
+  'thermal expansion': {
+    '1/K': {
+      factor: 1,
+      also: ['/k', '/°c', '/c', '1/°c', 'perk', 'per°c', 'm/m·k', 'mm/mm·k', 'mm/mm/°c'],
+      decimals: 8,
+    },
+    '1/°F': { factor: 9 / 5, also: ['/°f', '/f', '1/f', 'per°f', 'in/in·°f', 'in/in/°f'], decimals: 8 },
+    'µm/(m·K)': {
+      factor: 1e-6,
+      also: ['µm/m·k', 'um/m·k', 'µm/m/k', 'um/m/k', 'µm/mk', 'ppm/k', 'ppm/°c', 'µm/m°c'],
+      decimals: 2,
+    },
+  },
   mass: {
     kg: { factor: 1, also: ['kilo', 'kilos', 'kilogram', 'kilograms'], decimals: 2 },
     g: { factor: 1e-3, also: ['gram', 'grams'], decimals: 1 },
+    t: { factor: 1e3, also: ['tonne', 'tonnes'], decimals: 3 },
     lb: { factor: 0.45359237, also: ['lbs', 'pound', 'pounds', 'lbm'], decimals: 1 },
   },
   time: {

@@ -73,9 +73,76 @@ export const METRIC_COARSE: Readonly<Record<number, number>> = {
   64: 6,
 };
 
-/** Reads `3/4-10`, `1 1/8-8`, `M20x2.5` and `M20`, which is coarse. Diameters from 1/4 to 4 in and M5 to M100 are taken. */
+/** Threads per inch that are made at a diameter, inches (ASME B1.1, from memory): coarse and fine by name, then the constant pitches. */
+const UNIFIED_COARSE: readonly (readonly [diameter: number, perInch: number])[] = [
+  ...STUD_THREADS.filter(([, diameter]) => diameter <= 1).map(([, d, n]) => [d, n] as const),
+  [1.125, 7],
+  [1.25, 7],
+  [1.375, 6],
+  [1.5, 6],
+  [1.75, 5],
+  [2, 4.5],
+  [2.25, 4.5],
+  [2.5, 4],
+  [2.75, 4],
+  [3, 4],
+  [3.25, 4],
+  [3.5, 4],
+  [3.75, 4],
+  [4, 4],
+];
+const UNIFIED_FINE: readonly (readonly [diameter: number, perInch: number])[] = [
+  [0.25, 28],
+  [0.3125, 24],
+  [0.375, 24],
+  [0.4375, 20],
+  [0.5, 20],
+  [0.5625, 18],
+  [0.625, 18],
+  [0.75, 16],
+  [0.875, 14],
+  [1, 12],
+  [1, 14],
+];
+/** Constant-pitch and extra-fine series: threads per inch, from and to which diameter they are made. */
+const CONSTANT_PITCH: readonly (readonly [perInch: number, from: number, to: number])[] = [
+  [4, 2.5, 4],
+  [6, 1.375, 4],
+  [8, 1, 4],
+  [12, 0.5625, 4],
+  [16, 0.375, 4],
+  [18, 1.0625, 1.6875],
+  [20, 0.25, 3],
+  [24, 0.5625, 0.6875],
+  [28, 0.25, 1.5],
+  [32, 0.25, 1],
+];
+
+/** Numbered machine screws: their diameter, and the threads per inch they are made with, coarse first. */
+const NUMBERED: Readonly<Record<string, readonly [diameter: number, perInch: readonly number[]]>> = {
+  4: [0.112, [40, 48]],
+  5: [0.125, [40, 44]],
+  6: [0.138, [32, 40]],
+  8: [0.164, [32, 36]],
+  10: [0.19, [24, 32]],
+  12: [0.216, [24, 28]],
+};
+
+function isMade(diameter: number, perInch: number): boolean {
+  const is = ([d, n]: readonly [number, number]) => Math.abs(d - diameter) < 1e-6 && n === perInch;
+  return (
+    UNIFIED_COARSE.some(is) ||
+    UNIFIED_FINE.some(is) ||
+    CONSTANT_PITCH.some(([n, from, to]) => n === perInch && diameter >= from && diameter <= to)
+  );
+}
+
+/**
+ * Reads `3/4-10`, `3/4-10 UNC-2A`, `1 1/8-8`, `#10-24`, `M20x2.5`, `M20x2.5-6g`; `3/4"` and `M20` are coarse. Numbers
+ * 4 to 12, 1/4 to 4 in and M5 to M100 are taken, at pitches that are made.
+ */
 export function parseThread(text: string): Result<Thread> {
-  return metric(text) ?? unified(text) ?? refuse(unreadable(text));
+  return metric(text) ?? numbered(text) ?? unified(text) ?? refuse(unreadable(text));
 }
 
 const unreadable = (text: string) =>
@@ -87,7 +154,9 @@ const unreadable = (text: string) =>
   }) as const;
 
 function metric(text: string): Result<Thread> | undefined {
-  const found = /^m\s*(\d+(?:\.\d+)?)(?:\s*[x×*]\s*(\d+(?:\.\d+)?))?$/i.exec(text.trim());
+  const found = /^m\s*(\d+(?:\.\d+)?)(?:\s*[x×*]\s*(\d+(?:\.\d+)?))?(?:\s*-?\s*\d[a-z]\d?[a-z]?)?$/i.exec(
+    text.trim(),
+  );
   if (!found) return undefined;
   const diameterMm = Number(found[1]);
   const pitchMm = found[2] === undefined ? (METRIC_COARSE[diameterMm] ?? 0) : Number(found[2]);
@@ -98,13 +167,31 @@ function metric(text: string): Result<Thread> | undefined {
     : refuse(unreadable(text));
 }
 
+function numbered(text: string): Result<Thread> | undefined {
+  const found = new RegExp(`^(?:#|no\\.? ?)(\\d+)(?:\\s*-\\s*(\\d+))?${SERIES}$`, 'i').exec(text.trim());
+  const made = found && NUMBERED[found[1] ?? ''];
+  if (!found || !made) return undefined;
+  const [diameterIn, pitches] = made;
+  const perInch = found[2] === undefined ? (pitches[0] ?? 0) : Number(found[2]);
+  return pitches.includes(perInch)
+    ? ok({ series: 'unified', designation: `#${found[1] ?? ''}-${perInch}`, diameterIn, perInch })
+    : refuse(unreadable(text));
+}
+
+/** The series and class that may stand behind a thread: `UNC-2A`, `8UN`, `UNF 3B`. */
+const SERIES = '(?:\\s*(?:unc|unf|unef|uns|8un|un)(?:\\s*-?\\s*\\d[ab])?)?';
+
 function unified(text: string): Result<Thread> | undefined {
-  const found = /^(.+?)\s*(?:"|in)?\s*-\s*(\d+)\s*(unc|unf|un|8un)?$/i.exec(text.trim());
-  const diameter = found ? readNumber(found[1] ?? '') : undefined;
+  const found = new RegExp(
+    `^(.+?)\\s*(?:"|″|”|in\\.?)?(?:\\s*-\\s*(\\d+(?:\\.5| 1/2)?))?${SERIES}$`,
+    'i',
+  ).exec(text.trim());
+  const named = found?.[2] === undefined && !/"|″|”|in|un/i.test(text);
+  const diameter = found && !named ? readNumber(found[1] ?? '') : undefined;
   if (!found || !diameter || diameter.rest !== '') return undefined;
-  const perInch = Number(found[2]);
-  const sensible = diameter.value >= 0.25 && diameter.value <= 4 && perInch >= 4 && perInch <= 32;
-  return sensible
+  const coarse = UNIFIED_COARSE.find(([d]) => Math.abs(d - diameter.value) < 1e-6)?.[1];
+  const perInch = found[2] === undefined ? (coarse ?? 0) : Number(found[2].replace(' 1/2', '.5'));
+  return isMade(diameter.value, perInch)
     ? ok({
         series: 'unified',
         designation: `${(found[1] ?? '').trim()}-${perInch}`,

@@ -203,8 +203,16 @@ export function ringNumber(nps: number, flangeClass: FlangeClass): number | unde
   return placed(nps, firstNps, rings);
 }
 
-/** Across the flats of a heavy hex nut, inches: 1 1/2 D + 1/8 (ASME B18.2.2). */
-export const heavyHexAcrossFlats = (diameterIn: number): number => 1.5 * diameterIn + 0.125;
+/** Heavy hex nuts that are not on the rule, inches: diameter and width across flats (ASME B18.2.2). */
+const OFF_THE_RULE: readonly (readonly [diameter: number, flats: number])[] = [
+  [0.3125, 9 / 16],
+  [0.4375, 3 / 4],
+  [0.5625, 15 / 16],
+];
+
+/** Across the flats of a heavy hex nut, inches: 1 1/2 D + 1/8 but for three small sizes (ASME B18.2.2). */
+export const heavyHexAcrossFlats = (diameterIn: number): number =>
+  OFF_THE_RULE.find(([diameter]) => Math.abs(diameter - diameterIn) < 1e-6)?.[1] ?? 1.5 * diameterIn + 0.125;
 
 /** Facing finish: raised face Ra 125–250 µin with 45–55 grooves per inch; ring groove flanks no rougher than 63 µin. */
 export const FACING_FINISH = { raisedFaceMicroinches: [125, 250], ringGrooveMicroinches: 63 } as const;

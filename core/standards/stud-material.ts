@@ -1,3 +1,4 @@
+import type { Thread } from './asme-b1-1';
 import { standard } from './source';
 
 export const A193 = standard('ASTM A193/A320', 'minimum yield by grade and diameter');
@@ -18,7 +19,7 @@ export const STUD_YIELD_KSI = {
   B16: [
     { upToIn: 2.5, yield: 105 },
     { upToIn: 4, yield: 95 },
-    { upToIn: 7, yield: 85 },
+    { upToIn: 8, yield: 85 },
   ],
   'B8 class 1': [{ upToIn: Infinity, yield: 30 }],
   'B8M class 1': [{ upToIn: Infinity, yield: 30 }],
@@ -52,6 +53,22 @@ export const STUD_MATERIALS = [
 /** Yield of this grade at this diameter; undefined where the grade is not made so thick. */
 export function studYieldKsi(material: StudMaterial, diameterIn: number): number | undefined {
   return STUD_YIELD_KSI[material].find(({ upToIn }) => diameterIn <= upToIn)?.yield;
+}
+
+/** Metric studs stand in the tables of ASTM A193 beside an inch size: to this many mm, as this many inches. */
+const METRIC_STEPS: readonly (readonly [upToMm: number, asIn: number])[] = [
+  [20, 0.75],
+  [24, 1],
+  [30, 1.25],
+  [36, 1.5],
+  [64, 2.5],
+  [100, 4],
+];
+
+/** The diameter under which a stud is looked up, inches. */
+export function tabledDiameterIn(thread: Thread): number {
+  if (thread.series === 'unified') return thread.diameterIn;
+  return METRIC_STEPS.find(([upToMm]) => thread.diameterMm <= upToMm)?.[1] ?? thread.diameterMm / 25.4;
 }
 
 /** Nut factors by lubrication (common practice; scatter ±30 %). */

@@ -19,6 +19,7 @@ import {
   NUT_FACTOR_SCATTER,
   STUD_MATERIALS,
   studYieldKsi,
+  tabledDiameterIn,
 } from '../../standards';
 import { nominalDiameter, stressArea, stressAreaStep } from './bolting-stress-area';
 import { amountField, choiceField, factorField, quantityField, threadField } from '../frame/field';
@@ -120,6 +121,8 @@ interface Target {
 
 const WARN_ABOVE_YIELD = 0.7;
 const USUAL_SHARE = 0.5;
+/** Less than a tenth of yield is a slip: 0.5 for 50 %. */
+const LEAST_SHARE = 0.1;
 
 function targetStress(given: Given, area: Area): Result<Target> {
   const named = [given.stress, given.preload, given.material].filter((each) => each !== undefined).length;
@@ -152,7 +155,8 @@ function checkedStress(target: Target, given: Quantity): Result<Target> {
 function fromYield(given: Given): Result<Target> {
   const { material } = given;
   const diameter = valueIn(nominalDiameter(given.thread), 'in');
-  const yieldKsi = material === undefined ? undefined : studYieldKsi(material, diameter);
+  const yieldKsi =
+    material === undefined ? undefined : studYieldKsi(material, tabledDiameterIn(given.thread));
   if (material === undefined || yieldKsi === undefined)
     return notInTable(
       A193.name,
@@ -160,6 +164,13 @@ function fromYield(given: Given): Result<Target> {
       'smaller diameters of this grade',
     );
   const share = given.percentYield ? si(given.percentYield) : USUAL_SHARE;
+  if (share < LEAST_SHARE)
+    return outOfRange(
+      'percentYield',
+      `${formatNumber(share * 100, 2)} %`,
+      `from ${LEAST_SHARE * 100} %`,
+      'a joint that loose opens: 50 % is typed as 50 or 50 %',
+    );
   if (share > 1)
     return outOfRange('percentYield', `${share * 100} %`, 'up to 100 %', 'the stud would stretch for good');
   const sheet = sheetFor(nominalDiameter(given.thread));

@@ -53,6 +53,8 @@ const SI_UNITS: { readonly [D in Dimension]: UnitOf<D> } = {
   volume: 'm³',
   flow: 'm³/s',
   temperature: 'K',
+  'temperature difference': 'K',
+  'thermal expansion': '1/K',
   mass: 'kg',
   time: 's',
   speed: 'm/s',

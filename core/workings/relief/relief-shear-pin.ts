@@ -10,7 +10,14 @@ const PIN_NAMES = PIN_MATERIALS.map(({ name }) => name) as [string, ...string[]]
 
 const input = z.strictObject({
   pistonDiameter: quantityField('length', { label: 'Piston diameter', example: '2 in' }),
-  leverRatio: factorField({ label: 'Lever ratio, pin force over piston force', example: '1' }, 0.01, 100),
+  leverRatio: factorField(
+    {
+      label: 'Lever ratio: pin arm over piston arm, the force on the piston for each on the pin',
+      example: '1',
+    },
+    0.01,
+    100,
+  ),
   pinDiameter: quantityField('length', {
     label: 'Pin diameter',
     example: '3/16 in',

@@ -33,7 +33,7 @@ export function leakByApi527(given: LeakQuestion): Result<Worked<LeakAllowance>>
     ),
   ];
   const common = { testPressure, hold };
-  if (given.fluid === 'liquid') {
+  if (given.fluid === 'liquid' && given.seat !== 'soft') {
     if (!given.size) return needed('size', 'the inlet size', `${API_527.name} for liquid`);
     const flow = quantity('flow', API_527_LIQUID_ML_PER_HOUR_INCH * Math.max(1, given.size.nps), 'mL/h');
     return ok({
@@ -48,9 +48,13 @@ export function leakByApi527(given: LeakQuestion): Result<Worked<LeakAllowance>>
   }
   if (given.seat === 'soft')
     return ok({
-      result: { flow: mlPerMinute(0), bubblesPerMinute: 0, ...common },
-      steps: [line('Leak allowed', 'soft seat: none', '', '0 bubbles/min'), ...test],
-      notes: [TUBE],
+      result: {
+        flow: mlPerMinute(0),
+        ...(given.fluid === 'liquid' ? { dropsPerMinute: 0 } : { bubblesPerMinute: 0 }),
+        ...common,
+      },
+      steps: [line('Leak allowed', 'soft seat: none', '', 'none for one minute'), ...test],
+      notes: given.fluid === 'liquid' ? [] : [TUBE],
       source: API_527,
     });
   if (!orifice) return needed('orifice', 'the orifice letter', API_527.name);
