@@ -1,5 +1,6 @@
 export { DIMENSIONS, isDimension, unitNames, unitOf, type Dimension, type UnitOf } from './units';
 export {
+  absoluteIfGauge,
   compare,
   degrees,
   fromSi,

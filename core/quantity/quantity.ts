@@ -77,3 +77,9 @@ export const psig = (value: number) => quantity('gauge pressure', value, 'psig')
 export const seconds = (value: number) => quantity('time', value, 's');
 export const minutes = (value: number) => quantity('time', value, 'min');
 export const degrees = (value: number) => quantity('angle', value, '°');
+
+const ATMOSPHERE = 101_325;
+
+/** A pressure in pascals absolute, given by gauge or absolute (standard atmosphere). */
+export const absoluteIfGauge = (pressure: Quantity<'gauge pressure' | 'absolute pressure'>): number =>
+  pressure.dimension === 'gauge pressure' ? si(pressure) + ATMOSPHERE : si(pressure);

@@ -1,3 +1,4 @@
+import { STUD_THREADS } from './asme-b1-1';
 import { standard } from './source';
 
 /** ASME B16.5 flanges: studs, raised-face stud lengths and ring numbers by size and class. */
@@ -190,6 +191,10 @@ const madeTo = (nps: number, flangeClass: FlangeClass): FlangeClass =>
 export function flangeStuds(nps: number, flangeClass: FlangeClass): Studs | undefined {
   return FLANGE_STUDS[nps]?.[FLANGE_CLASSES.indexOf(flangeClass)];
 }
+
+/** Thread of a stud of this diameter, inches: coarse to 1 in, 8UN above. */
+export const flangeThread = (diameterIn: number): string =>
+  STUD_THREADS.find(([, diameter]) => diameter === diameterIn)?.[0] ?? `${diameterIn}-8`;
 
 /** Stud length for raised faces, inches. */
 export function studLengthIn(nps: number, flangeClass: FlangeClass): number | undefined {

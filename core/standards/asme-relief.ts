@@ -1,3 +1,4 @@
+import { formatNumber } from '../quantity';
 import { standard } from './source';
 
 /** Set pressure tolerance and blowdown of relief valves: ASME VIII (since 2021 in Section XIII) and Section I. */
@@ -29,6 +30,20 @@ export const SECTION_I_BLOWDOWN: readonly Tolerance[] = [
   { upToPsig: 375, psi: 15 },
   { upToPsig: Infinity, share: 0.04 },
 ];
+
+/** The tolerance at a set pressure. */
+export function toleranceAt(bands: readonly Tolerance[], psig: number): { psi: number; words: string } {
+  const band = bands.find(({ upToPsig }) => psig <= upToPsig * (1 + 1e-12)) ?? bands.at(-1);
+  if (!band) throw new RangeError('a table of tolerances has no rows');
+  return 'psi' in band
+    ? { psi: band.psi, words: `${band.psi} psi` }
+    : { psi: band.share * psig, words: `${formatNumber(band.share * 100, 0)} %` };
+}
+
+/** Section I blowdown, least. */
+export const LEAST_BLOWDOWN = { psi: 2, share: 0.02 } as const;
+/** Pops of one setting lie within the larger of these of each other (common practice). */
+export const POP_SPREAD = { psi: 1, share: 0.01 } as const;
 
 /** Usual blowdown of Section VIII valves in use, share of set (common practice; no limit in the code). */
 export const USUAL_BLOWDOWN = { low: 0.07, high: 0.1 } as const;

@@ -1,5 +1,5 @@
 import { inConflict, ok, type Result } from '../../problem';
-import { fromSi, quantity, si, type FlowCoefficient, type Quantity } from '../../quantity';
+import { absoluteIfGauge, fromSi, quantity, si, type FlowCoefficient, type Quantity } from '../../quantity';
 import { eitherField, numberField, quantityField } from '../frame/field';
 
 /** Fields of the two flow workings: a coefficient in one of three ways, and the pressures. */
@@ -15,11 +15,8 @@ export const coefficientFields = {
 export const pressureAt = (label: string, example: string) =>
   eitherField(['absolute pressure', 'gauge pressure'], { label, example }, 'not negative');
 
-const ATMOSPHERE = 101_325;
-
 /** Pa absolute. */
-export const absolute = (pressure: Quantity): number =>
-  pressure.dimension === 'gauge pressure' ? si(pressure) + ATMOSPHERE : si(pressure);
+export const absolute = absoluteIfGauge;
 
 interface GivenCoefficient {
   coefficient?: FlowCoefficient;
@@ -49,7 +46,9 @@ export const bothCoefficients = (kv: number): { Cv: FlowCoefficient; Kv: FlowCoe
 });
 
 /** The outlet must be below the inlet. */
-export function fallOf(inlet: Quantity, outlet: Quantity): Result<{ inlet: number; outlet: number }> {
+type Pressure = Quantity<'gauge pressure' | 'absolute pressure'>;
+
+export function fallOf(inlet: Pressure, outlet: Pressure): Result<{ inlet: number; outlet: number }> {
   const [high, low] = [absolute(inlet), absolute(outlet)];
   return high > low
     ? ok({ inlet: high, outlet: low })

@@ -6,9 +6,9 @@ import {
   B16_5,
   FLANGE_CLASSES,
   flangeStuds,
+  flangeThread,
   heavyHexAcrossFlats,
   ringNumber,
-  STUD_THREADS,
   studLengthIn,
 } from '../../standards';
 import { inches, type Length } from '../../quantity';
@@ -66,7 +66,7 @@ function bolting(given: z.output<typeof input>): Result<Worked<FlangeBolting>> {
       'NPS 1/2 to 24, class 2500 to NPS 12',
     );
   const [count, diameter] = studs;
-  const thread = threadOf(diameter);
+  const thread = flangeThread(diameter);
   const length = studLengthIn(nps, flangeClass);
   const ring = ringNumber(nps, flangeClass);
   return ok({
@@ -94,7 +94,3 @@ function bolting(given: z.output<typeof input>): Result<Worked<FlangeBolting>> {
     source: B16_5,
   });
 }
-
-/** Coarse to 1 in, 8UN above. */
-const threadOf = (diameterIn: number): string =>
-  STUD_THREADS.find(([, diameter]) => diameter === diameterIn)?.[0] ?? `${diameterIn}-8`;

@@ -14,3 +14,4 @@ export {
 } from './fields/words';
 export { anglesField, arcsField, rowsField } from './fields/tables';
 export { pictureField, recordingField } from './fields/files';
+export { recordField } from './fields/records';

@@ -36,6 +36,11 @@ import { springRate } from '../measuring/spring-rate';
 import { stemRunout } from '../measuring/stem-runout';
 import { storedEnergy } from '../pressure/stored-energy';
 import { testPressures } from '../pressure/test-pressures';
+import { boltingJoint } from '../bolting/bolting-joint';
+import { boltingStretch } from '../bolting/bolting-stretch';
+import { leakConvert } from '../pressure/leak-convert';
+import { reliefTestSheet } from '../relief/relief-test-sheet';
+import { seatWedgeDrop } from '../seats/wedge-drop';
 import { register, type RegisteredWorking } from './working';
 
 /** Workings that belong together, as the index of a handbook would list them. */
@@ -55,6 +60,8 @@ export const SUBJECTS: readonly Subject[] = [
       register(boltingTorqueLong),
       register(boltingStressArea),
       register(gasketLoad),
+      register(boltingJoint),
+      register(boltingStretch),
     ],
   },
   {
@@ -77,6 +84,7 @@ export const SUBJECTS: readonly Subject[] = [
       register(bluingRead),
       register(lappingPlan),
       register(seatReface),
+      register(seatWedgeDrop),
       register(latheSpeed),
     ],
   },
@@ -86,6 +94,7 @@ export const SUBJECTS: readonly Subject[] = [
       register(ratingPressure),
       register(testPressures),
       register(leakAllowance),
+      register(leakConvert),
       register(storedEnergy),
     ],
   },
@@ -103,7 +112,12 @@ export const SUBJECTS: readonly Subject[] = [
   },
   {
     name: 'Relief and levers',
-    workings: [register(reliefSet), register(reliefShearPin), register(leverWeight)],
+    workings: [
+      register(reliefSet),
+      register(reliefTestSheet),
+      register(reliefShearPin),
+      register(leverWeight),
+    ],
   },
   {
     name: 'Decisions and safety',

@@ -8,7 +8,7 @@ import {
   SECTION_I_BLOWDOWN,
   SET_TOLERANCES,
   USUAL_BLOWDOWN,
-  type Tolerance,
+  toleranceAt,
 } from '../../standards';
 import { choiceField, factorField, quantityField } from '../frame/field';
 import { line, sheetFor, shown, type Sheet } from '../frame/sheet';
@@ -79,14 +79,6 @@ export const reliefSet: Working<typeof input, ReliefSet> = {
   source: ASME_VIII,
   work: set,
 };
-
-function toleranceAt(bands: readonly Tolerance[], psig: number): { psi: number; words: string } {
-  const band = bands.find(({ upToPsig }) => psig <= upToPsig * (1 + 1e-12)) ?? bands.at(-1);
-  if (!band) throw new RangeError('a table of tolerances has no rows');
-  return 'psi' in band
-    ? { psi: band.psi, words: `${band.psi} psi` }
-    : { psi: band.share * psig, words: `${formatNumber(band.share * 100, 0)} %` };
-}
 
 function set(given: Given): Result<Worked<ReliefSet>> {
   const { setPressure, backPressure, reseat } = given;
