@@ -23,6 +23,10 @@ const SAMPLES: { [C in AnyProblemCode]: [Extract<AnyProblem, { code: C }>, RegEx
     /is a stress; a length is wanted/,
   ],
   'quantity.not-finite': [{ code: 'quantity.not-finite', text: '1e999' }, /1e999/],
+  'quantity.two-readings': [
+    { code: 'quantity.two-readings', text: '1,125 in', either: '1125 in', or: '1.125 in' },
+    /1125 in or 1.125 in/,
+  ],
   'working.unknown': [
     { code: 'working.unknown', id: 'fishing', known: ['a', 'b'] },
     /no working “fishing”.*a, b/,

@@ -59,6 +59,9 @@ const RINGS: Readonly<Record<WorkingVerdict, Verdict>> = {
   broken: 'rework',
   wide: 'rework',
   'no contact': 'rework',
+  'twists the shaft': 'condemn',
+  choked: 'ask',
+  'not choked': 'fit',
 };
 const ring = computed(() => verdict.value && RINGS[verdict.value]);
 

@@ -41,6 +41,18 @@ import { boltingStretch } from '../bolting/bolting-stretch';
 import { leakConvert } from '../pressure/leak-convert';
 import { reliefTestSheet } from '../relief/relief-test-sheet';
 import { seatWedgeDrop } from '../seats/wedge-drop';
+import { actuatorBenchSet } from '../actuators/bench-set';
+import { actuatorStrokeTime } from '../actuators/stroke-time';
+import { stemThrust } from '../actuators/stem-thrust';
+import { gateThrust } from '../actuators/gate-thrust';
+import { quarterTurnTorque } from '../actuators/quarter-turn-torque';
+import { flowCavitation } from '../actuators/flow-cavitation';
+import { oringGroove } from '../seals/oring-groove';
+import { glandLiveLoad } from '../seals/gland-live-load';
+import { liftingSling } from '../decisions/lifting-sling';
+import { fitInterference } from '../measuring/fit-interference';
+import { hardnessConvert } from '../measuring/hardness-convert';
+import { hydrotestTrapped } from '../pressure/hydrotest-trapped';
 import { register, type RegisteredWorking } from './working';
 
 /** Workings that belong together, as the index of a handbook would list them. */
@@ -69,13 +81,21 @@ export const SUBJECTS: readonly Subject[] = [
     workings: [
       register(packingRings),
       register(packingGland),
+      register(glandLiveLoad),
       register(oringFit),
+      register(oringGroove),
       register(elastomerCompatibility),
     ],
   },
   {
     name: 'Measuring',
-    workings: [register(stemRunout), register(boreWear), register(springRate)],
+    workings: [
+      register(stemRunout),
+      register(boreWear),
+      register(springRate),
+      register(fitInterference),
+      register(hardnessConvert),
+    ],
   },
   {
     name: 'Seats',
@@ -96,6 +116,7 @@ export const SUBJECTS: readonly Subject[] = [
       register(leakAllowance),
       register(leakConvert),
       register(storedEnergy),
+      register(hydrotestTrapped),
     ],
   },
   {
@@ -103,11 +124,17 @@ export const SUBJECTS: readonly Subject[] = [
     workings: [
       register(signalTravel),
       register(actuatorBalance),
+      register(actuatorBenchSet),
       register(actuatorSeatLoad),
+      register(actuatorStrokeTime),
+      register(stemThrust),
+      register(gateThrust),
+      register(quarterTurnTorque),
       register(positionerStroke),
       register(signatureAnalyse),
       register(flowLiquid),
       register(flowGas),
+      register(flowCavitation),
     ],
   },
   {
@@ -125,6 +152,7 @@ export const SUBJECTS: readonly Subject[] = [
       register(repairOrRenew),
       register(valveReplacement),
       register(intervalNext),
+      register(liftingSling),
       register(mediumHazard),
     ],
   },

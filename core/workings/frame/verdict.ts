@@ -14,6 +14,9 @@ export const WORKING_VERDICTS = [
   'broken',
   'wide',
   'no contact',
+  'twists the shaft',
+  'choked',
+  'not choked',
 ] as const;
 export type WorkingVerdict = (typeof WORKING_VERDICTS)[number];
 

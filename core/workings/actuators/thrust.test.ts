@@ -1,0 +1,142 @@
+import { describe, expect, it } from 'vitest';
+import { ask, refusal } from '../../testing/ask';
+
+describe('actuator.bench-set (statics; 69 in², 3/4 in, 1104 lbf/in: 3 to 15 psi, handbook part 3)', () => {
+  const on = { area: '69 in²', travel: '3/4 in' };
+  it.each([
+    [{ springRate: '1104 lbf/in', benchLow: '3 psig' }],
+    [{ springRate: '1104 lbf/in', benchHigh: '15 psig' }],
+    [{ benchLow: '3 psig', benchHigh: '15 psig' }],
+    [{ springRate: '1110 lbf/in', benchLow: '3 psig', benchHigh: '15 psig' }],
+  ])('two of the three give the third: %j', (two) => {
+    const asked = ask('actuator.bench-set', { ...on, ...two, lead: '1/16 in' });
+    expect(asked.in('benchLow', 'psig')).toBeCloseTo(3, 6);
+    expect(asked.in('benchHigh', 'psig')).toBeCloseTo(15, 6);
+    expect(asked.in('span', 'psi')).toBeCloseTo(12, 6);
+    expect(asked.in('perTurn', 'psi')).toBeCloseTo(asked.in('springRate', 'lbf/in') / 16 / 69, 6);
+  });
+  it.each([
+    [{ springRate: '1104 lbf/in' }],
+    [{ springRate: '1140 lbf/in', benchLow: '3 psig', benchHigh: '15 psig' }],
+    [{ benchLow: '15 psig', benchHigh: '3 psig' }],
+    [{ springRate: '1104 lbf/in', benchHigh: '10 psig' }],
+  ])('refuses %j', (given) => {
+    expect(refusal('actuator.bench-set', { ...on, ...given }).code).toBe('input.conflict');
+  });
+});
+
+describe('stem.thrust (any text on power screws)', () => {
+  const stem = { meanDiameter: '0.9 in', lead: '0.2 in', friction: 0.15 };
+  it('1 000 lbf, 0.9 in, 0.2 in, 0.15: 8.56 lbf·ft', () => {
+    const asked = ask('stem.thrust', { ...stem, thrust: '1000 lbf', travel: '2 in' });
+    expect(asked.in('torque', 'lbf·ft')).toBeCloseTo(8.56, 2);
+    expect(asked.result).toMatchObject({ selfLocking: true, turns: expect.closeTo(10, 9) as number });
+    expect(asked.result['efficiency']).toBeCloseTo((1000 * 0.2) / (2 * Math.PI * 8.5563 * 12), 4);
+  });
+  it('the torque gives the thrust back (inverse)', () => {
+    expect(ask('stem.thrust', { ...stem, torque: '8.5563 lbf·ft' }).in('thrust', 'lbf') / 1000).toBeCloseTo(
+      1,
+      4,
+    );
+  });
+  it('a square thread without friction only lifts: T = F·L/2π', () => {
+    const plain = { ...stem, friction: 0, threadAngle: '0°', thrust: '1000 lbf' };
+    const asked = ask('stem.thrust', plain);
+    expect(asked.in('torque', 'lbf·in')).toBeCloseTo(200 / (2 * Math.PI), 6);
+    expect(asked.result).toMatchObject({ selfLocking: false, efficiency: expect.closeTo(1, 9) as number });
+  });
+  it.each([[{}], [{ thrust: '1 kN', torque: '1 N·m' }], [{ thrust: '1 kN', friction: 1, lead: '4 in' }]])(
+    'refuses %j',
+    (given) => {
+      expect(refusal('stem.thrust', { ...stem, ...given }).code).toBe('input.conflict');
+    },
+  );
+});
+
+describe('gate.thrust (statics)', () => {
+  const gate = {
+    seatDiameter: '5.5 in',
+    difference: '300 psi',
+    valveFactor: 0.4,
+    stemDiameter: '1 1/4 in',
+    pressure: '300 psig',
+    packingFriction: '500 lbf',
+  };
+  it('closing and opening differ by twice the pressure on the stem', () => {
+    const asked = ask('gate.thrust', gate);
+    const [drag, piston] = [0.4 * 300 * (Math.PI / 4) * 5.5 ** 2, 300 * (Math.PI / 4) * 1.25 ** 2];
+    expect(asked.in('stemPiston', 'lbf')).toBeCloseTo(piston, 6);
+    expect(asked.in('closing', 'lbf')).toBeCloseTo(drag + piston + 500, 6);
+    expect(asked.in('opening', 'lbf')).toBeCloseTo(drag - piston + 500, 6);
+  });
+});
+
+describe('quarter-turn.torque (common practice)', () => {
+  const turn = {
+    breakTorque: '60 lbf·ft',
+    actuatorBreak: '120 lbf·ft',
+    factor: 1.25,
+    stemLimit: '200 lbf·ft',
+  };
+  it.each([
+    [{}, 60, 'fit'],
+    [{ runTorque: '30 lbf·ft', actuatorRun: '45 lbf·ft' }, 20, 'fit'],
+    [{ endTorque: '100 lbf·ft', actuatorEnd: '110 lbf·ft' }, -12, 'not fit'],
+    [{ stemLimit: '100 lbf·ft' }, 60, 'twists the shaft'],
+  ])('%j: margin %d %%, %s', (more, margin, verdict) => {
+    const asked = ask('quarter-turn.torque', { ...turn, ...more });
+    expect(asked.in('margin', '%')).toBeCloseTo(margin, 6);
+    expect(asked.result['verdict']).toBe(verdict);
+  });
+  it('what the stem stands not known: ask', () => {
+    const { stemLimit: _limit, ...unknown } = turn;
+    expect(ask('quarter-turn.torque', unknown).result['verdict']).toBe('ask');
+  });
+});
+
+describe('actuator.stroke-time (IEC 60534-2-1, isothermal)', () => {
+  const tank = { volume: '10 L', supply: '6 bar g', Cv: 0.3 };
+  it('while choked the flow is steady: the time is that of ideal choked flow', () => {
+    // Air, xT 0.7, γ 1.4, 20 °C: W = N8·Cv·Y·P1·√(x·M/(T·Z)), N8 = 94.8 for kg/h, Cv and bar.
+    const kilogramsPerHour = 94.8 * 0.3 * (2 / 3) * 7.01325 * Math.sqrt((0.7 * 28.97) / 293.15);
+    const density = (1.01325e5 * 28.97) / (8314.46 * 293.15);
+    const litresPerSecond = (kilogramsPerHour / 3600 / density) * 1000;
+    const asked = ask('actuator.stroke-time', { ...tank, from: '0 bar g', to: '1 bar g' });
+    expect(asked.in('time', 's') / ((10 * 1) / 1.01325 / litresPerSecond)).toBeCloseTo(1, 2);
+  });
+  it('free air is volume times rise over one atmosphere', () => {
+    expect(ask('actuator.stroke-time', { ...tank, to: '4 bar g' }).in('airPerStroke', 'L')).toBeCloseTo(
+      40 / 1.01325,
+      6,
+    );
+  });
+  it('half the coefficient, twice the time; nearer to the supply it creeps', () => {
+    const time = (more: object) => ask('actuator.stroke-time', { ...tank, ...more }).in('time', 's');
+    expect(time({ Cv: 0.15 }) / time({})).toBeCloseTo(2, 6);
+    expect(time({ to: '5.9 bar g' })).toBeGreaterThan(time({}));
+  });
+  it.each([{ to: '6 bar g' }, { from: '3 bar g', to: '2 bar g' }])('refuses %j', (more) => {
+    expect(refusal('actuator.stroke-time', { ...tank, ...more }).code).toBe('input.conflict');
+  });
+});
+
+describe('flow.cavitation (IEC 60534-2-1)', () => {
+  const water = { inletPressure: '100 psia', outletPressure: '40 psia', vapourPressure: '10 psia' };
+  it('σ is 90/60, xF its inverse; no verdict without FL', () => {
+    const { result } = ask('flow.cavitation', water);
+    expect(result['sigma']).toBeCloseTo(1.5, 9);
+    expect(result['xF']).toBeCloseTo(2 / 3, 9);
+    expect(result['verdict']).toBeUndefined();
+  });
+  it.each([
+    [{ recovery: 0.8 }, 'choked'],
+    [{ recovery: 0.83 }, 'not choked'],
+    [{ recovery: 0.815 }, 'choked'],
+    [{ recovery: 0.815, criticalPressure: '3208 psia' }, 'not choked'],
+  ])('%j: %s (FL² 0.64, 0.689; FF opens it a little)', (more, verdict) => {
+    expect(ask('flow.cavitation', { ...water, ...more }).result['verdict']).toBe(verdict);
+  });
+  it.each([{ outletPressure: '100 psia' }, { vapourPressure: '120 psia' }])('refuses %j', (more) => {
+    expect(refusal('flow.cavitation', { ...water, ...more }).code).toBe('input.conflict');
+  });
+});
