@@ -61,6 +61,7 @@ const rows = MATERIAL_GROUPS.flatMap((group) =>
   (HANDBOOK[group] ?? '')
     .trim()
     .split('\n')
+    .filter((line) => line !== '')
     .map((line) => {
       const [fahrenheit = '', pressures = ''] = line.split('|');
       return [group, Number(fahrenheit), pressures.trim().split(' ').map(Number)] as const;
@@ -134,5 +135,50 @@ describe('working pressure (ASME B16.34, handbook part 5.3)', () => {
 describe('class 800 of small forged valves (API 602, handbook part 5.3)', () => {
   it('group 1.1 is 1975 psig at 100 °F', () => {
     expect(valueIn(must(ratingAt100F(800, '1.1')), 'psig')).toBe(valueIn(psig(1975), 'psig'));
+  });
+});
+
+describe('rows an independent check found wrong or missing (ASME B16.34; confidence beside the table)', () => {
+  it.each([
+    ['1.9', 950, [35, 320, 640, 955, 1595, 2655]],
+    ['1.9', 600, [140, 605, 1210, 1815, 3025, 5040]],
+    ['1.10', 600, [140, 605, 1210, 1815, 3025, 5040]],
+    ['1.3', 200, [255, 660, 1320, 1980, 3300, 5505]],
+    ['1.3', 300, [230, 640, 1275, 1915, 3190, 5315]],
+    ['2.8', 400, [200, 615, 1230, 1845, 3070, 5120]],
+    ['1.2', 200, [260, 750, 1500, 2250, 3750, 6250]],
+    ['1.2', 400, [200, 705, 1405, 2110, 3520, 5865]],
+    ['1.2', 700, [110, 555, 1110, 1665, 2775, 4630]],
+    ['1.9', 300, [230, 720, 1445, 2165, 3610, 6015]],
+    ['1.9', 400, [200, 695, 1385, 2080, 3465, 5775]],
+  ] as const)('group %s at %d °F', (group, fahrenheit, listed) => {
+    expect(PRESSURE_CLASSES.map((each) => must(ratingAt(each, group, fahrenheit)).pressure.value)).toEqual(
+      listed,
+    );
+  });
+  it('falls as it gets hotter, is larger in a larger class, and no step between rows is over 100 °F', () => {
+    for (const group of MATERIAL_GROUPS) {
+      const rows = RATINGS[group];
+      rows.forEach(([at, ...psi], i) => {
+        expect(psi, `${group} ${at}`).toEqual([...psi].sort((a, b) => a - b));
+        const before = rows[i - 1];
+        if (!before) return;
+        expect(at - before[0]).toBeLessThanOrEqual(100);
+        psi.forEach((each, k) => {
+          expect(each, `${group} ${at}`).toBeLessThanOrEqual(before[k + 1] ?? 0);
+        });
+      });
+    }
+  });
+  it('class 150 never rates above 320 − 0.3 T', () => {
+    for (const group of MATERIAL_GROUPS)
+      for (const [at, first] of RATINGS[group])
+        if (at > 100) expect(first).toBeLessThanOrEqual(320 - 0.3 * at + 1e-9);
+  });
+  it('below −20 °F: the 100 °F rating for grades bought for it, refused for the others', () => {
+    expect(must(ratingAt(300, '1.2', -50)).pressure.value).toBe(750);
+    expect(must(ratingAt(300, '2.1', -320)).pressure.value).toBe(720);
+    expect(ratingAt(300, '1.1', -21).ok).toBe(false);
+    expect(ratingAt(300, '1.2', -60).ok).toBe(false);
   });
 });

@@ -1,7 +1,14 @@
 import { z } from 'zod';
 import { ok, type Result } from '../../problem';
 import { formatNumber, si, valueIn, type GaugePressure } from '../../quantity';
-import { B16_34, GROUP_NAMES, LONG_SERVICE_TO_F, MATERIAL_GROUPS, ratingAt } from '../../standards';
+import {
+  B16_34,
+  GROUP_NAMES,
+  LEAST_TEMPERATURE_F,
+  MATERIAL_GROUPS,
+  ratingAt,
+  USE_LIMITS,
+} from '../../standards';
 import { choiceField, numberField, quantityField } from '../frame/field';
 import { line, sheetFor, shown } from '../frame/sheet';
 import type { Working, Worked } from '../frame/working';
@@ -18,8 +25,8 @@ export interface RatedPressure {
 
 /**
  * What a body may carry at a temperature: the rating of its class and material group, 1.1 unless said; that of 100 °F
- * below 100 °F, interpolated between listed temperatures. Class 800 lies in proportion between 600 and 900.
- * Errors: a class that is not listed; below −20 °F; above the group's last row.
+ * below 100 °F, in proportion between listed temperatures. Class 800 lies in proportion between 600 and 900.
+ * Errors: a class that is not listed; below −20 °F for groups without low-temperature grades; above the group's last row.
  * Source: ASME B16.34. Example: class 600, group 1.1, 500 °F → 1205 psig.
  */
 export const ratingPressure: Working<typeof input, RatedPressure> = {
@@ -60,12 +67,14 @@ function rating(given: z.output<typeof input>): Result<Worked<RatedPressure>> {
     ],
     notes: [
       '2004 and later editions: an older valve carries an older rating. The nameplate wins.',
-      ...(group.startsWith('1') && fahrenheit > LONG_SERVICE_TO_F
-        ? ['Carbon steel above 800 °F is not for long service.']
-        : []),
-      ...(fahrenheit < 32 && group.startsWith('1')
-        ? [`${shown(given.temperature)}: carbon steel wants a low-temperature grade.`]
-        : []),
+      ...(USE_LIMITS[group] ?? []).flatMap(({ aboveF, note }) => (fahrenheit > aboveF ? [note] : [])),
+      ...(fahrenheit < LEAST_TEMPERATURE_F
+        ? [
+            `${shown(given.temperature)} is below −20 °F: no more than the rating at 100 °F, and only a grade that was bought and impact tested for it (LCB, LCC, austenitic).`,
+          ]
+        : fahrenheit < 32 && group.startsWith('1')
+          ? [`${shown(given.temperature)}: carbon steel wants a low-temperature grade.`]
+          : []),
     ],
     source: B16_34,
   });
