@@ -215,6 +215,12 @@ export const CAUSES = {
     then: 'Strip: spindle runout, spring washers, guide.',
     has: closes(({ duty }) => duty === 'relieve by a spring'),
   },
+  'something else': {
+    name: 'Something that is not listed',
+    link: 'process',
+    then: 'Stop and think: what was not looked at? Ask somebody who knows this valve.',
+    has: always,
+  },
 } as const satisfies Record<string, Definition>;
 
 export type CauseId = keyof typeof CAUSES;

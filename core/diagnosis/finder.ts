@@ -12,7 +12,7 @@ export interface Evidence {
 export interface Suspect {
   readonly cause: CauseId;
   readonly chance: number;
-  /** What each answer did to it, in the order given: factors on its odds against the rest. */
+  /** What each answer did to it, in the order given: the factor on its odds against the rest. */
   readonly moved: readonly number[];
 }
 
@@ -42,7 +42,7 @@ export interface Question {
 }
 
 /** A cause this likely is placed. */
-const PLACED = 0.85;
+const PLACED = 0.8;
 /** A check worth less than this many bits is not proposed. */
 const WORTH = 0.02;
 /** What touching, moving or opening costs beside its minutes, in minutes a step. */
@@ -59,10 +59,10 @@ export function findFault({ symptom, features, evidence, counts = {} }: Question
     .map(([cause, chance]) => ({
       cause,
       chance,
-      moved: evidence.map((each) => likelihood(each.check, cause, each.result) / evenly(each, prior)),
+      moved: evidence.map((_, i) => oddsFactor(cause, prior, evidence.slice(0, i + 1))),
     }))
     .sort((a, b) => b.chance - a.chance);
-  const placed = (suspects[0]?.chance ?? 0) >= PLACED;
+  const placed = suspects[0] !== undefined && isPlaced(suspects[0], evidence);
   const asked = new Set(evidence.map(({ check }) => check));
   const ranked = checksFor(features, [...chances.keys()])
     .filter((check) => !asked.has(check))
@@ -72,6 +72,27 @@ export function findFault({ symptom, features, evidence, counts = {} }: Question
     .map((each) => ({ ...each, reason: reasonFor(each.check, chances) }));
   const [best, ...others] = ranked;
   return { suspects, next: placed ? undefined : best, others: placed ? ranked : others, placed };
+}
+
+/** Likely enough, and shown: what only answers that all is well have left over is not placed. */
+function isPlaced({ cause, chance }: Suspect, evidence: readonly Evidence[]): boolean {
+  const isShown = evidence.some(({ check, result }) => result > 0 && checkOf(check).shows[cause] === result);
+  return chance >= PLACED && isShown && cause !== 'something else';
+}
+
+/** What the last of the answers did to a cause's odds: its own likelihood over that of all the others. */
+function oddsFactor(
+  cause: CauseId,
+  prior: ReadonlyMap<CauseId, number>,
+  evidence: readonly Evidence[],
+): number {
+  const last = evidence.at(-1);
+  if (!last) return 1;
+  const before = after(prior, evidence.slice(0, -1));
+  const own = likelihood(last.check, cause, last.result);
+  const chance = before.get(cause) ?? 0;
+  const others = (evenly(last, before) - chance * own) / (1 - chance);
+  return others > 0 ? own / others : 1;
 }
 
 const worth = ({ check, bits }: { check: CheckId; bits: number }): number => {

@@ -22,6 +22,7 @@ export const SYMPTOMS = {
     name: 'Half travel at full signal',
     causes: {
       'supply low': 3,
+      'lock engaged': 2,
       'packing too tight': 4,
       debris: 1,
       'bottom guide blocked': 3,
@@ -111,6 +112,12 @@ export function symptomsOf(features: Features): SymptomId[] {
   return SYMPTOM_IDS.filter((id) => SYMPTOMS[id].of(features));
 }
 
+/** How often a fault is none of those listed, of all faults (common practice). */
+const UNLISTED = 0.1;
+
+const elseOf = (parts: Partial<Record<CauseId, number>>): number =>
+  (Object.values(parts).reduce((sum, part) => sum + part, 0) * UNLISTED) / (1 - UNLISTED);
+
 /** How often each cause was placed on this shop's closed jobs with this symptom. */
 export type Counts = Readonly<Partial<Record<CauseId, number>>>;
 
@@ -119,7 +126,8 @@ const HANDBOOK_JOBS = 20;
 
 /** The chance of each cause before anything is read, summing to 1: the handbook's odds, moved by the shop's own jobs. */
 export function priorsOf(symptom: SymptomId, features: Features, counts: Counts = {}): Map<CauseId, number> {
-  const parts: Partial<Record<CauseId, number>> = SYMPTOMS[symptom].causes;
+  const listed: Partial<Record<CauseId, number>> = SYMPTOMS[symptom].causes;
+  const parts: Partial<Record<CauseId, number>> = { ...listed, 'something else': elseOf(listed) };
   const can = causesOf(features).filter((cause) => parts[cause] !== undefined);
   const whole = can.reduce((sum, cause) => sum + (parts[cause] ?? 0), 0);
   const weights = can.map(
