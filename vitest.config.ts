@@ -14,6 +14,8 @@ export default defineConfig({
           // Threads get their modules a third quicker than processes do.
           pool: 'threads',
           maxWorkers: '100%',
+          // The library that keeps jobs on a device looks for a database once, when it is first loaded.
+          setupFiles: ['fake-indexeddb/auto'],
           include: [
             'core/**/*.test.ts',
             'contract/**/*.test.ts',

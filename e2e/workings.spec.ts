@@ -124,7 +124,7 @@ test('a photograph of a blued seat is read, and a circle can be drawn on it', as
   await expect(answer(page)).toContainText('broken');
   await expect(page.getByRole('img', { name: 'Photograph, 2 breaks found' })).toBeVisible();
   await expect(answer(page).getByRole('region', { name: 'Breaks' })).toContainText('62°');
-  await expect(answer(page).getByRole('region', { name: 'Hidden by glare' })).toContainText('318°');
+  await expect(answer(page).getByRole('region', { name: 'Cannot be seen' })).toContainText('318°');
 
   const picture = page.getByRole('img', { name: /Photograph/ });
   const box = await picture.boundingBox();

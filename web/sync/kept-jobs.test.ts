@@ -1,4 +1,3 @@
-import 'fake-indexeddb/auto';
 import { wordProblem } from '@dusk-wren/contract/wording';
 import { NOTHING_OUTSIDE, openJob, record } from '@dusk-wren/core/command';
 import { USUAL_RULES } from '@dusk-wren/core/inspection';

@@ -1,4 +1,3 @@
-import 'fake-indexeddb/auto';
 import { createPinia, setActivePinia } from 'pinia';
 import { createSSRApp, h, type Component } from 'vue';
 import { createMemoryHistory, createRouter } from 'vue-router';

@@ -4,6 +4,7 @@ import { format, parseQuantity } from '@dusk-wren/core/quantity';
 import type { Field } from '@dusk-wren/core/workings';
 import { computed } from 'vue';
 import { usePreferences } from '../stores/preferences';
+import RecordEntry from './entries/RecordEntry.vue';
 import RowsEntry from './entries/RowsEntry.vue';
 
 /** One entry of a working, as its field says; a typo is said here, where it was made. */
@@ -53,6 +54,12 @@ const choices = computed(() =>
     v-model="typed"
     :label="label"
     :items="field.optional ? ['', ...choices] : choices"
+  />
+  <RecordEntry
+    v-else-if="field.kind === 'rows' && field.one"
+    v-model="typed"
+    :label="field.label"
+    :columns="field.columns"
   />
   <RowsEntry
     v-else-if="field.kind === 'rows'"

@@ -110,7 +110,7 @@ export interface Levels {
 /** The blue is a small share of a picture: this quantile of it is blue when there is any. */
 const BLUE_QUANTILE = 0.998;
 /** Reads the levels from a sample of the pixels. */
-export function levelsOf({ width, height, blue, glare }: Plane, wanted = 60_000): Levels {
+export function levelsOf({ width, height, blue, glare }: Plane, wanted = 15_000): Levels {
   const stride = Math.max(1, Math.floor(Math.sqrt((width * height) / wanted)));
   const found: number[] = [];
   for (let y = 0; y < height; y += stride)

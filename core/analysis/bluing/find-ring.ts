@@ -75,9 +75,9 @@ function thresholdsOf({ metal, noise, bluest }: Levels): number[] {
 
 const POINTS_WANTED = 4000;
 const LEAST_POINTS = 40;
-const TRIES = 1200;
+const TRIES = 800;
 /** So many of the best circles are fitted. */
-const FITTED = 6;
+const FITTED = 4;
 /** A dragged circle may be off by this share of its radius. */
 const DRAGGED_OFF = 0.2;
 /** Circles whose centres and radii are nearer than this share of the radius are one ring. */

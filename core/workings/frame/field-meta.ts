@@ -11,7 +11,8 @@ export type FieldKind =
   | { kind: 'yes-no' }
   | { kind: 'date' }
   | { kind: 'text' }
-  | { kind: 'rows'; columns: readonly Column[] }
+  /** A small table; of one row, where figures belong together. */
+  | { kind: 'rows'; columns: readonly Column[]; one?: true }
   | { kind: 'file' };
 
 /** One column of a field that is a small table. */

@@ -11,7 +11,7 @@ export function recordField<S extends Record<string, z.ZodType>>(
     .union([row, z.array(row).length(1, 'one row is wanted here')])
     .transform((raw) => withoutBlanks(Array.isArray(raw) ? raw[0] : raw))
     .pipe(z.strictObject(cells))
-    .register(fieldMeta, { ...about, kind: 'rows', columns });
+    .register(fieldMeta, { ...about, kind: 'rows', columns, one: true });
 }
 
 const row = z.record(z.string(), z.unknown());
