@@ -9,7 +9,13 @@ import {
   type PersonStamp,
   type ValveId,
 } from '@dusk-wren/core/job';
-import { CONSTRUCTIONS, ratingWords, valveSchema, type ShelfUnitKind, type Valve } from '@dusk-wren/core/valve';
+import {
+  CONSTRUCTIONS,
+  ratingWords,
+  valveSchema,
+  type ShelfUnitKind,
+  type Valve,
+} from '@dusk-wren/core/valve';
 import { randomUUID } from 'node:crypto';
 import { Refusal } from '../refusal';
 import { commitOpening } from './commit';
