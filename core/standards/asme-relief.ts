@@ -40,6 +40,9 @@ export function toleranceAt(bands: readonly Tolerance[], psig: number): { psi: n
     : { psi: band.share * psig, words: `${formatNumber(band.share * 100, 0)} %` };
 }
 
+/** Section VIII is for vessels above this, psig. */
+export const SECTION_VIII_FROM_PSIG = 15;
+
 /** Section I blowdown, least. */
 export const LEAST_BLOWDOWN = { psi: 2, share: 0.02 } as const;
 /** Pops of one setting lie within the larger of these of each other (common practice). */

@@ -64,7 +64,10 @@ export interface ElastomerData {
   /** Media that are wrong, and those to be asked about, with the reason; all others of the list are good. */
   readonly no: Partial<Record<SealMedium, string>>;
   readonly ask: Partial<Record<SealMedium, string>>;
+  /** Warmest that it stands in a medium where that is less than its range, °C. */
+  readonly mostIn?: Partial<Record<SealMedium, number>>;
   readonly noLubricant: Partial<Record<SealLubricant, string>>;
+  readonly askLubricant?: Partial<Record<SealLubricant, string>>;
   /** Years of storage from the cure date by each school; `years + extension` under ISO 2230, unlimited = undefined. */
   readonly shelf: {
     readonly iso2230?: { years: number; extension: number };
@@ -96,6 +99,7 @@ export const ELASTOMER_DATA: Readonly<Record<Elastomer, ElastomerData>> = {
       'hot water': 'good to about 80 °C only',
       oxygen: OXYGEN_ASK,
     },
+    mostIn: { 'hot water': 80 },
     noLubricant: {},
     shelf: { iso2230: { years: 7, extension: 3 }, as5316: 15 },
   },
@@ -104,6 +108,7 @@ export const ELASTOMER_DATA: Readonly<Record<Elastomer, ElastomerData>> = {
     highCelsius: 150,
     no: { ketones: 'dissolves in ketones', 'brake fluid': 'swells in brake fluid' },
     ask: { steam: 'to about 120 °C only', 'hydrogen sulphide': 'by the grade', oxygen: OXYGEN_ASK },
+    mostIn: { steam: 120 },
     noLubricant: {},
     shelf: { iso2230: { years: 7, extension: 3 }, as5316: 15 },
   },
@@ -117,6 +122,7 @@ export const ELASTOMER_DATA: Readonly<Record<Elastomer, ElastomerData>> = {
       'food oil': 'swells in oils and fats',
     },
     ask: { 'hydrogen sulphide': 'only where no hydrocarbons come with it', oxygen: OXYGEN_ASK },
+    askLubricant: { 'PTFE grease': 'most have a mineral-oil base: its sheet decides' },
     noLubricant: OIL_BASED,
     shelf: { iso2230: { years: 10, extension: 5 }, as5316: 'unlimited' },
   },
@@ -142,7 +148,11 @@ export const ELASTOMER_DATA: Readonly<Record<Elastomer, ElastomerData>> = {
   'FKM steam grade': {
     lowCelsius: -10,
     highCelsius: 200,
-    no: { amines: 'attacked by amines', ketones: 'dissolves in ketones' },
+    no: {
+      amines: 'attacked by amines',
+      ketones: 'dissolves in ketones',
+      'brake fluid': 'swells in brake fluid',
+    },
     ask: { caustic: 'by the grade', oxygen: OXYGEN_ASK },
     noLubricant: {},
     shelf: { iso2230: { years: 10, extension: 5 }, as5316: 'unlimited' },
@@ -153,14 +163,15 @@ export const ELASTOMER_DATA: Readonly<Record<Elastomer, ElastomerData>> = {
     no: {
       ketones: 'dissolves in ketones',
       steam: 'hardens in steam',
-      'brake fluid': 'swells in brake fluid',
     },
     ask: {
+      'brake fluid': 'fair: by the grade',
       'mineral oil': 'swells a little',
       'crude oil': 'swells',
       'hot water': 'to about 80 °C',
       oxygen: OXYGEN_ASK,
     },
+    mostIn: { 'hot water': 80 },
     noLubricant: {},
     shelf: { iso2230: { years: 7, extension: 3 }, as5316: 15 },
   },
@@ -171,9 +182,13 @@ export const ELASTOMER_DATA: Readonly<Record<Elastomer, ElastomerData>> = {
       steam: 'reverts in steam',
       'crude oil': 'swells in crude',
       ketones: 'swells in ketones',
-      ozone: 'ask the maker: grades differ',
     },
-    ask: { 'mineral oil': 'swells; low strength', 'natural gas': 'lets gas through', oxygen: OXYGEN_ASK },
+    ask: {
+      'hydrogen sulphide': 'by the grade',
+      'mineral oil': 'swells; low strength',
+      'natural gas': 'lets gas through',
+      oxygen: OXYGEN_ASK,
+    },
     noLubricant: {
       'silicone oil': 'silicone oil swells silicone rubber',
       'silicone grease': 'silicone oil swells silicone rubber',
@@ -195,10 +210,12 @@ export const ELASTOMER_DATA: Readonly<Record<Elastomer, ElastomerData>> = {
       'mineral oil': SWELLS_IN_OIL,
       'crude oil': SWELLS_IN_OIL,
       'natural gas': 'swells in hydrocarbons',
+      'food oil': 'swells in oils and fats',
       ozone: 'cracks in ozone',
       steam: 'softens in steam',
     },
-    ask: { 'hot water': 'to about 70 °C', oxygen: OXYGEN_ASK },
+    ask: { 'hydrogen sulphide': 'hardens in it', 'hot water': 'to about 70 °C', oxygen: OXYGEN_ASK },
+    mostIn: { 'hot water': 70 },
     noLubricant: OIL_BASED,
     shelf: { iso2230: { years: 5, extension: 2 } },
   },
@@ -209,10 +226,11 @@ export const ELASTOMER_DATA: Readonly<Record<Elastomer, ElastomerData>> = {
       'mineral oil': SWELLS_IN_OIL,
       'crude oil': SWELLS_IN_OIL,
       'natural gas': 'swells in hydrocarbons',
+      'food oil': 'swells in oils and fats',
       ozone: 'cracks in ozone',
       steam: 'softens in steam',
     },
-    ask: { oxygen: OXYGEN_ASK },
+    ask: { 'hydrogen sulphide': 'hardens in it', oxygen: OXYGEN_ASK },
     noLubricant: OIL_BASED,
     shelf: { iso2230: { years: 5, extension: 2 }, as5316: 3 },
   },
@@ -224,8 +242,16 @@ export const ELASTOMER_DATA: Readonly<Record<Elastomer, ElastomerData>> = {
       'hot water': 'hydrolyses in hot water',
       ketones: 'dissolves in ketones',
       amines: 'attacked by amines',
+      'brake fluid': 'swells in brake fluid',
+      methanol: 'softens in alcohols',
     },
-    ask: { water: 'by the grade: some hydrolyse slowly', oxygen: OXYGEN_ASK },
+    ask: {
+      'hydrogen sulphide': 'by the grade',
+      glycol: 'mixed with water some grades hydrolyse',
+      caustic: 'attacked when strong or hot',
+      water: 'by the grade: some hydrolyse slowly',
+      oxygen: OXYGEN_ASK,
+    },
     noLubricant: {},
     shelf: { iso2230: { years: 5, extension: 2 }, as5316: 5 },
   },

@@ -11,6 +11,7 @@ export const CAPACITY_TEST_PSI = { least: 45, most: 60 } as const;
 
 /** Class V, mL/min of water per inch of port per psi. */
 export const CLASS_V_ML_PER_INCH_PSI = 5e-4;
+export const CLASS_V_LEAST_PSI = 100;
 
 /** Class VI by port, inches: air at 50 psi or the rated difference, mL/min and bubbles/min. From 10 in not tabled as bubbles. */
 export const CLASS_VI = [

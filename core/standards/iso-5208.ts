@@ -33,5 +33,8 @@ export const ISO_5208_HOLDS = [
   { upToDn: Infinity, seat: 120 },
 ] as const;
 
+/** A check valve is held no less than this, seconds (from memory, medium to high). */
+export const ISO_5208_CHECK_HOLD = 60;
+
 /** Gas seat test, bar gauge. */
 export const ISO_5208_GAS_BAR = 6;

@@ -17,5 +17,8 @@ export const B16_34_HOLDS = [
   { upToNps: Infinity, shell: 180, seat: 120 },
 ] as const;
 
+/** Up to where gas at 80 psi may stand for 1.1 × the rating (from memory, medium to high). */
+export const GAS_ALONE_TO = { anyClassNps: 4, nps: 12, pressureClass: 400 } as const;
+
 /** Least gas pressure of a seat test done with gas instead of 1.1 × the rating, psig. */
 export const GAS_SEAT_TEST_PSIG = 80;

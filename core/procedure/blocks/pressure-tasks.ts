@@ -94,18 +94,19 @@ export function closureTest(c: Context, { as, seat }: BySize): Task {
     ...(group === undefined ? {} : { group }),
     ...(iron === undefined ? {} : { iron }),
   });
-  if (!worked.ok) return wants('pressureClass');
+  const pressure = worked.ok ? worked.value.result.testPressure : undefined;
+  if (!worked.ok || !pressure) return wants('pressureClass');
   const { result } = worked.value;
   const most = fluid === 'gas' ? psig(LOW_PRESSURE_CLOSURE_PSIG.high) : asked.result.shell;
   return {
     kind: 'pressure-test',
     test: 'seat',
     fluid,
-    pressure: result.testPressure,
+    pressure,
     most,
     hold: result.hold,
     allowed: countedLeak(result, fluid),
-    shown: judgedAt(worked.value, result.testPressure, most, [
+    shown: judgedAt(worked.value, pressure, most, [
       `API 598 requires the ${required} closure test of a ${as} of this size and class; the other is as the buyer asks.`,
     ]),
   };
@@ -156,9 +157,9 @@ export function leakClassTest({ features, valve }: Context): Task {
     ...(tightness.difference ? { difference: tightness.difference } : {}),
     ...(tightness.ratedCv ? { ratedCv: tightness.ratedCv } : {}),
   });
-  if (!worked.ok) return { kind: 'do' };
+  const pressure = worked.ok ? worked.value.result.testPressure : undefined;
+  if (!worked.ok || !pressure) return { kind: 'do' };
   const { result } = worked.value;
-  const pressure = result.testPressure;
   const isByCapacity = tightness.class !== 'V' && tightness.class !== 'VI';
   const most = isByCapacity ? psig(CAPACITY_TEST_PSI.most) : undefined;
   return {

@@ -160,6 +160,8 @@ function contactOf(given: Given): Result<Contact> {
     });
   }
   if (pitch && ring && !inner && !outer) {
+    if (si(ring) >= si(pitch))
+      return inConflict(['ringWidth', 'pitchDiameter'], 'The ring is wider than its own diameter.');
     const basic = si(ring) / 8;
     const width = effective(basic);
     return ok({

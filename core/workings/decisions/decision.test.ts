@@ -8,14 +8,14 @@ describe('repair.or-renew (handbook part 4)', () => {
     hours: '6 h',
     rate: 85,
     consumables: 40,
-    waitDays: '1 d',
+    waitDays: '7 d',
     price: 900,
     leadDays: '10 d',
     spareDays: '6 d',
     delayCost: 250,
     fittingHours: '1 h',
   };
-  it('both sums by hand: 6 × 85 + 40 + 250 = 800 against 900 + 4 × 250 + 85 = 1985', () => {
+  it('both sums by hand: 6 × 85 + 40 + (7 − 6) × 250 = 800 against 900 + (10 − 6) × 250 + 85 = 1985', () => {
     expect(ask('repair.or-renew', sums).result).toEqual({
       repairCost: 800,
       renewCost: 1985,
@@ -27,13 +27,16 @@ describe('repair.or-renew (handbook part 4)', () => {
       ask('repair.or-renew', {
         ...sums,
         hours: 6,
-        waitDays: '1',
+        waitDays: '7',
         leadDays: 10,
         spareDays: 6,
         fittingHours: 1,
       }).result['repairCost'],
     ).toBe(800);
     expect(ask('repair.or-renew', { ...sums, hours: '360 min' }).result['repairCost']).toBe(800);
+  });
+  it('a lathe that is free in time costs no delay either', () => {
+    expect(ask('repair.or-renew', { ...sums, waitDays: 3 }).result['repairCost']).toBe(550);
   });
   it('a part that comes in time costs no delay', () => {
     expect(ask('repair.or-renew', { ...sums, leadDays: 3 }).result['renewCost']).toBe(985);

@@ -33,8 +33,8 @@ export interface RepairOrRenew {
 const SOURCE: Source = { ...COMMON_PRACTICE, name: 'Both sums, side by side' };
 
 /**
- * Repair or renew: repair = hours × rate + consumables + wait × cost of a day; renew = price + (lead time − days to
- * spare, where longer) × cost of a day + fitting hours × rate. Money in the site's own currency.
+ * Repair or renew: repair = hours × rate + consumables + days late × cost of a day; renew = price + days late × cost of a
+ * day + fitting hours × rate; days late are the wait, or the lead time, less the days to spare. Money in the site's own currency.
  * Errors: negative amounts. Source: common practice; the site's policy overrides.
  * Example: 6 h at 85, 40, 1 day at 250 → 800; 900 + 4 × 250 + 85 → 1985: repair.
  */
@@ -55,7 +55,8 @@ function compare(given: Given): Result<Worked<RepairOrRenew>> {
     valueIn(each, 'd'),
   ) as [number, number, number];
   const late = Math.max(0, lead - spare);
-  const repairCost = hours * given.rate + given.consumables + wait * given.delayCost;
+  const waited = Math.max(0, wait - spare);
+  const repairCost = hours * given.rate + given.consumables + waited * given.delayCost;
   const renewCost = given.price + late * given.delayCost + fitting * given.rate;
   const choice = repairCost <= renewCost ? 'repair' : 'renew';
   const sum = (value: number) => formatNumber(value, 2);
@@ -64,8 +65,8 @@ function compare(given: Given): Result<Worked<RepairOrRenew>> {
     steps: [
       line(
         'Repair',
-        'hours × rate + consumables + wait × cost of a day',
-        `${sum(hours)} × ${given.rate} + ${given.consumables} + ${sum(wait)} × ${given.delayCost}`,
+        'hours × rate + consumables + (wait − days to spare, not below 0) × cost of a day',
+        `${sum(hours)} × ${given.rate} + ${given.consumables} + ${sum(waited)} × ${given.delayCost}`,
         sum(repairCost),
       ),
       line(

@@ -48,8 +48,8 @@ export interface Replacement {
   stops: string[];
 }
 
-/** Face-to-face lengths of the standard patterns are held to this (ASME B16.10, ± 1/16 in to NPS 10; from memory). */
-const FACE_TO_FACE = quantity('length', 1 / 16, 'in');
+/** Face-to-face lengths of the standard patterns are held to this (ASME B16.10: ± 1/16 in to NPS 10, ± 1/8 above; from memory). */
+const faceToFaceWithin = (nps: number): number => si(quantity('length', nps > 10 ? 1 / 8 : 1 / 16, 'in'));
 
 const RULE: Source = {
   ...COMMON_PRACTICE,
@@ -58,7 +58,7 @@ const RULE: Source = {
 
 /**
  * Whether a proposed valve may take the place of another: the same type, a rating at service temperature of at least the
- * service pressure, the same flange (size and class), facing, face-to-face within 1/16 in, the same fail action; each
+ * service pressure, the same flange (size and class), facing, face-to-face within 1/16 in (1/8 above NPS 10), the same fail action; each
  * line with its figure. Errors: a class or temperature that B16.34 does not list. Source: common practice; ASME B16.34
  * for the rating. Example: class 150 WCB at 240 °C carries about 178 psig: too little for 16 bar g, stop.
  */
@@ -100,7 +100,7 @@ function replace(given: z.output<typeof input>): Result<Worked<Replacement>> {
       'Face-to-face',
       shown(given.oldFaceToFace),
       shown(given.newFaceToFace),
-      apart <= si(FACE_TO_FACE) + 1e-9,
+      apart <= faceToFaceWithin(given.oldSize.nps) + 1e-9,
     ),
     same('Fail action', given.oldFails, given.newFails, given.oldFails === given.newFails),
   ];

@@ -68,8 +68,8 @@ interface Reading {
 function wear(given: z.output<typeof input>): Result<Worked<BoreWear>> {
   const nominal = si(given.nominal);
   const readings = given.readings.map(({ depth, direction, diameter }): Reading => ({
-    depth: depth.trim(),
-    direction: direction.trim(),
+    depth: samePlace(depth),
+    direction: samePlace(direction),
     metres: si(diameter),
   }));
   const wild = given.readings.find(({ diameter }) => Math.abs(si(diameter) / nominal - 1) > 0.1);
@@ -124,6 +124,9 @@ function wear(given: z.output<typeof input>): Result<Worked<BoreWear>> {
     source: SOURCE,
   });
 }
+
+/** `Top`, `top ` and `TOP` are one place. */
+const samePlace = (text: string): string => text.trim().toLowerCase();
 
 function by(readings: readonly Reading[], name: 'depth' | 'direction'): Reading[][] {
   const groups = new Map<string, Reading[]>();

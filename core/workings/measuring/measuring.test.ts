@@ -106,9 +106,9 @@ describe('spring.rate', () => {
   it.each([
     ['squared and ground', 10],
     ['squared', 11],
-    ['plain and ground', 8],
+    ['plain and ground', 9],
     ['plain', 9],
-  ])('solid height with ends %s is %d wires (common practice)', (ends, wires) => {
+  ])('solid height with ends %s is %d wires (Shigley, table 10-1)', (ends, wires) => {
     expect(ask('spring.rate', { ...spring, ends }).in('solidHeight', 'in')).toBeCloseTo(wires * 0.25, 9);
   });
   it('half the coils, twice the rate; twice the wire, sixteen times (formula)', () => {

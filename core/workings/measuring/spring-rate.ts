@@ -1,13 +1,13 @@
 import { z } from 'zod';
-import { ok, outOfRange, type Result } from '../../problem';
-import { formatNumber, quantity, si, type Length, type Ratio, type Stiffness } from '../../quantity';
+import { inConflict, ok, outOfRange, type Result } from '../../problem';
+import { formatNumber, quantity, si, valueIn, type Length, type Ratio, type Stiffness } from '../../quantity';
 import { SHEAR_MODULUS_MPSI, SPRING_LIMITS, SPRING_PRACTICE } from '../../standards';
 import { choiceField, numberField, quantityField } from '../frame/field';
 import { line, sheetFor, shown } from '../frame/sheet';
 import type { Step, Working, Worked } from '../frame/working';
 
-/** Coils that do not work, over the active ones, by how the ends are made; ground ends lose no height. */
-const ENDS = { 'squared and ground': 2, squared: 3, 'plain and ground': 0, plain: 1 } as const;
+/** Wires of height over the active coils when solid, by how the ends are made (Shigley, table 10-1). */
+const ENDS = { 'squared and ground': 2, squared: 3, 'plain and ground': 1, plain: 1 } as const;
 const END_NAMES = [
   'squared and ground',
   'squared',
@@ -72,11 +72,21 @@ function rate(given: Given): Result<Worked<SpringRate>> {
       `more than twice the wire, ${shown(given.wire)}`,
       'no spring is wound tighter',
     );
+  const modulus = valueIn(given.modulus, 'Mpsi');
+  if (modulus < SOFTEST_MPSI || modulus > STIFFEST_MPSI)
+    return outOfRange(
+      'modulus',
+      shown(given.modulus),
+      '1 to 20 Mpsi (7 to 140 GPa)',
+      'no spring wire is softer or stiffer in shear: a slip of the unit',
+    );
   const sheet = sheetFor(given.wire, given.modulus);
   const k = (si(given.modulus) * wire ** 4) / (8 * diameter ** 3 * given.activeCoils);
   const ends = given.ends ?? 'squared and ground';
   const stiffness = sheet.of('stiffness', k);
   const solid = sheet.of('length', (given.activeCoils + ENDS[ends]) * wire);
+  const impossible = lengthOf(given, si(solid));
+  if (impossible) return impossible;
   const { steps, ...condition } = conditionOf(given);
   return ok({
     result: { rate: stiffness, solidHeight: solid, ...condition },
@@ -106,6 +116,22 @@ function rate(given: Given): Result<Worked<SpringRate>> {
     ],
     source: SPRING_PRACTICE,
   });
+}
+
+const [SOFTEST_MPSI, STIFFEST_MPSI] = [1, 20];
+/** A spring does not grow: longer than new by more than this is another spring. */
+const GROWN = 1.005;
+
+/** A free length that this spring cannot have. */
+function lengthOf({ freeLength, newLength }: Given, solid: number): Result<never> | undefined {
+  if (freeLength && si(freeLength) < solid)
+    return inConflict(
+      ['freeLength', 'activeCoils'],
+      'The free length is less than the coils take solid: count the coils again.',
+    );
+  if (freeLength && newLength && si(freeLength) > GROWN * si(newLength))
+    return inConflict(['freeLength', 'newLength'], 'It is longer than when it was new: another spring?');
+  return undefined;
 }
 
 function conditionOf({

@@ -8,6 +8,8 @@ import {
   SECTION_I_BLOWDOWN,
   SET_TOLERANCES,
   USUAL_BLOWDOWN,
+  LEAST_BLOWDOWN,
+  SECTION_VIII_FROM_PSIG,
   toleranceAt,
 } from '../../standards';
 import { choiceField, factorField, quantityField } from '../frame/field';
@@ -96,6 +98,13 @@ function set(given: Given): Result<Worked<ReliefSet>> {
       `below the set pressure, ${shown(setPressure)}`,
       'it closes on falling pressure',
     );
+  if (given.code === 'VIII' && psig < SECTION_VIII_FROM_PSIG)
+    return outOfRange(
+      'setPressure',
+      shown(setPressure),
+      `${SECTION_VIII_FROM_PSIG} psig or more`,
+      'below that Section VIII does not apply: the maker and the code of the tank decide',
+    );
   const sheet = sheetFor(setPressure);
   const tolerance = toleranceAt(SET_TOLERANCES[given.code], psig);
   const [low, high] = [psig - tolerance.psi, psig + tolerance.psi].map((each) => inSheet(sheet, each)) as [
@@ -161,5 +170,7 @@ function blowdownNote(code: Given['code'], psig: number, blowdown: number): stri
   }
   const most = toleranceAt(SECTION_I_BLOWDOWN, psig);
   const over = blowdown * psig > most.psi + 1e-9;
-  return `Section I blowdown: at most ${most.words}${over ? ', and this is over it' : ''}; at least 2 psi or 2 %.`;
+  const least = Math.min(LEAST_BLOWDOWN.psi, LEAST_BLOWDOWN.share * psig);
+  const under = blowdown * psig < least - 1e-9;
+  return `Section I blowdown: at most ${most.words}${over ? ', and this is over it' : ''}; at least 2 psi or 2 %${under ? ', and this is under it: it will chatter' : ''}.`;
 }

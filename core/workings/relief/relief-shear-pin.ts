@@ -89,6 +89,11 @@ function shearPin(given: Given): Result<Worked<ShearPin>> {
         (si(given.wantedPressure ?? quantity('gauge pressure', 0, 'psig')) * piston) /
           (perSquare * given.leverRatio),
       );
+  if (diameter >= si(given.pistonDiameter))
+    return inConflict(
+      ['pinDiameter', 'pistonDiameter'],
+      'The pin is wider than its piston: a slip of the unit?',
+    );
   const force = perSquare * diameter ** 2;
   const pascals = (force * given.leverRatio) / piston;
   const sheet = sheetFor(given.pistonDiameter, strength);

@@ -74,7 +74,7 @@ interface Said {
  * Whether an elastomer may go in: against its medium, lubricant and temperature, and by its age since the cure date.
  * `stop` for a wrong medium or lubricant, a temperature outside its range or a shelf life that has run out; `ask`
  * where it depends. Shelf life by ISO 2230 (stricter, years + extension after inspection) or AS5316.
- * Errors: a cure date without the day of use, or after it. Source: common practice; ISO 2230; SAE AS5316.
+ * Errors: nothing said of what it meets; a cure date without the day of use, or after it. Source: common practice; ISO 2230; SAE AS5316.
  * Example: EPDM with mineral grease → stop, it swells.
  */
 export const elastomerCompatibility: Working<typeof input, Compatibility> = {
@@ -90,6 +90,11 @@ export const elastomerCompatibility: Working<typeof input, Compatibility> = {
 
 function compatibility(given: Given): Result<Worked<Compatibility>> {
   const data = ELASTOMER_DATA[given.elastomer];
+  if (!given.medium && !given.lubricant && !given.temperature && !given.cureDate)
+    return inConflict(
+      ['medium', 'lubricant', 'temperature', 'cureDate'],
+      'Say what it meets: a medium, a lubricant, a temperature or its cure date. Nothing is fit for nothing.',
+    );
   const age = onShelf(given, data);
   if (!age.ok) return age;
   const said = [
@@ -120,11 +125,13 @@ const judged = (label: string, by: string, verdict: Said['verdict'], reason: str
   step: line(label, by, reason, verdict),
 });
 
-function inMedium({ elastomer, medium }: Given, data: ElastomerData): Said[] {
+function inMedium({ elastomer, medium, temperature }: Given, data: ElastomerData): Said[] {
   if (medium === undefined) return [];
   const no = data.no[medium];
-  const ask = data.ask[medium];
-  const said = no ? 'stop' : ask ? 'ask' : 'fit';
+  const most = data.mostIn?.[medium];
+  const warm = temperature !== undefined && most !== undefined && valueIn(temperature, '°C') > most;
+  const ask = warm ? `to about ${most} °C only, and it is warmer` : data.ask[medium];
+  const said = no || warm ? 'stop' : ask ? 'ask' : 'fit';
   return [judged('Medium', medium, said, `${elastomer} in ${medium}: ${no ?? ask ?? 'usual'}`)];
 }
 
@@ -134,9 +141,9 @@ function withLubricant({ elastomer, medium, lubricant }: Given, data: ElastomerD
     medium === 'oxygen' && lubricant !== 'none'
       ? 'no oil or grease at all in oxygen service'
       : data.noLubricant[lubricant];
-  return [
-    judged('Lubricant', lubricant, no ? 'stop' : 'fit', `${elastomer} with ${lubricant}: ${no ?? 'usual'}`),
-  ];
+  const ask = data.askLubricant?.[lubricant];
+  const said = no ? 'stop' : ask ? 'ask' : 'fit';
+  return [judged('Lubricant', lubricant, said, `${elastomer} with ${lubricant}: ${no ?? ask ?? 'usual'}`)];
 }
 
 function atTemperature({ elastomer, temperature }: Given, data: ElastomerData): Said[] {

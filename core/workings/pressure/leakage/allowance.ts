@@ -34,7 +34,8 @@ export interface LeakAllowance {
   flow: Flow;
   dropsPerMinute?: number;
   bubblesPerMinute?: number;
-  testPressure: GaugePressure;
+  /** Absent where the class that it follows from is not known. */
+  testPressure?: GaugePressure;
   hold: Time;
 }
 

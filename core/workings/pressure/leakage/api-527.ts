@@ -18,6 +18,8 @@ import { mlPerMinute, needed, type LeakAllowance, type LeakQuestion } from './al
 export function leakByApi527(given: LeakQuestion): Result<Worked<LeakAllowance>> {
   const { setPressure, orifice } = given;
   if (!setPressure) return needed('setPressure', 'the set pressure', API_527.name);
+  if (valueIn(setPressure, 'psig') <= API_527_TEST.lowLessPsi)
+    return notInTable(API_527.name, shown(setPressure), `set pressures over ${API_527_TEST.lowLessPsi} psig`);
   const nps = given.size?.nps ?? (orifice && USUAL_INLET_NPS[orifice]);
   const hold = seconds(API_527_HOLDS.find(({ upToNps }) => (nps ?? Infinity) <= upToNps)?.seconds ?? 300);
   const testPressure = pressureFor(setPressure);

@@ -14,6 +14,7 @@ import {
   AIR_MOLAR_MASS,
   CAPACITY_SHARE,
   CAPACITY_TEST_PSI,
+  CLASS_V_LEAST_PSI,
   CLASS_V_ML_PER_INCH_PSI,
   CLASS_VI,
   CLASS_VI_BUBBLE_ML,
@@ -105,7 +106,8 @@ function classV(given: LeakQuestion): Result<Worked<LeakAllowance>> {
   if (given.fluid === 'gas') return inConflict(['fluid'], 'Class V is carried here with water only.');
   if (!portDiameter) return needed('portDiameter', 'the port diameter', 'class V');
   if (!difference) return needed('difference', 'the maximum service difference', 'class V');
-  const psi = valueIn(difference, 'psi');
+  // Less than 100 psi is tested at 100 (from memory, medium to high).
+  const psi = Math.max(CLASS_V_LEAST_PSI, valueIn(difference, 'psi'));
   const flow = mlPerMinute(CLASS_V_ML_PER_INCH_PSI * valueIn(portDiameter, 'in') * psi);
   return ok({
     result: { flow, testPressure: psig(psi), hold: SETTLING },
@@ -113,11 +115,11 @@ function classV(given: LeakQuestion): Result<Worked<LeakAllowance>> {
       line(
         'Leak allowed',
         '5 × 10⁻⁴ mL/min per inch of port per psi',
-        `${shown(portDiameter)} × ${shown(difference)}`,
+        `${shown(portDiameter)} × ${formatNumber(psi, 1)} psi`,
         flow,
       ),
     ],
-    notes: ['Water, at the maximum service difference.'],
+    notes: [`Water, at the maximum service difference, no less than ${CLASS_V_LEAST_PSI} psi.`],
     source: FCI_70_2,
   });
 }

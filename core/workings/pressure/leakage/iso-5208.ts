@@ -4,6 +4,7 @@ import {
   dnOf,
   formatSize,
   ISO_5208,
+  ISO_5208_CHECK_HOLD,
   ISO_5208_EVENT_MM3,
   ISO_5208_GAS_BAR,
   ISO_5208_HOLDS,
@@ -31,12 +32,13 @@ export function leakByIso5208(given: LeakQuestion): Result<Worked<LeakAllowance>
   const flow = quantity('flow', perDn * dn, 'mm³/s');
   const events = given.fluid === 'liquid' ? ISO_5208_EVENT_MM3.drop : ISO_5208_EVENT_MM3.bubble;
   const perMinute = (flow.value * 60) / events;
-  const hold = seconds(ISO_5208_HOLDS.find(({ upToDn }) => dn <= upToDn)?.seat ?? 120);
+  const listed = ISO_5208_HOLDS.find(({ upToDn }) => dn <= upToDn)?.seat ?? 120;
+  const hold = seconds(given.valve === 'check' ? Math.max(ISO_5208_CHECK_HOLD, listed) : listed);
   return ok({
     result: {
       flow,
       ...(given.fluid === 'liquid' ? { dropsPerMinute: perMinute } : { bubblesPerMinute: perMinute }),
-      testPressure: pressure.value,
+      ...(pressure.value ? { testPressure: pressure.value } : {}),
       hold,
     },
     steps: [
@@ -51,10 +53,11 @@ export function leakByIso5208(given: LeakQuestion): Result<Worked<LeakAllowance>
         'Test pressure',
         given.fluid === 'gas' ? `${ISO_5208_GAS_BAR} bar gas` : '1.1 × the rating',
         '',
-        pressure.value,
+        pressure.value ?? 'give the class',
       ),
     ],
     notes: [
+      ...(pressure.value ? [] : ['Give the pressure class: a liquid is tested at 1.1 × the rating.']),
       ...(perDn === 0 ? ['Rate A: nothing may be seen for the whole hold.'] : []),
       ...(['AA', 'CC', 'EE'].includes(letter)
         ? [`Rate ${letter} is in neither EN 12266-1 nor the 1993 edition.`]
@@ -65,11 +68,12 @@ export function leakByIso5208(given: LeakQuestion): Result<Worked<LeakAllowance>
   });
 }
 
-/** Gas at 6 bar; liquid at 1.1 × the rating, where the class is known, else the 6 bar again. */
-function testPressure(given: LeakQuestion): Result<GaugePressure> {
+/** Gas at 6 bar; liquid at 1.1 × the rating, for which the class is needed. */
+function testPressure(given: LeakQuestion): Result<GaugePressure | undefined> {
   const gas = quantity('gauge pressure', ISO_5208_GAS_BAR, 'bar g');
   const named = given.class !== undefined && !isIso5208Rate(given.class);
-  if (given.fluid === 'gas' || !named) return ok(gas);
+  if (given.fluid === 'gas') return ok(gas);
+  if (!named) return ok(undefined);
   const pressureClass = pressureClassOf(given, ISO_5208.name);
   if (!pressureClass.ok) return pressureClass;
   const pressures = testPressures.work({

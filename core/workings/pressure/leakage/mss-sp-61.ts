@@ -3,6 +3,7 @@ import { psig, quantity, seconds, type Flow, type GaugePressure } from '../../..
 import {
   B16_34_HOLDS,
   formatSize,
+  GAS_ALONE_TO,
   GAS_SEAT_TEST_PSIG,
   MSS_SP_61,
   SP_61_LEAKAGE,
@@ -23,18 +24,25 @@ export function leakBySp61(given: LeakQuestion): Result<Worked<LeakAllowance>> {
   if (!flow.ok) return flow;
   const hold = seconds(B16_34_HOLDS.find(({ upToNps }) => size.nps <= upToNps)?.seat ?? 120);
   return ok({
-    result: { flow: flow.value, testPressure: pressure.value, hold },
+    result: { flow: flow.value, ...(pressure.value ? { testPressure: pressure.value } : {}), hold },
     steps: [
       line('Leak allowed', ruleFor(given), formatSize(size), flow.value),
       line(
         'Test pressure',
         given.fluid === 'gas' ? 'at least 80 psig gas' : '1.1 × the 100 °F rating',
         '',
-        pressure.value,
+        pressure.value ?? 'not with gas alone',
       ),
       line('Hold', 'by size, as ASME B16.34', formatSize(size), hold),
     ],
-    notes: given.seat === 'soft' ? ['Nothing may be seen for the whole hold.'] : [],
+    notes: [
+      ...(given.seat === 'soft' ? ['Nothing may be seen for the whole hold.'] : []),
+      ...(given.fluid === 'gas' && size.nps > GAS_ALONE_TO.anyClassNps
+        ? [
+            'Gas at 80 psi alone only to NPS 12 in class 400 and lower; above that liquid at 1.1 × the rating.',
+          ]
+        : []),
+    ],
     source: MSS_SP_61,
   });
 }
@@ -57,9 +65,15 @@ function flowFor({ seat, valve, fluid }: LeakQuestion, { nps }: NominalSize): Re
   return ok(quantity('flow', perInch * nps, 'mL/h'));
 }
 
-function testPressure(given: LeakQuestion): Result<GaugePressure> {
-  if (given.fluid === 'gas') return ok(psig(GAS_SEAT_TEST_PSIG));
+function testPressure(given: LeakQuestion): Result<GaugePressure | undefined> {
   const pressureClass = pressureClassOf(given, MSS_SP_61.name);
+  const nps = given.size?.nps ?? 0;
+  if (given.fluid === 'gas') {
+    const isSmall = nps <= GAS_ALONE_TO.anyClassNps;
+    const isLow =
+      nps <= GAS_ALONE_TO.nps && pressureClass.ok && pressureClass.value <= GAS_ALONE_TO.pressureClass;
+    return ok(isSmall || isLow || given.class === undefined ? psig(GAS_SEAT_TEST_PSIG) : undefined);
+  }
   if (!pressureClass.ok) return pressureClass;
   const pressures = testPressures.work({
     class: pressureClass.value,
