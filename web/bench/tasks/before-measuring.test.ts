@@ -41,7 +41,7 @@ describe('the fault finder on the bench', () => {
     expect(words).toMatch(/supply \d+ %/);
     expect(words).toContain('Read the supply gauge, valve moving: holds');
     expect(words).toMatch(/splits|settles|tells/);
-    expect(attributes(markup, 'style').filter((style) => style.startsWith('width:'))).toHaveLength(10);
+    expect(attributes(markup, 'style').filter((style) => style.startsWith('width:'))).toHaveLength(12);
   });
   it('says what each answer did, up or down', async () => {
     const job = globe().workTo('diagnose.place');
