@@ -17,44 +17,31 @@ export interface Groove {
   readonly twoBackups: number;
 }
 
-/** Middle of the tabled limits, by section. A face groove is wider: its ring is pressed flat. */
-const ROWS: readonly {
+interface Row {
   readonly section: number;
   readonly depth: Readonly<Record<GrooveUse, number>>;
   readonly width: readonly [none: number, one: number, two: number];
   readonly faceWidth: number;
-}[] = [
-  {
-    section: 0.07,
-    depth: { 'static-radial': 0.051, 'static-face': 0.052, dynamic: 0.056 },
-    width: [0.0955, 0.1405, 0.2075],
-    faceWidth: 0.104,
-  },
-  {
-    section: 0.103,
-    depth: { 'static-radial': 0.082, 'static-face': 0.077, dynamic: 0.089 },
-    width: [0.1425, 0.1735, 0.2405],
-    faceWidth: 0.139,
-  },
-  {
-    section: 0.139,
-    depth: { 'static-radial': 0.112, 'static-face': 0.104, dynamic: 0.122 },
-    width: [0.1895, 0.2105, 0.2775],
-    faceWidth: 0.182,
-  },
-  {
-    section: 0.21,
-    depth: { 'static-radial': 0.1715, 'static-face': 0.157, dynamic: 0.1865 },
-    width: [0.2835, 0.3135, 0.4125],
-    faceWidth: 0.28,
-  },
-  {
-    section: 0.275,
-    depth: { 'static-radial': 0.2275, 'static-face': 0.206, dynamic: 0.2385 },
-    width: [0.3775, 0.4105, 0.5405],
-    faceWidth: 0.352,
-  },
-];
+}
+
+/**
+ * Middle of the tabled limits: section; depth static radial, face, dynamic; width without, with one, with two backups;
+ * width of a face groove, which is wider: its ring is pressed flat.
+ */
+const ROWS: readonly Row[] = (
+  [
+    [0.07, 0.051, 0.052, 0.056, 0.0955, 0.1405, 0.2075, 0.104],
+    [0.103, 0.082, 0.077, 0.089, 0.1425, 0.1735, 0.2405, 0.139],
+    [0.139, 0.112, 0.104, 0.122, 0.1895, 0.2105, 0.2775, 0.182],
+    [0.21, 0.1715, 0.157, 0.1865, 0.2835, 0.3135, 0.4125, 0.28],
+    [0.275, 0.2275, 0.206, 0.2385, 0.3775, 0.4105, 0.5405, 0.352],
+  ] as const
+).map(([section, radial, face, dynamic, none, one, two, faceWidth]) => ({
+  section,
+  depth: { 'static-radial': radial, 'static-face': face, dynamic },
+  width: [none, one, two],
+  faceWidth,
+}));
 
 /** Sections that are still rings of a valve, inches. */
 const [THINNEST, THICKEST] = [0.04, 0.48];
@@ -62,10 +49,10 @@ const [THINNEST, THICKEST] = [0.04, 0.48];
 /** The groove of a section, inches: between the tabled ones in proportion, beyond them as the nearest. */
 export function grooveFor(section: number, use: GrooveUse): Groove | undefined {
   if (section < THINNEST || section > THICKEST) return undefined;
-  const between = (figure: (row: (typeof ROWS)[number]) => number): number => {
+  const between = (figure: (row: Row) => number): number => {
     const above = ROWS.findIndex((row) => row.section >= section - 1e-9);
     const [first, last] = [ROWS[0], ROWS.at(-1)];
-    const share = (row: (typeof ROWS)[number]) => figure(row) / row.section;
+    const share = (row: Row) => figure(row) / row.section;
     if (!first || !last) return NaN;
     if (above === 0) return share(first) * section;
     if (above < 0) return share(last) * section;
@@ -74,7 +61,7 @@ export function grooveFor(section: number, use: GrooveUse): Groove | undefined {
     return (share(low) + part * (share(high) - share(low))) * section;
   };
   const face = use === 'static-face';
-  const backup = (more: (row: (typeof ROWS)[number]) => number) =>
+  const backup = (more: (row: Row) => number) =>
     between((row) => (face ? row.faceWidth : row.width[0]) + more(row));
   return {
     depth: between((row) => row.depth[use]),

@@ -1,4 +1,3 @@
-import { quantile } from '../quantile';
 import type { LinePath } from './line-path';
 import { INNER, WIDTHS, type Unwrapped } from './unwrap';
 
@@ -12,7 +11,6 @@ export interface FollowedLine {
   readonly hidden: readonly boolean[];
   /** Where something else is blue beside it: a second line, a smear. */
   readonly beside: readonly boolean[];
-  readonly usualWidth: number;
   /** How far the blue stands out of the metal's noise. */
   readonly clarity: number;
 }
@@ -46,15 +44,12 @@ export function followLine(
       width: isBlue ? run.to - run.from : 0,
     };
   });
-  const seen = rays.flatMap((ray) => (ray.width > 0 ? [ray.width] : [])).sort((a, b) => a - b);
-  const usualWidth = quantile(seen, 0.5);
-  if (usualWidth <= 0) return undefined;
+  if (!rays.some((ray) => ray.width > 0)) return undefined;
   return {
     widths: Float32Array.from(rays, (ray) => ray.width),
     contact: rays.map(({ contact }) => contact),
     hidden: rays.map(({ hidden }) => hidden),
     beside: rays.map(({ beside }) => beside),
-    usualWidth,
     clarity: profile.contrast / Math.max(metal.noise, 1e-4),
   };
 }

@@ -15,14 +15,10 @@ import {
 import { choiceField, factorField, quantityField } from '../frame/field';
 import { line, sheetFor, shown, type Sheet } from '../frame/sheet';
 import type { Working, Worked } from '../frame/working';
+import { setAndCode } from './set-and-code';
 
 const input = z.strictObject({
-  setPressure: quantityField('gauge pressure', { label: 'Set pressure', example: '250 psig' }),
-  code: choiceField(
-    ['VIII', 'I'],
-    { label: 'Code section' },
-    { XIII: 'VIII', '8': 'VIII', '1': 'I', 'section viii': 'VIII', 'section i': 'I' },
-  ),
+  ...setAndCode,
   backPressure: quantityField(
     'gauge pressure',
     { label: 'Constant back pressure', example: '20 psig' },

@@ -31,14 +31,10 @@ import {
 import { line, sheetFor, shown } from '../frame/sheet';
 import { leakAllowance } from '../pressure/leak-allowance';
 import type { Working, Worked } from '../frame/working';
+import { setAndCode } from './set-and-code';
 
 const input = z.strictObject({
-  setPressure: quantityField('gauge pressure', { label: 'Set pressure', example: '250 psig' }),
-  code: choiceField(
-    ['VIII', 'I'],
-    { label: 'Code section' },
-    { XIII: 'VIII', '8': 'VIII', '1': 'I', 'section viii': 'VIII', 'section i': 'I' },
-  ),
+  ...setAndCode,
   pops: quantitiesField(
     'gauge pressure',
     { label: 'Popped at, in order', example: '251 psig; 250 psig; 250 psig' },
