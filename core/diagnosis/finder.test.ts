@@ -38,17 +38,14 @@ describe('faults planted in the simulator (handbook part 4: troubles, cheapest f
     const right = own.filter(({ finder }) => finder.named === planted.fault);
     expect(right.length / own.length).toBeGreaterThanOrEqual(0.9);
   });
-  it('with no more checks than the fixed checklist has, and on average hardly more than it takes, in much less time', () => {
+  it('with no more checks than the fixed checklist has, and on average no more than it takes', () => {
     for (const { planted, finder } of runs)
       expect(finder.checks, `${planted.symptom}, ${planted.fault}`).toBeLessThanOrEqual(
         Math.max(checklistLength(planted), 3),
       );
-    // What no check shows is never placed by what is left over: the finder goes on asking, on purpose.
-    const shown = runs.filter(({ planted }) => checksFor(planted.features, [planted.fault]).length > 0);
     const mean = (of: (run: (typeof runs)[number]) => number) =>
-      shown.reduce((sum, run) => sum + of(run), 0) / shown.length;
-    // The list takes its last suspect for the culprit; the finder may ask once more before it does, in much less time.
-    expect(mean(({ finder }) => finder.checks)).toBeLessThanOrEqual(1.1 * mean(({ list }) => list.checks));
+      runs.reduce((sum, run) => sum + of(run), 0) / runs.length;
+    expect(mean(({ finder }) => finder.checks)).toBeLessThanOrEqual(mean(({ list }) => list.checks));
     expect(mean(({ finder }) => finder.minutes)).toBeLessThanOrEqual(0.7 * mean(({ list }) => list.minutes));
   });
 });

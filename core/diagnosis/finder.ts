@@ -45,6 +45,8 @@ export interface Question {
 const PLACED = 0.8;
 /** A check worth less than this many bits is not proposed. */
 const WORTH = 0.02;
+/** What every check costs beside its own minutes: going there, writing it down. */
+const EACH_MINUTES = 2;
 /** What touching, moving or opening costs beside its minutes, in minutes a step. */
 const RISK_MINUTES = 3;
 
@@ -97,7 +99,7 @@ function oddsFactor(
 
 const worth = ({ check, bits }: { check: CheckId; bits: number }): number => {
   const { minutes, invasive } = checkOf(check);
-  return bits / (minutes + RISK_MINUTES * invasive);
+  return bits / (EACH_MINUTES + minutes + RISK_MINUTES * invasive);
 };
 
 function after(prior: ReadonlyMap<CauseId, number>, evidence: readonly Evidence[]): Map<CauseId, number> {

@@ -21,8 +21,8 @@ export const SYMPTOMS = {
   'half travel': {
     name: 'Half travel at full signal',
     causes: {
-      'supply low': 3,
       'lock engaged': 2,
+      'supply low': 3,
       'packing too tight': 4,
       debris: 1,
       'bottom guide blocked': 3,

@@ -10,8 +10,8 @@ export interface JudgedScene {
 /** A seat that fills the picture, with a line of about 25 thou on a 3 in seat. */
 const SEAT: BluedSeatScene = {
   ...USUAL_SCENE,
-  width: 600,
-  height: 600,
+  width: 480,
+  height: 480,
   x: 0.5,
   y: 0.5,
   radius: 0.35,

@@ -32,7 +32,7 @@ describe('a ring with known gaps (generated pictures)', () => {
           expect(covers(gaps[0], from, degrees)).toBe(true);
         },
       ),
-      { seed: 1, numRuns: 8 },
+      { seed: 1, numRuns: 15 },
     );
   });
   it('several gaps, one over 12 o’clock, largest first', () => {
@@ -48,7 +48,7 @@ describe('a ring with known gaps (generated pictures)', () => {
     expect(continuity).toBeCloseTo(342 / 360, 2);
   });
   it.each([0, 5, 10, 15, 20, 25])('a whole ring at noise %d of 255 has no false gap', (noise) => {
-    expect(read({ noise, seed: 1 }).gaps).toEqual([]);
+    for (const seed of [1, 2]) expect(read({ noise, seed }).gaps).toEqual([]);
   });
   it.each([0, 0.3, 0.6, 0.75])('a light that falls off by %d changes neither ring nor gap', (gradient) => {
     const { gaps, circle } = read({ gradient, gaps: [{ from: 140, degrees: 4 }] });
@@ -121,7 +121,7 @@ it('any picture at all is read or left (property)', () => {
         expect(reading === undefined || (reading.continuity >= 0 && reading.continuity <= 1)).toBe(true);
       },
     ),
-    { seed: 2, numRuns: 12 },
+    { seed: 2, numRuns: 40 },
   );
 });
 

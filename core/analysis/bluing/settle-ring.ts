@@ -26,10 +26,17 @@ export function settled(plane: Plane, start: SeatRing): SettledRing | undefined 
     const unwrapped = unwrap(plane, ring);
     const path = pathOf(unwrapped);
     if (!path) return undefined;
-    if (round === ROUNDS) return { ring, unwrapped, path };
-    ring = movedOnto(ring, path) ?? ring;
+    const moved = round < ROUNDS ? movedOnto(ring, path) : undefined;
+    if (!moved || isThere(moved, ring)) return { ring, unwrapped, path };
+    ring = moved;
   }
 }
+
+/** Nearer than this, pixels, a ring has settled. */
+const SETTLED = 0.25;
+
+const isThere = (a: SeatRing, b: SeatRing): boolean =>
+  Math.hypot(a.x - b.x, a.y - b.y) < SETTLED && Math.abs(a.radius - b.radius) < SETTLED;
 
 function movedOnto(ring: SeatRing, { found }: LinePath): SeatRing | undefined {
   const places = found.map(({ ray, place }) =>

@@ -16,7 +16,7 @@ const input = z.strictObject({
     'not negative',
   ).exactOptional(),
   to: quantityField('gauge pressure', {
-    label: 'to (95 % of the supply unless given)',
+    label: 'to (usually 95 %)',
     example: '50 psig',
   }).exactOptional(),
   Cv: numberField({ label: 'Cv of the smallest passage', example: '0.3' }, 1e-5, 1000),

@@ -29,7 +29,7 @@ const input = z.strictObject({
     },
     360,
   ).exactOptional(),
-  angles: anglesField({ label: 'At these angles (equal when left out)' }, 360).exactOptional(),
+  angles: anglesField({ label: 'Angles, where not equal' }, 360).exactOptional(),
   closing: quantityField(
     'length',
     { label: 'The first place read again', example: '0.1 thou' },
@@ -37,7 +37,7 @@ const input = z.strictObject({
   ).exactOptional(),
   vBlock: choiceField(['60', '90', '108', '120'], { label: 'Angle of the V-blocks, °' }).exactOptional(),
   stations: stationsField.exactOptional(),
-  supports: quantitiesField('length', { label: 'Where the supports are, two places' }, 2).exactOptional(),
+  supports: quantitiesField('length', { label: 'Supports, two places' }, 2).exactOptional(),
   limit: quantityField('length', {
     label: 'Limit on the total indicator reading',
     example: '5 thou',

@@ -45,7 +45,7 @@ const input = z.strictObject({
     { 'ASME B16.34': 'B16.34' },
   ).exactOptional(),
   iron: choiceField(IRON_BODIES, { label: 'or an iron body' }).exactOptional(),
-  size: sizeField({ label: 'Size, of a cast-iron or API 6A body', example: 'NPS 8' }).exactOptional(),
+  size: sizeField({ label: 'Size (cast iron, API 6A)', example: 'NPS 8' }).exactOptional(),
 });
 
 type Given = z.output<typeof input>;

@@ -12,7 +12,7 @@ const input = z.strictObject({
   pistonDiameter: quantityField('length', { label: 'Piston diameter', example: '2 in' }),
   leverRatio: factorField(
     {
-      label: 'Lever ratio: pin arm over piston arm, the force on the piston for each on the pin',
+      label: 'Lever ratio, pin arm over piston arm',
       example: '1',
     },
     0.01,

@@ -42,7 +42,7 @@ const input = z.strictObject({
   ),
   reseat: quantityField('gauge pressure', { label: 'Reseated at', example: '235 psig' }).exactOptional(),
   coldSet: quantityField('gauge pressure', {
-    label: 'Cold differential test pressure, where it is another',
+    label: 'Cold differential (CDTP)',
     example: '245 psig',
   }).exactOptional(),
   bubbles: numberField({ label: 'Bubbles a minute at 90 %', example: '5' }, 0, 1e6).exactOptional(),

@@ -19,7 +19,7 @@ const input = z.strictObject({
   deflection: quantityField('length', { label: 'Deflection of one whole stack', example: '4 mm' }),
   loss: quantityField(
     'length',
-    { label: 'Lost of it as the packing shrinks', example: '1 mm' },
+    { label: 'Lost as the packing shrinks', example: '1 mm' },
     'not negative',
   ).exactOptional(),
   stem: quantityField('length', { label: 'Stem diameter', example: '25 mm' }),
