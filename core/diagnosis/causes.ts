@@ -2,10 +2,12 @@ import {
   closureOf,
   moverOf,
   packedBox,
+  partsOf,
   positionerOf,
   type Closure,
   type Features,
   type Mover,
+  type PartRole,
 } from '../valve';
 
 /** The chain from the air to the process; a fault lies in one of its links. */
@@ -13,6 +15,7 @@ export const LINKS = [
   'supply',
   'signal',
   'positioner',
+  'air line',
   'power element',
   'linkage',
   'packing and guides',
@@ -35,6 +38,13 @@ const positioned = (features: Features) => positionerOf(features) !== undefined;
 const moved = (is: (mover: Mover) => boolean) => (features: Features) => is(moverOf(features));
 const closes = (is: (closure: Closure) => boolean) => (features: Features) => is(closureOf(features));
 const packed = (features: Features) => packedBox(features) !== undefined;
+const part =
+  (...roles: readonly PartRole[]) =>
+  (features: Features) =>
+    partsOf({ features }).some(({ role }) => roles.includes(role));
+const turns = ({ stem }: Features) => stem.motion === 'rotary';
+const softSeated = (features: Features) =>
+  !('face' in features.seat) || part('soft insert')(features) || part('seat liner')(features);
 const diaphragm = moved(({ element }) => element === 'diaphragm');
 const cylinder = moved(({ element }) => element === 'cylinder');
 
@@ -70,6 +80,24 @@ export const CAUSES = {
     then: 'Less sensitivity by the nozzles; then zero and span again.',
     has: positioned,
   },
+  'positioner out of set': {
+    name: 'Positioner out of set, or its feedback slipped',
+    link: 'positioner',
+    then: 'Linkage, cam and clamp to their marks; then zero and span.',
+    has: positioned,
+  },
+  'trip solenoid shut': {
+    name: 'Trip solenoid dead, or open to its exhaust',
+    link: 'air line',
+    then: 'Voltage first, then why it tripped; then the solenoid itself.',
+    has: onAir,
+  },
+  'tubing leaks': {
+    name: 'Tubing or a fitting leaks, or is blocked',
+    link: 'air line',
+    then: 'Renew the tube, make up the fitting; blow the line through.',
+    has: onAir,
+  },
   'diaphragm torn': {
     name: 'Actuator diaphragm leaks',
     link: 'power element',
@@ -104,7 +132,19 @@ export const CAUSES = {
     name: 'Coupled short: not truly seated',
     link: 'linkage',
     then: 'Run the plug down by its lock nuts, never turning it on its seat.',
-    has: onAir,
+    has: ({ moved }) => 'coupling' in moved,
+  },
+  'closed stop out': {
+    name: 'Closed stop out of place: it stops before shut, or past it',
+    link: 'linkage',
+    then: 'Set the stop by the mark on the shaft, then prove it shut.',
+    has: turns,
+  },
+  'pin sheared': {
+    name: 'Pin or key sheared: the closure does not follow',
+    link: 'linkage',
+    then: 'Strip: pin and both its holes; a plug and its stem go as a set.',
+    has: part('plug pin', 'shaft retaining pin', 'arm key', 'stem pin', 'hinge pin'),
   },
   'packing too tight': {
     name: 'Packing too tight',
@@ -123,6 +163,42 @@ export const CAUSES = {
     link: 'packing and guides',
     then: 'Strip: guides and plug are looked at, renewed where galled.',
     has: closes(({ guides }) => guides !== undefined),
+  },
+  'bushing worn': {
+    name: 'Guide bushing worn: the stem wanders',
+    link: 'packing and guides',
+    then: 'Strip: measure bushing and stem; new packing alone will not last.',
+    has: part('shaft bushes', 'shaft bushings', 'wear bushings', 'stem bushing', 'upper guide', 'guide bush'),
+  },
+  'insert stiff': {
+    name: 'Bypass insert stiff: the disc cannot drop',
+    link: 'trim',
+    then: 'Clean, even grind; severe scratches: a new insert, complete.',
+    has: part('bypass insert'),
+  },
+  'sealant used up': {
+    name: 'Sealant used up',
+    link: 'trim',
+    then: 'Work sealant in while it is turned; then it is looked at again.',
+    has: ({ lubrication }) => lubrication.kind === 'sealant',
+  },
+  'soft seat cut': {
+    name: 'Soft seat or insert cut, flat or swollen',
+    link: 'trim',
+    then: 'Renew it; look for what cut it.',
+    has: softSeated,
+  },
+  'balance seal leaks': {
+    name: 'Balance seal of the plug leaks',
+    link: 'trim',
+    then: 'Renew the seal; look at the bore it runs in.',
+    has: part('plug seals'),
+  },
+  'seat gasket leaks': {
+    name: 'Gasket under the seat ring leaks',
+    link: 'trim',
+    then: 'Renew it; faces looked at for a track, bolting to its figure.',
+    has: part('seat gasket', 'seat gaskets'),
   },
   debris: { name: 'Debris on the seat', link: 'trim', then: 'Flush; strip if it stays.', has: always },
   'seat worn': {

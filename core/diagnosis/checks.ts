@@ -1,6 +1,7 @@
-import { closesByAir, closureOf, moverOf, positionerOf, type Features } from '../valve';
+import { closesByAir, closureOf, moverOf, opensByAir, positionerOf, type Features } from '../valve';
 import type { CauseId } from './causes';
-import type { Read } from './gauges';
+import type { Gauges, Read, Sign } from './gauges';
+import { priorsOf, type SymptomId } from './symptoms';
 
 interface Definition {
   readonly title: string;
@@ -14,6 +15,8 @@ interface Definition {
   /** How often a cause shows what it should, of readings taken (common practice). */
   readonly sure: number;
   readonly of?: (features: Features) => boolean;
+  /** Symptoms that it only says again, or in which it cannot be tried. */
+  readonly notFor?: readonly SymptomId[];
   /** The result, read off gauges. */
   readonly read?: (read: Read) => number;
 }
@@ -24,9 +27,13 @@ const HALF_FROM_ABOVE = { signal: { at: 0.5, from: 'above' } } as const;
 const SHUT = { signal: 'shuts' } as const;
 const judged = (second: boolean): number => (second ? 1 : 0);
 
-/** Supply that a positioner of the usual kind wants at least, psig; signal that stands for full command, percent. */
-const SUPPLY_LEAST = 18;
+/** Share of the supply its plate wants that will still do; signal that stands for full command, percent. */
+const SUPPLY_LEAST = 0.9;
 const SIGNAL_LEAST = 85;
+
+/** The air across the power element, as a share of what drives it home. */
+const drive = ({ actuator, below, driveWanted }: Gauges): number => (actuator - below) / driveWanted;
+const seen = (sign: Sign) => (read: Read) => judged(read(HALF).signs.has(sign));
 
 /**
  * How often an answer is right: read off an instrument, by eye, ear or hand, and by trying something on the valve, which
@@ -56,7 +63,10 @@ export const CHECKS = {
     results: ['holds', 'low'],
     shows: { 'supply low': 1 },
     sure: BY_GAUGE,
-    read: (read) => judged(read(FULL).supply < SUPPLY_LEAST),
+    read: (read) => {
+      const { supply, supplyWanted } = read(FULL);
+      return judged(supply < SUPPLY_LEAST * supplyWanted);
+    },
   },
   signal: {
     title: 'Read the signal at full command',
@@ -74,9 +84,76 @@ export const CHECKS = {
     minutes: 2,
     invasive: 0,
     results: ['all there', 'not there'],
-    shows: { 'supply low': 1, 'signal lost': 1, 'flapper dirty': 1, 'relay faulty': 1, 'diaphragm torn': 1 },
+    shows: {
+      'supply low': 1,
+      'signal lost': 1,
+      'flapper dirty': 1,
+      'relay faulty': 1,
+      'positioner out of set': 1,
+      'trip solenoid shut': 1,
+      'tubing leaks': 1,
+      'diaphragm torn': 1,
+    },
     sure: BY_GAUGE,
-    read: (read) => judged(read(FULL).actuator < 13),
+    notFor: ['short of shut'],
+    read: (read) => judged(drive(read(FULL)) < 1),
+  },
+  vented: {
+    title: 'Read the actuator’s own gauge at full closing signal',
+    how: 'At zero: its spring has it, the valve holds. Air left on: what should let it out.',
+    minutes: 2,
+    invasive: 0,
+    results: ['at zero', 'air left on'],
+    shows: { 'positioner out of set': 1 },
+    sure: BY_GAUGE,
+    of: opensByAir,
+    notFor: ['half travel', 'no motion'],
+    read: (read) => judged(drive(read(SHUT)) > 0.3),
+  },
+  'output gauge': {
+    title: 'Compare the positioner’s output gauge with the actuator’s',
+    how: 'Alike: the line between them is sound. The actuator lower: trip solenoid, tube, fitting.',
+    minutes: 2,
+    invasive: 0,
+    results: ['alike', 'actuator lower'],
+    shows: { 'trip solenoid shut': 1, 'tubing leaks': 1 },
+    sure: BY_GAUGE,
+    of: (features) => positionerOf(features) !== undefined,
+    read: (read) => {
+      const { output, actuator, driveWanted } = read(FULL);
+      return judged(output - actuator > 0.2 * driveWanted);
+    },
+  },
+  feedback: {
+    title: 'Look at the positioner against its marks: lever, clamp, cam, zero',
+    how: 'A clamp that slipped leaves a bright line beside it; nothing is turned yet.',
+    minutes: 2,
+    invasive: 0,
+    results: ['on its marks', 'slipped'],
+    shows: { 'positioner out of set': 1 },
+    sure: BY_HAND,
+    of: (features) => positionerOf(features) !== undefined,
+    read: seen('feedback slipped'),
+  },
+  'trip solenoid': {
+    title: 'Trip solenoid, where there is one: live, and nothing from its exhaust?',
+    how: 'Voltage by a qualified person; the exhaust by a wet finger.',
+    minutes: 2,
+    invasive: 0,
+    results: ['live and quiet, or none', 'dead or blowing'],
+    shows: { 'trip solenoid shut': 1 },
+    sure: BY_HAND,
+    read: seen('trip dead'),
+  },
+  tubing: {
+    title: 'Soap every fitting to the actuator, feel along the tube',
+    how: 'Command still. Bent flat, frozen or full of oil counts as blocked.',
+    minutes: 4,
+    invasive: 0,
+    results: ['tight and open', 'leaks or blocked'],
+    shows: { 'tubing leaks': 1 },
+    sure: BY_HAND,
+    read: seen('tubing leaks'),
   },
   breather: {
     title: 'Feel and soap the breather and the exhausts',
@@ -100,16 +177,25 @@ export const CHECKS = {
   },
   'cylinder gauges': {
     title: 'Compare the two cylinder gauges at half travel',
-    how: 'About 75 % of supply and within 5 psi of each other is right (positioner set-up).',
+    how: 'No pressure in the line: about 75 % of supply, within 5 psi of each other, is right (positioner set-up).',
     minutes: 2,
     invasive: 0,
-    results: ['as they should', 'both low'],
-    shows: { 'relay faulty': 1, 'flapper dirty': 1, 'supply low': 1 },
+    results: ['as they should', 'both low', 'far apart'],
+    shows: {
+      'relay faulty': 1,
+      'flapper dirty': 1,
+      'supply low': 1,
+      'trip solenoid shut': 1,
+      'tubing leaks': 1,
+      'packing too tight': 2,
+      'guides galled': 2,
+    },
     sure: BY_GAUGE,
     of: (features) => moverOf(features).positioner === 'side or top',
     read: (read) => {
-      const { actuator, below } = read(HALF);
-      return judged((actuator + below) / 2 < 12);
+      const { actuator, below, supplyWanted } = read({ ...HALF, with: 'line bled' });
+      if ((actuator + below) / 2 < 0.6 * supplyWanted) return 1;
+      return Math.abs(actuator - below) > 0.15 * supplyWanted ? 2 : 0;
     },
   },
   flapper: {
@@ -118,10 +204,16 @@ export const CHECKS = {
     minutes: 3,
     invasive: 1,
     results: ['full output', 'weak output'],
-    shows: { 'relay faulty': 1, 'supply low': 1, 'diaphragm torn': 1 },
+    shows: {
+      'relay faulty': 1,
+      'supply low': 1,
+      'diaphragm torn': 1,
+      'trip solenoid shut': 1,
+      'tubing leaks': 1,
+    },
     sure: BY_TRIAL,
     of: (features) => positionerOf(features) !== undefined,
-    read: (read) => judged(read({ ...FULL, with: 'flapper held by hand' }).actuator < 13),
+    read: (read) => judged(drive(read({ ...FULL, with: 'flapper held by hand' })) < 1),
   },
   locks: {
     title: 'Look at locks, stops and handwheel',
@@ -131,7 +223,7 @@ export const CHECKS = {
     results: ['free', 'engaged'],
     shows: { 'lock engaged': 1 },
     sure: BY_GAUGE,
-    read: (read) => judged(read(HALF).lockEngaged),
+    read: seen('lock engaged'),
   },
   friction: {
     title: 'Stroke up and down to half, compare the air it takes',
@@ -143,7 +235,7 @@ export const CHECKS = {
     sure: BY_TRIAL,
     read: (read) => {
       const [up, down] = [read(HALF), read(HALF_FROM_ABOVE)];
-      return judged(up.actuator - down.actuator > 3.2);
+      return judged(drive(up) - drive(down) > 0.25);
     },
   },
   'slack the gland': {
@@ -156,7 +248,7 @@ export const CHECKS = {
     sure: BY_TRIAL,
     read: (read) => {
       const [before, after] = [read(HALF), read({ ...HALF, with: 'gland slacked' })];
-      return judged(before.actuator - after.actuator > 1.5);
+      return judged(drive(before) - drive(after) > 0.12);
     },
   },
   'weep hole': {
@@ -168,7 +260,7 @@ export const CHECKS = {
     shows: { 'bottom guide blocked': 1 },
     sure: BY_GAUGE,
     of: (features) => closureOf(features).guides === 'top and bottom',
-    read: (read) => judged(!read(SHUT).weepHoleClear),
+    read: seen('weep hole blocked'),
   },
   'bench set': {
     title: 'Regulated air straight on: where does it start and end?',
@@ -182,7 +274,7 @@ export const CHECKS = {
     read: (read) => {
       const up = read({ ...HALF, with: 'regulated air straight on' });
       const down = read({ ...HALF_FROM_ABOVE, with: 'regulated air straight on' });
-      return judged((up.stroke + down.stroke) / 2 < 38);
+      return judged(Math.abs((up.stroke + down.stroke) / 2 - 50) > 12);
     },
   },
   flush: {
@@ -212,17 +304,90 @@ export const CHECKS = {
       return judged(after < 0.4 * before);
     },
   },
+  'more force': {
+    title: 'A little more closing force: does the leak fall?',
+    how: 'A few psi, and never on a closure that a stop places. What is worn or cut leaks on.',
+    minutes: 4,
+    invasive: 1,
+    results: ['leaks the same', 'leaks less'],
+    shows: { 'bench set wrong': 1 },
+    sure: BY_TRIAL,
+    of: ({ moved, limits }) => 'action' in moved && limits.kind === 'none',
+    notFor: ['half travel', 'short of shut', 'no motion', 'sluggish'],
+    read: (read) => {
+      const [before, after] = [read(SHUT).leak, read({ ...SHUT, with: 'more closing force' }).leak];
+      return judged(after < 0.6 * before);
+    },
+  },
+  sealant: {
+    title: 'Turn sealant in, work the plug to and fro, measure again',
+    how: 'Until the screw stiffens; the right sealant for the medium.',
+    minutes: 8,
+    invasive: 1,
+    results: ['leaks the same', 'leaks less'],
+    shows: { 'sealant used up': 1 },
+    sure: BY_TRIAL,
+    of: ({ lubrication }) => lubrication.kind === 'sealant',
+  },
+  'shaft mark': {
+    title: 'Look at the mark on the shaft’s end, called shut',
+    how: 'Square across the flow, or by the maker’s mark: the closure itself, not the pointer.',
+    minutes: 2,
+    invasive: 0,
+    results: ['on its mark', 'short or past'],
+    shows: { 'closed stop out': 1 },
+    sure: BY_HAND,
+    of: ({ stem }) => stem.motion === 'rotary',
+    read: seen('shaft off its mark'),
+  },
+  answers: {
+    title: 'Stroke it: does the flow answer?',
+    how: 'Stem and pointer go and the flow stays as it is: the closure is loose on its stem.',
+    minutes: 3,
+    invasive: 1,
+    results: ['answers', 'does not'],
+    shows: { 'pin sheared': 1 },
+    sure: BY_HAND,
+    read: seen('flow does not answer'),
+  },
+  play: {
+    title: 'Push the stem sideways at the gland',
+    how: 'By hand, both ways: it should not be felt to move.',
+    minutes: 1,
+    invasive: 0,
+    results: ['no play', 'moves'],
+    shows: { 'bushing worn': 1 },
+    sure: BY_HAND,
+    read: seen('stem moves sideways'),
+  },
+  drops: {
+    title: 'Flow off: does the disc drop, with its knock?',
+    how: 'A hand or a listening rod on the body.',
+    minutes: 2,
+    invasive: 0,
+    results: ['drops', 'hangs'],
+    shows: { 'insert stiff': 1 },
+    sure: BY_HAND,
+  },
+  opened: {
+    title: 'Open it: seals, gaskets and soft seats looked at',
+    how: 'Isolated and at zero. A cut, a track, a face pressed flat; then wear is what is left.',
+    minutes: 60,
+    invasive: 3,
+    results: ['none of these', 'seal cut or hard', 'gasket tracked', 'soft seat cut'],
+    shows: { 'balance seal leaks': 1, 'seat gasket leaks': 2, 'soft seat cut': 3 },
+    sure: BY_GAUGE,
+    read: (read) => {
+      const { signs } = read(HALF);
+      return signs.has('seal cut') ? 1 : signs.has('gasket tracked') ? 2 : signs.has('soft seat cut') ? 3 : 0;
+    },
+  },
   'shut mark': {
     ...SHUT_MARK,
-    how: 'The spring shuts it: short of its mark is friction, or something under the plug.',
-    shows: {
-      debris: 1,
-      'bottom guide blocked': 1,
-      'packing too tight': 1,
-      'guides galled': 1,
-      'lock engaged': 1,
-    },
-    of: (features) => !closesByAir(features),
+    how: 'Its spring alone brings it there: short of its mark is friction.',
+    shows: { 'packing too tight': 1, 'guides galled': 1 },
+    of: opensByAir,
+    notFor: ['short of shut', 'no motion', 'passes when shut'],
   },
   'shut mark by air': {
     ...SHUT_MARK,
@@ -233,12 +398,17 @@ export const CHECKS = {
       'flapper dirty': 1,
       'relay faulty': 1,
       'diaphragm torn': 1,
+      'positioner out of set': 1,
+      'trip solenoid shut': 1,
+      'tubing leaks': 1,
       'bench set wrong': 1,
+      'closed stop out': 1,
       debris: 1,
       'bottom guide blocked': 1,
       'lock engaged': 1,
     },
     of: closesByAir,
+    notFor: ['half travel', 'no motion', 'passes when shut'],
   },
   manual: {
     title: 'Loop in manual: does it stand still?',
@@ -397,11 +567,11 @@ export function likelihood(check: CheckId, cause: CauseId, result: number): numb
   return result === expected ? sure : (1 - sure) / (results.length - 1);
 }
 
-/** Checks that these features allow and that tell some of these causes apart. */
-export function checksFor(features: Features, causes: readonly CauseId[]): CheckId[] {
+/** Checks that these features allow and that tell some causes of the symptom apart. */
+export function checksFor(features: Features, symptom: SymptomId): CheckId[] {
+  const causes = [...priorsOf(symptom, features).keys()];
   return CHECK_IDS.filter((id) => {
-    const { shows, of = () => true } = checkOf(id);
-    const told = causes.filter((cause) => (shows[cause] ?? 0) > 0);
-    return of(features) && told.length > 0;
+    const { shows, of = () => true, notFor } = checkOf(id);
+    return of(features) && !notFor?.includes(symptom) && causes.some((cause) => (shows[cause] ?? 0) > 0);
   });
 }

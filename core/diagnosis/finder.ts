@@ -43,8 +43,8 @@ export interface Question {
 
 /** A cause this likely is placed. */
 const PLACED = 0.8;
-/** A check worth less than this many bits is not proposed. */
-const WORTH = 0.02;
+/** A check worth less than this many bits a minute is not proposed. */
+const WORTH = 0.005;
 /** What every check costs beside its own minutes: going there, writing it down. */
 const EACH_MINUTES = 2;
 /** What touching, moving or opening costs beside its minutes, in minutes a step. */
@@ -66,10 +66,10 @@ export function findFault({ symptom, features, evidence, counts = {} }: Question
     .sort((a, b) => b.chance - a.chance);
   const placed = suspects[0] !== undefined && isPlaced(suspects[0], evidence);
   const asked = new Set(evidence.map(({ check }) => check));
-  const ranked = checksFor(features, [...chances.keys()])
+  const ranked = checksFor(features, symptom)
     .filter((check) => !asked.has(check))
     .map((check) => ({ check, bits: bitsOf(check, chances) }))
-    .filter(({ bits }) => bits > WORTH)
+    .filter((each) => worth(each) > WORTH)
     .sort((a, b) => worth(b) - worth(a))
     .map((each) => ({ ...each, reason: reasonFor(each.check, chances) }));
   const [best, ...others] = ranked;

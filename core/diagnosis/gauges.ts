@@ -10,13 +10,34 @@ export interface Situation {
     | 'flushed'
     | 'run down by the lock nuts'
     | 'loop in manual'
-    | 'gain turned down';
+    | 'gain turned down'
+    | 'more closing force'
+    | 'line bled';
 }
 
-/** What gauges, scale and a pair of eyes show in a situation; pressures in psig, stroke, opening and swing in percent. */
+/** What eyes and fingers find amiss. */
+export type Sign =
+  | 'lock engaged'
+  | 'weep hole blocked'
+  | 'feedback slipped'
+  | 'trip dead'
+  | 'tubing leaks'
+  | 'shaft off its mark'
+  | 'stem moves sideways'
+  | 'flow does not answer'
+  | 'seal cut'
+  | 'gasket tracked'
+  | 'soft seat cut';
+
+/** What gauges, plate, scale and a pair of eyes show in a situation; pressures in psig, stroke, opening and swing in percent. */
 export interface Gauges {
   readonly supply: number;
+  /** Supply that its plate wants, and the air across its power element that drives it home. */
+  readonly supplyWanted: number;
+  readonly driveWanted: number;
   readonly signal: number;
+  /** What the positioner puts out. */
+  readonly output: number;
   /** On the actuator, or above the piston. */
   readonly actuator: number;
   /** Below the piston; zero where there is none. */
@@ -32,8 +53,7 @@ export interface Gauges {
   /** Air at the stem and yoke seals, scfh. */
   readonly sealLeak: number;
   readonly swing: number;
-  readonly lockEngaged: boolean;
-  readonly weepHoleClear: boolean;
+  readonly signs: ReadonlySet<Sign>;
 }
 
 /** Asks the valve: real gauges, or simulated ones. */

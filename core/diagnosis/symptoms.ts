@@ -1,4 +1,4 @@
-import { closureOf, moverOf, type Closure, type Features } from '../valve';
+import { closesByAir, closureOf, moverOf, opensByAir, type Closure, type Features } from '../valve';
 import { causesOf, type CauseId } from './causes';
 
 type Duty = Closure['duty'];
@@ -8,6 +8,8 @@ interface Definition {
   /** How likely each cause is before anything is read, in parts; the order is the fixed checklist of handbook part 4. */
   readonly causes: Partial<Record<CauseId, number>>;
   readonly of: (features: Features) => boolean;
+  /** Causes that show it only on some valves. */
+  readonly onlyOf?: Partial<Record<CauseId, (features: Features) => boolean>>;
 }
 
 const onAir = (features: Features) => causesOf(features).includes('supply low');
@@ -27,17 +29,49 @@ export const SYMPTOMS = {
       debris: 1,
       'bottom guide blocked': 3,
       'guides galled': 2,
+      'positioner out of set': 2,
       'bench set wrong': 2,
       'signal lost': 1,
       'flapper dirty': 1,
       'relay faulty': 2,
+      'tubing leaks': 1,
       'diaphragm torn': 2,
     },
     of: onAir,
+    // What lies under the plug stops it on its way to shut: full signal brings it there only where air shuts it.
+    onlyOf: { debris: closesByAir, 'bottom guide blocked': closesByAir },
+  },
+  'short of shut': {
+    name: 'Does not shut: stops short of its mark',
+    causes: {
+      'lock engaged': 2,
+      'packing too tight': 4,
+      debris: 2,
+      'bottom guide blocked': 3,
+      'guides galled': 2,
+      'positioner out of set': 2,
+      'closed stop out': 2,
+      'bench set wrong': 1,
+    },
+    of: (features) => onAir(features) && !closesByAir(features),
+    // Air on both sides beats any gland.
+    onlyOf: { 'packing too tight': opensByAir },
   },
   'passes when shut': {
     name: 'Leaks through when shut, full travel',
-    causes: { 'coupled short': 3, debris: 3, 'seat worn': 4 },
+    causes: {
+      'coupled short': 3,
+      'closed stop out': 2,
+      'sealant used up': 3,
+      'insert stiff': 2,
+      debris: 3,
+      'bench set wrong': 1,
+      'pin sheared': 1,
+      'soft seat cut': 3,
+      'balance seal leaks': 2,
+      'seat gasket leaks': 1,
+      'seat worn': 4,
+    },
     of: (features) => !does('relieve by a spring', 'regulate')(features),
   },
   sluggish: {
@@ -50,6 +84,8 @@ export const SYMPTOMS = {
       'diaphragm torn': 2,
       'packing too tight': 2,
       'guides galled': 1,
+      'bushing worn': 1,
+      'tubing leaks': 1,
       'supply low': 1,
     },
     of: onAir,
@@ -62,6 +98,8 @@ export const SYMPTOMS = {
       'lock engaged': 2,
       'flapper dirty': 2,
       'relay faulty': 2,
+      'trip solenoid shut': 2,
+      'tubing leaks': 1,
       'diaphragm torn': 2,
       'guides galled': 1,
     },
@@ -69,12 +107,12 @@ export const SYMPTOMS = {
   },
   hunting: {
     name: 'Hunts',
-    causes: { 'gain too high': 4, 'packing too tight': 2, 'relay faulty': 2, 'oversize or process': 3 },
+    causes: { 'gain too high': 4, 'packing too tight': 4, 'relay faulty': 2, 'oversize or process': 3 },
     of: (features) => features.positioner.kind !== 'none',
   },
   'gland leaks': {
     name: 'Gland leaks',
-    causes: { 'packing dry': 2, 'gland slack': 3, 'packing used up': 3, 'stem scored': 1 },
+    causes: { 'packing dry': 2, 'gland slack': 3, 'packing used up': 3, 'stem scored': 1, 'bushing worn': 1 },
     of: (features) => causesOf(features).includes('gland slack'),
   },
   creeps: {
@@ -93,7 +131,7 @@ export const SYMPTOMS = {
       'equalising orifice blocked': 3,
       'pilot orifice dirty': 3,
       'pilot diaphragm torn': 2,
-      'armature stuck': 2,
+      'armature stuck': 4,
     },
     of: (features) => moverOf(features).power === true,
   },
@@ -126,9 +164,11 @@ const HANDBOOK_JOBS = 20;
 
 /** The chance of each cause before anything is read, summing to 1: the handbook's odds, moved by the shop's own jobs. */
 export function priorsOf(symptom: SymptomId, features: Features, counts: Counts = {}): Map<CauseId, number> {
-  const listed: Partial<Record<CauseId, number>> = SYMPTOMS[symptom].causes;
-  const parts: Partial<Record<CauseId, number>> = { ...listed, 'something else': elseOf(listed) };
-  const can = causesOf(features).filter((cause) => parts[cause] !== undefined);
+  const { causes: listed, onlyOf = {} }: Definition = SYMPTOMS[symptom];
+  const has = causesOf(features).filter((cause) => onlyOf[cause]?.(features) ?? true);
+  const own = Object.fromEntries(has.flatMap((cause) => (listed[cause] ? [[cause, listed[cause]]] : [])));
+  const parts: Partial<Record<CauseId, number>> = { ...own, 'something else': elseOf(own) };
+  const can = has.filter((cause) => parts[cause] !== undefined);
   const whole = can.reduce((sum, cause) => sum + (parts[cause] ?? 0), 0);
   const weights = can.map(
     (cause) => [cause, (HANDBOOK_JOBS * (parts[cause] ?? 0)) / whole + (counts[cause] ?? 0)] as const,

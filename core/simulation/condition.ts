@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { quantityOf, thou } from '../quantity';
-import { PLANTED_FAULTS } from './sick-valve';
+import { PLANTED_FAULTS } from './sick-valve/planted-fault';
 import { chance, seedFrom } from './random';
 
 /** What is really the matter with a simulated valve: the truth that its instruments then read, with noise. */

@@ -6,4 +6,4 @@ export { leakThrough, rigRun, type RigSample, type RigTest } from './test-rig';
 export { ventGauge } from './vent-gauge';
 export { recordStroke, strokeCsv, USUAL_RIG, type StrokeRig, type StrokeSamples } from './stroke-recording';
 export { photographBluedSeat, USUAL_SCENE, type BluedSeatScene } from './blued-seat-picture';
-export { PLANTED_FAULTS, sickValve, type PlantedFault } from './sick-valve';
+export { PLANTED_FAULTS, sickValve, symptomWith, type PlantedFault } from './sick-valve';

@@ -98,6 +98,13 @@ describe('the simulated vent gauge', () => {
     expect(ventGauge(passing, true, 60, chance(1)).value).toBeGreaterThan(35);
     expect(ventGauge(passing, false, 60, chance(1)).value).toBe(0);
   });
+  it('it begins at the pressure of its own line, and hangs at a share of it', () => {
+    const passing = { ...conditionOf('P'), blockValvePasses: true };
+    const at = (seconds: number) => valueIn(ventGauge(passing, true, seconds, chance(1), psig(900)), 'psig');
+    expect(at(0)).toBeGreaterThan(890);
+    expect(at(60)).toBeGreaterThan(150);
+    expect(at(60)).toBeLessThan(300);
+  });
 });
 
 describe('the simulated stroke recorder', () => {

@@ -1,7 +1,6 @@
 import { checkOf } from '@dusk-wren/core/diagnosis';
 import { valveOf } from '@dusk-wren/core/job';
 import { seedFrom, sickValve } from '@dusk-wren/core/simulation';
-import { closesByAir } from '@dusk-wren/core/valve';
 import { pause } from './pace';
 import type { Source } from './source';
 
@@ -14,11 +13,9 @@ export const simulatedGaugeSet: Source = {
   simulated: true,
   async *read({ condition, state, check, rate }, stop) {
     const judge = check && checkOf(check).read;
-    if (!check || !judge || !condition.fault) return;
     const valve = valveOf(state);
-    const read = sickValve(condition.fault, seedFrom(`${check} ${state.version}`), {
-      closesByAir: valve !== undefined && closesByAir(valve.features),
-    });
+    if (!check || !judge || !condition.fault || !valve) return;
+    const read = sickValve(condition.fault, seedFrom(`${check} ${state.version}`), valve.features);
     if (!(await pause(MILLISECONDS_TO_READ / rate, stop))) return;
     const shown = read({ signal: { at: 1, from: 'below' } });
     yield {

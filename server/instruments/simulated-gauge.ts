@@ -1,3 +1,4 @@
+import { valveOf } from '@dusk-wren/core/job';
 import { valueIn } from '@dusk-wren/core/quantity';
 import { chance, seedFrom, ventGauge } from '@dusk-wren/core/simulation';
 import { pause } from './pace';
@@ -13,10 +14,11 @@ export const simulatedGauge: Source = {
   simulated: true,
   async *read({ condition, state, rate, step }, stop) {
     const upstream = step.isolation?.is === 'proof' && step.isolation.energy === 'upstream pressure';
+    const line = valveOf(state)?.medium?.pressure;
     const dice = chance(seedFrom(`gauge ${state.version}`));
     for (let sample = 0; await pause(MILLISECONDS_A_SAMPLE / rate, stop); sample++) {
       const seconds = (sample * MILLISECONDS_A_SAMPLE * FASTER) / 1000;
-      const psig = valueIn(ventGauge(condition, upstream, seconds, dice), 'psig');
+      const psig = valueIn(ventGauge(condition, upstream, seconds, dice, line), 'psig');
       yield { kind: 'pressure', psig, seconds };
     }
   },

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { CHECK_IDS, checkOf, checksFor, priorsOf, SYMPTOM_IDS, symptomsOf } from '../../diagnosis';
+import { CHECK_IDS, checkOf, checksFor, SYMPTOM_IDS, symptomsOf } from '../../diagnosis';
 import { instrumentId } from '../../job';
 import { ok, refuse } from '../../problem';
 import { defineCommand, stampOf } from '../define-command';
@@ -15,8 +15,7 @@ export const takeEvidence = defineCommand({
   }),
   decide: ({ symptom, check, result, readBy }, asked) => {
     const { features } = asked.plan.valve;
-    const causes = [...priorsOf(symptom, features).keys()];
-    if (!symptomsOf(features).includes(symptom) || !checksFor(features, causes).includes(check))
+    if (!symptomsOf(features).includes(symptom) || !checksFor(features, symptom).includes(check))
       return refuse({
         code: 'input.conflict',
         fields: ['check'],

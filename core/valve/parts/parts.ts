@@ -24,7 +24,7 @@ export interface Part {
 const known = new WeakMap<Features, readonly Part[]>();
 
 /** The parts list of this valve, from its features. Made once for a set of features: plans ask for it often. */
-export function partsOf({ features }: Valve): readonly Part[] {
+export function partsOf({ features }: Pick<Valve, 'features'>): readonly Part[] {
   const made = known.get(features);
   if (made) return made;
   const parts = rolesOf(features).map((role, index): Part => {

@@ -41,18 +41,18 @@ describe('the fault finder on the bench', () => {
     expect(words).toMatch(/supply \d+ %/);
     expect(words).toContain('Read the supply gauge, valve moving: holds');
     expect(words).toMatch(/splits|settles|tells/);
-    expect(attributes(markup, 'style').filter((style) => style.startsWith('width:'))).toHaveLength(12);
+    expect(attributes(markup, 'style').filter((style) => style.startsWith('width:'))).toHaveLength(14);
   });
   it('says what each answer did, up or down', async () => {
     const job = globe().workTo('diagnose.place');
-    evidence(job, 'shut mark by air', 1);
+    evidence(job, 'actuator', 0);
     const words = wordsOf(await renderOnJob(PlaceTask, stepOf(job, 'diagnose.place'), job));
     expect(words).toMatch(/▲\d/);
     expect(words).toMatch(/▼0\.\d/);
   });
   it('names the fault and what to do about it once it is placed', async () => {
     const job = globe().workTo('diagnose.place');
-    evidence(job, 'shut mark by air', 1);
+    evidence(job, 'actuator', 0);
     evidence(job, 'weep hole', 1);
     const words = wordsOf(await renderOnJob(PlaceTask, stepOf(job, 'diagnose.place'), job));
     expect(words).toContain('Placed: Bottom guide full, weep hole blocked');

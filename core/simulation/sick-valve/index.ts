@@ -1,0 +1,2 @@
+export { sickValve } from './gauges';
+export { PLANTED_FAULTS, symptomWith, type PlantedFault } from './planted-fault';
