@@ -41,15 +41,17 @@ export function ordered(steps: readonly Proposed[]): Result<Placed[]> {
       if (known) known.push(node);
       else followers.set(id, [node]);
     }
-  const free = placed.filter(({ waitsFor }) => waitsFor === 0);
+  // The best of the free ones last.
+  const free = placed.filter(({ waitsFor }) => waitsFor === 0).sort((a, b) => b.rank - a.rank);
   const result: Placed[] = [];
-  while (free.length > 0) {
-    const next = free.reduce((best, node) => (node.rank < best.rank ? node : best));
-    free.splice(free.indexOf(next), 1);
+  for (let next = free.pop(); next; next = free.pop()) {
     result.push(next.each);
     for (const follower of followers.get(next.each.id) ?? []) {
       follower.waitsFor -= 1;
-      if (follower.waitsFor === 0) free.push(follower);
+      if (follower.waitsFor === 0) {
+        const { rank } = follower;
+        free.splice(free.findLastIndex((node) => node.rank > rank) + 1, 0, follower);
+      }
     }
   }
   if (result.length === placed.length) return ok(result);

@@ -69,12 +69,22 @@ export function photographBluedSeat(scene: BluedSeatScene): Picture {
   const [cx, cy, radius] = [scene.x * width, scene.y * width, scene.radius * width];
   const shortened = Math.cos((scene.tilt * Math.PI) / 180);
   const noises = Float32Array.from({ length: 4096 }, () => dice.normal() * noise);
+  const places = [
+    { at: 1, reach: Math.max(0.1, (scene.line / 2) * MOST_WANDER) },
+    ...scene.smears.map(({ at, line }) => ({ at, reach: line / 2 })),
+  ];
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) {
       const [dx, dy] = [x - cx, (y - cy) / shortened];
-      const from = Math.hypot(dx, dy) / radius;
-      const angle = (Math.atan2(dx, -dy) * 180) / Math.PI;
-      const isBright = Math.abs(from - 1) < 0.1 && scene.glare !== undefined && isWithin(angle, scene.glare);
+      const from = Math.sqrt(dx * dx + dy * dy) / radius;
+      const angle = places.some((place) => Math.abs(from - place.at) < place.reach)
+        ? (Math.atan2(dx, -dy) * 180) / Math.PI
+        : undefined;
+      const isBright =
+        angle !== undefined &&
+        Math.abs(from - 1) < 0.1 &&
+        scene.glare !== undefined &&
+        isWithin(angle, scene.glare);
       const colour = x < scene.cloth * width ? CLOTH : colourAt(scene, from, angle);
       const light = 1 - scene.gradient * ((x / width + y / height) / 2);
       const at = 4 * (y * width + x);
@@ -87,9 +97,13 @@ export function photographBluedSeat(scene: BluedSeatScene): Picture {
   return { width, height, data };
 }
 
-/** The colour at a distance from the middle, as a share of the line's radius, and an angle. */
-function colourAt(scene: BluedSeatScene, from: number, angle: number): readonly number[] {
+/** How much wider than told the line gets where it wanders. */
+const MOST_WANDER = 1.25;
+
+/** The colour at a distance from the middle, as a share of the line's radius, and an angle where any blue may lie. */
+function colourAt(scene: BluedSeatScene, from: number, angle: number | undefined): readonly number[] {
   const under = from > 0.8 && from < 1.2 ? METAL : SHADE;
+  if (angle === undefined) return under;
   const wander = 1 + 0.15 * Math.sin((angle * Math.PI) / 60) + 0.1 * Math.sin((angle * Math.PI) / 23);
   const isLine =
     Math.abs(from - 1) < (scene.line / 2) * wander && !scene.gaps.some((gap) => isWithin(angle, gap));

@@ -62,7 +62,7 @@ function near(
   for (let i = 0; i < xs.length; i++) {
     const [dx, dy] = [(xs[i] ?? 0) - x, (ys[i] ?? 0) - y];
     const [u, v] = [(yy * dx - xy * dy) / det, (xx * dy - xy * dx) / det];
-    if (Math.abs(Math.hypot(u, v) - 1) > share) continue;
+    if (Math.abs(Math.sqrt(u * u + v * v) - 1) > share) continue;
     us[count] = u;
     vs[count] = v;
     count += 1;
