@@ -282,6 +282,9 @@ export const DASH_SIZES: readonly DashSize[] = [
   })),
 ].sort((a, b) => a.dash.localeCompare(b.dash));
 
+/** Sections of the metric series of ISO 3601-1 (1988), mm: each near a dash section, none the same. */
+export const METRIC_SERIES_MM = [1.8, 2.65, 3.55, 5.3, 7] as const;
+
 /** A size by its dash number, as people write it: `-218`, `218`, `AS568-218`, `2-218`. */
 export function dashSize(text: string): DashSize | undefined {
   const number = /(\d{1,3})\s*$/.exec(text)?.[1];

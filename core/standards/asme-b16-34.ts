@@ -46,7 +46,8 @@ export const GROUP_NAMES: Readonly<Record<MaterialGroup, string>> = {
 
 export const B16_34 = standard('ASME B16.34', 'pressure-temperature ratings, 2009 and later values');
 
-type Row = readonly [fahrenheit: number, ...psigByClass: number[]];
+/** Class 150 is absent where the standard stops rating it. */
+type Row = readonly [fahrenheit: number, class150: number | undefined, ...psigByClass: number[]];
 
 /** Rows that groups 1.10, 1.13 and 1.15 share: the ceiling of the standard, whatever the alloy. */
 const ALLOY_TO_400: readonly Row[] = [
@@ -68,7 +69,7 @@ const CHROME_MOLY: readonly Row[] = [
 
 /**
  * Working pressure, psig, at °F, classes 150 to 2500, from memory: 1.1, 2.1 to 2.3 with high confidence, 1.2, 1.5, 1.9,
- * 2.4, 2.5 and 3.4 with medium to high, 1.3, 1.10 at 950 °F, 1.13, 1.15 and 2.8 with medium. A group ends where its rows
+ * 2.4, 2.5 and 3.4 with medium to high, 1.3, 1.10 at 950 °F, 1.13, 1.15, 2.2 above 1000 °F and 2.8 with medium. A group ends where its rows
  * are not held with confidence. Between rows the rating is in proportion, over steps of 100 °F at the most.
  */
 export const RATINGS: Readonly<Record<MaterialGroup, readonly Row[]>> = {
@@ -184,6 +185,16 @@ export const RATINGS: Readonly<Record<MaterialGroup, readonly Row[]>> = {
     [900, 50, 415, 830, 1245, 2075, 3460],
     [950, 35, 385, 775, 1160, 1930, 3220],
     [1000, 20, 365, 725, 1090, 1820, 3030],
+    [1050, undefined, 360, 720, 1080, 1800, 3000],
+    [1100, undefined, 305, 610, 915, 1525, 2545],
+    [1150, undefined, 235, 475, 710, 1185, 1970],
+    [1200, undefined, 185, 370, 555, 925, 1545],
+    [1250, undefined, 145, 295, 440, 735, 1230],
+    [1300, undefined, 115, 235, 350, 585, 970],
+    [1350, undefined, 95, 190, 290, 480, 800],
+    [1400, undefined, 75, 150, 225, 380, 630],
+    [1450, undefined, 60, 115, 175, 290, 485],
+    [1500, undefined, 40, 85, 125, 205, 345],
   ],
   '2.3': [
     [100, 230, 600, 1200, 1800, 3000, 5000],
@@ -274,6 +285,7 @@ export const USE_LIMITS: Readonly<
   ],
   '1.3': [{ aboveF: 650, note: 'LCB is not for use above 650 °F.' }],
   '1.5': [{ aboveF: 850, note: 'Carbon-moly above 850 °F is not for long service: graphite forms.' }],
+  '2.2': [{ aboveF: 1000, note: 'Above 1000 °F only with 0.04 % carbon and more, and class 300 and up.' }],
   '2.3': [{ aboveF: 800, note: 'Low-carbon grades are not for use above 800 to 850 °F.' }],
   '2.8': [{ aboveF: 600, note: 'Duplex grows brittle above 600 °F.' }],
 };

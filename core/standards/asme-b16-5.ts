@@ -76,6 +76,7 @@ export const FLANGE_STUDS: Readonly<Record<number, readonly (Studs | undefined)[
     [8, 1.125],
     [8, 1.25],
   ],
+  3.5: [[8, 0.625], [8, 0.75], [8, 0.875], undefined, undefined, undefined],
   4: [
     [8, 0.625],
     [8, 0.75],

@@ -16,6 +16,9 @@ export const HAZARDOUS_MEDIA = [
   'oxygen',
   'ammonia',
   'chlorine',
+  'sulphur dioxide',
+  'carbon monoxide',
+  'benzene',
   'carbon dioxide',
   'nitrogen',
   'hydrogen',
@@ -56,7 +59,7 @@ export const MEDIUM_HAZARDS: Readonly<Record<HazardousMedium, MediumHazard>> = {
     ],
     limits: [
       'ACGIH TLV-TWA 1 ppm, STEL 5 ppm',
-      'OSHA ceiling 20 ppm, peak 50 ppm once for 10 min',
+      'OSHA ceiling 20 ppm, peak 50 ppm once for 10 min; construction and maritime 10 ppm',
       'NIOSH ceiling 10 ppm, IDLH 100 ppm',
     ],
   },
@@ -68,7 +71,7 @@ export const MEDIUM_HAZARDS: Readonly<Record<HazardousMedium, MediumHazard>> = {
   'crude oil': {
     hazards: ['Flammable; may carry hydrogen sulphide and benzene.'],
     guards: [FLAMMABLE, 'Treat as sour until measured.', EYES_HANDS],
-    limits: [],
+    limits: ['Benzene in it: OSHA PEL 1 ppm, STEL 5 ppm'],
   },
   steam: {
     hazards: ['Burns; a jet may be invisible near the leak; trapped condensate flashes.'],
@@ -94,6 +97,21 @@ export const MEDIUM_HAZARDS: Readonly<Record<HazardousMedium, MediumHazard>> = {
     hazards: ['Attacks lungs at a few ppm; heavier than air.'],
     guards: ['Breathing apparatus; scrubber or neutraliser ready; never alone.', EYES_HANDS],
     limits: ['NIOSH ceiling 0.5 ppm, IDLH 10 ppm'],
+  },
+  'sulphur dioxide': {
+    hazards: ['Attacks eyes and lungs at a few ppm; heavier than air.'],
+    guards: ['Breathing apparatus; never alone; stand upwind.', EYES_HANDS],
+    limits: ['OSHA PEL 5 ppm', 'NIOSH REL 2 ppm, STEL 5 ppm, IDLH 100 ppm'],
+  },
+  'carbon monoxide': {
+    hazards: ['Poisons without smell or warning; flammable from 12.5 %.'],
+    guards: ['Personal alarm; breathing apparatus above the limit; never alone.', FLAMMABLE, EYES_HANDS],
+    limits: ['OSHA PEL 50 ppm', 'NIOSH REL 35 ppm, ceiling 200 ppm, IDLH 1 200 ppm'],
+  },
+  benzene: {
+    hazards: ['Causes leukaemia: through the skin as well as breathed; flammable.'],
+    guards: ['Breathing apparatus or full mask by the permit; gloves that stand it.', FLAMMABLE, EYES_HANDS],
+    limits: ['OSHA PEL 1 ppm, STEL 5 ppm', 'NIOSH REL 0.1 ppm, IDLH 500 ppm'],
   },
   'carbon dioxide': {
     hazards: [SUFFOCATES, 'Heavier than air; freezes what it blows on.'],

@@ -3,6 +3,8 @@ import { readNumber } from '../quantity';
 
 /** NPS against DN (ASME B36.10M, ISO 6708), the sizes the trade meets. */
 export const NOMINAL_SIZES: readonly (readonly [nps: number, dn: number])[] = [
+  [0.25, 8],
+  [0.375, 10],
   [0.5, 15],
   [0.75, 20],
   [1, 25],
@@ -11,6 +13,7 @@ export const NOMINAL_SIZES: readonly (readonly [nps: number, dn: number])[] = [
   [2, 50],
   [2.5, 65],
   [3, 80],
+  [3.5, 90],
   [4, 100],
   [5, 125],
   [6, 150],
@@ -46,11 +49,11 @@ export function parseSize(text: string): Result<NominalSize> {
         code: 'table.no-entry',
         table: 'nominal sizes',
         looked: tidy,
-        has: 'NPS 1/2 to 36, DN 15 to 900',
+        has: 'NPS 1/4 to 36, DN 8 to 900',
       });
 }
 
-const FRACTIONS: Readonly<Record<number, string>> = { 0.25: '1/4', 0.5: '1/2', 0.75: '3/4' };
+const FRACTIONS: Readonly<Record<number, string>> = { 0.25: '1/4', 0.375: '3/8', 0.5: '1/2', 0.75: '3/4' };
 
 /** `NPS 1 1/2`. */
 export function formatSize({ nps }: NominalSize): string {

@@ -89,11 +89,11 @@ describe('working pressure (ASME B16.34, handbook part 5.3)', () => {
   );
   it.each(MATERIAL_GROUPS)('group %s: class 150 keeps under its line, and nothing gains by heat', (group) => {
     const table = RATINGS[group];
-    for (const [i, [fahrenheit, class150 = NaN, ...others]] of table.entries()) {
+    for (const [i, [fahrenheit, class150 = -Infinity, ...others]] of table.entries()) {
       if (fahrenheit >= 500) expect(class150).toBeLessThanOrEqual(class150Ceiling(fahrenheit) + 1e-9);
       const before = table[i - 1];
       if (before) {
-        expect(class150).toBeLessThanOrEqual(before[1] ?? NaN);
+        expect(class150).toBeLessThanOrEqual(before[1] ?? 0);
         for (const [j, each] of others.entries()) expect(each).toBeLessThanOrEqual(before[j + 2] ?? NaN);
       }
     }
@@ -159,7 +159,8 @@ describe('rows an independent check found wrong or missing (ASME B16.34; confide
   it('falls as it gets hotter, is larger in a larger class, and no step between rows is over 100 °F', () => {
     for (const group of MATERIAL_GROUPS) {
       const rows = RATINGS[group];
-      rows.forEach(([at, ...psi], i) => {
+      rows.forEach(([at, first = 0, ...rest], i) => {
+        const psi = [first, ...rest];
         expect(psi, `${group} ${at}`).toEqual([...psi].sort((a, b) => a - b));
         const before = rows[i - 1];
         if (!before) return;
@@ -172,7 +173,7 @@ describe('rows an independent check found wrong or missing (ASME B16.34; confide
   });
   it('class 150 never rates above 320 − 0.3 T', () => {
     for (const group of MATERIAL_GROUPS)
-      for (const [at, first] of RATINGS[group])
+      for (const [at, first = -Infinity] of RATINGS[group])
         if (at > 100) expect(first).toBeLessThanOrEqual(320 - 0.3 * at + 1e-9);
   });
   it('below −20 °F: the 100 °F rating for grades bought for it, refused for the others', () => {

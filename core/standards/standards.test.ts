@@ -67,8 +67,8 @@ describe('studs (ASTM A193/A320, handbook part 5.1)', () => {
   ] as const)('%s at %d in yields at %d ksi', (grade, diameter, ksi) => {
     expect(studYieldKsi(grade, diameter)).toBe(ksi);
   });
-  it('no grade is stronger when thicker', () => {
-    for (const grade of STUD_MATERIALS)
+  it('no grade of A193, A320 or A453 is stronger when thicker', () => {
+    for (const grade of STUD_MATERIALS.filter((each) => !['8.8', '10.9'].includes(each)))
       for (let size = 0.5; size < 4; size += 0.25)
         expect(studYieldKsi(grade, size + 0.25) ?? 0).toBeLessThanOrEqual(studYieldKsi(grade, size) ?? 0);
   });

@@ -3,6 +3,16 @@ import { standard } from './source';
 
 export const A193 = standard('ASTM A193/A320', 'minimum yield by grade and diameter');
 
+const STRAINED_304 = [
+  { upToIn: 0.75, yield: 100 },
+  { upToIn: 1, yield: 80 },
+  { upToIn: 1.25, yield: 65 },
+  { upToIn: 1.5, yield: 50 },
+];
+const ANNEALED = [{ upToIn: Infinity, yield: 30 }];
+const IN_INCHES = 1 / 25.4;
+const KSI_OF_MPA = 1 / 6.894757;
+
 /** Minimum yield, ksi, up to and including the diameter in inches. */
 export const STUD_YIELD_KSI = {
   B7: [
@@ -21,20 +31,28 @@ export const STUD_YIELD_KSI = {
     { upToIn: 4, yield: 95 },
     { upToIn: 8, yield: 85 },
   ],
-  'B8 class 1': [{ upToIn: Infinity, yield: 30 }],
-  'B8M class 1': [{ upToIn: Infinity, yield: 30 }],
-  'B8 class 2': [
-    { upToIn: 0.75, yield: 100 },
-    { upToIn: 1, yield: 80 },
-    { upToIn: 1.25, yield: 65 },
-    { upToIn: 1.5, yield: 50 },
-  ],
+  L43: [{ upToIn: 4, yield: 105 }],
+  'B8 class 1': ANNEALED,
+  'B8M class 1': ANNEALED,
+  'B8C class 1': ANNEALED,
+  'B8T class 1': ANNEALED,
+  'B8 class 2': STRAINED_304,
+  'B8C class 2': STRAINED_304,
+  'B8T class 2': STRAINED_304,
   'B8M class 2': [
     { upToIn: 0.75, yield: 95 },
     { upToIn: 1, yield: 80 },
     { upToIn: 1.25, yield: 65 },
     { upToIn: 1.5, yield: 50 },
   ],
+  /** ASTM A453 grade 660, classes A and B. */
+  '660': [{ upToIn: Infinity, yield: 85 }],
+  /** ISO 898-1 property classes, metric only, from memory: by their own diameter. */
+  '8.8': [
+    { upToIn: 16 * IN_INCHES, yield: 640 * KSI_OF_MPA },
+    { upToIn: 39 * IN_INCHES, yield: 660 * KSI_OF_MPA },
+  ],
+  '10.9': [{ upToIn: 39 * IN_INCHES, yield: 940 * KSI_OF_MPA }],
 } as const satisfies Record<string, readonly { upToIn: number; yield: number }[]>;
 
 export type StudMaterial = keyof typeof STUD_YIELD_KSI;
@@ -44,10 +62,18 @@ export const STUD_MATERIALS = [
   'L7',
   'L7M',
   'B16',
+  'L43',
   'B8 class 1',
   'B8M class 1',
+  'B8C class 1',
+  'B8T class 1',
   'B8 class 2',
   'B8M class 2',
+  'B8C class 2',
+  'B8T class 2',
+  '660',
+  '8.8',
+  '10.9',
 ] as const satisfies readonly StudMaterial[];
 
 /** Yield of this grade at this diameter; undefined where the grade is not made so thick. */
@@ -65,8 +91,12 @@ const METRIC_STEPS: readonly (readonly [upToMm: number, asIn: number])[] = [
   [100, 4],
 ];
 
-/** The diameter under which a stud is looked up, inches. */
-export function tabledDiameterIn(thread: Thread): number {
+const PROPERTY_CLASSES: readonly StudMaterial[] = ['8.8', '10.9'];
+
+/** The diameter under which a stud is looked up, inches; property classes are not made in inch threads. */
+export function tabledDiameterIn(thread: Thread, material: StudMaterial): number {
+  if (PROPERTY_CLASSES.includes(material))
+    return thread.series === 'unified' ? Infinity : thread.diameterMm * IN_INCHES;
   if (thread.series === 'unified') return thread.diameterIn;
   return METRIC_STEPS.find(([upToMm]) => thread.diameterMm <= upToMm)?.[1] ?? thread.diameterMm / 25.4;
 }

@@ -26,7 +26,14 @@ const OF_HAZARD: Partial<Record<Hazard, HazardousMedium>> = {
 const CEILING_PPM = 10;
 const IDLH_PPM = 100;
 
-const BREATHES: readonly HazardousMedium[] = ['hydrogen sulphide', 'ammonia', 'chlorine'];
+const BREATHES: readonly HazardousMedium[] = [
+  'hydrogen sulphide',
+  'ammonia',
+  'chlorine',
+  'sulphur dioxide',
+  'carbon monoxide',
+  'benzene',
+];
 const ALONE: readonly HazardousMedium[] = [...BREATHES, 'nitrogen', 'carbon dioxide', 'natural gas'];
 
 /**

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { liquidFlow } from '../../analysis';
-import { outOfRange, ok, type Result } from '../../problem';
+import { inConflict, outOfRange, ok, type Result } from '../../problem';
 import { formatNumber, si, type Flow, type FlowCoefficient, type PressureDifference } from '../../quantity';
 import { GLOBE_FACTORS, IEC_60534_2_1, WATER_CRITICAL_PASCALS, WATER_DENSITY } from '../../standards';
 import { factorField, quantityField } from '../frame/field';
@@ -48,7 +48,7 @@ const COLD_WATER_VAPOUR = 2339;
  * Liquid through a control valve, without fittings: `Kv = Q/√(Δp/(ρ/ρ0))`; choked when the difference passes
  * `FL²(p1 − FF·pv)`, `FF = 0.96 − 0.28√(pv/pc)`: then no lower outlet pressure passes more. Flow gives the
  * coefficient, a coefficient the flow. Cold water, FL 0.9, unless said.
- * Errors: outlet not below inlet; a vapour pressure above the inlet; flow and coefficient both or neither.
+ * Errors: outlet not below inlet; density and specific gravity both; a vapour pressure above the critical; a vapour pressure above the inlet; flow and coefficient both or neither.
  * Source: IEC 60534-2-1. Example: 360 m³/h, 6.8 to 2.2 bar a, 965.4 kg/m³, pv 0.701 bar a, FL 0.9 → Kv 165.
  */
 export const flowLiquid: Working<typeof input, LiquidFlow> = {
@@ -75,6 +75,18 @@ function liquid(given: Given): Result<Worked<LiquidFlow>> {
   if (!fall.ok) return fall;
   const vapour = given.vapourPressure ? absolute(given.vapourPressure) : COLD_WATER_VAPOUR;
   const critical = given.criticalPressure ? absolute(given.criticalPressure) : WATER_CRITICAL_PASCALS;
+  if (given.density && given.specificGravity !== undefined)
+    return inConflict(
+      ['specificGravity', 'density'],
+      'Give the specific gravity or the density, one of the two.',
+    );
+  if (vapour >= critical)
+    return outOfRange(
+      'vapourPressure',
+      given.vapourPressure ? shown(given.vapourPressure) : '',
+      'below the critical pressure',
+      'above it there is no vapour pressure',
+    );
   if (vapour >= fall.value.inlet)
     return outOfRange(
       'vapourPressure',

@@ -1,17 +1,19 @@
 import { z } from 'zod';
 import { leastDeviation, throughEnds } from '../../analysis';
-import { inConflict, ok, tooFew, type Result } from '../../problem';
+import { inConflict, ok, outOfRange, tooFew, type Result } from '../../problem';
 import {
   formatNumber,
   parseQuantity,
   quantity,
   si,
+  valueIn,
   type Dimension,
   type Quantity,
   type Ratio,
+  type UnitOf,
 } from '../../quantity';
 import { standard } from '../../standards';
-import { choiceField, factorField, quantityField, rowsField } from '../frame/field';
+import { choiceField, eitherField, factorField, rowsField } from '../frame/field';
 import { line } from '../frame/sheet';
 import type { Working, Worked } from '../frame/working';
 
@@ -58,9 +60,18 @@ const input = z.strictObject({
     },
     201,
   ),
-  travel: quantityField('length', {
-    label: 'Rated travel, for travels in mm or in',
+  travel: eitherField(['length', 'angle'], {
+    label: 'Rated travel, for travels in mm, in or degrees',
     example: '3/4 in',
+  }).exactOptional(),
+  signalLow: eitherField(
+    ['gauge pressure', 'current'],
+    { label: 'Signal at 0 %, for signals in psi or mA', example: '3 psi' },
+    'not negative',
+  ).exactOptional(),
+  signalHigh: eitherField(['gauge pressure', 'current'], {
+    label: 'Signal at 100 %',
+    example: '15 psi',
   }).exactOptional(),
   deadBand: factorField(
     { label: 'Dead band found apart, % of span', example: '0.3 %' },
@@ -92,8 +103,11 @@ const WORTH_ADJUSTING = 0.5;
  * travel over the range less 100 %; hysteresis = largest up-down difference, less the dead band where it was found
  * apart; independent linearity = largest deviation from the straight line that makes it least; terminal linearity
  * the same from the line through the ends. Advice says which adjustment first and which way.
- * Errors: fewer than three points; signals not from the start to the end of the range; lengths without a rated
- * travel. Source: IEC 61298-2, ISA-51.1; order of adjustment is common practice.
+ * Signals in psi or mA go from the first to the last of a usual range (3–15, 6–30, 3–9, 9–15 psi and in bar or kPa,
+ * 4–20, 4–12, 12–20 mA) unless another is given; degrees are over a quarter turn where they go to about one.
+ * Errors: fewer than three points; signals not from the start to the end of the range, or of no usual one; lengths, or
+ * degrees of less than a quarter turn, without a rated travel; a travel that falls as the signal rises without the
+ * action reverse; a travel far outside its range. Source: IEC 61298-2, ISA-51.1; order of adjustment is common practice.
  * Example: 1 % up at every point → zero error 1 %, span error 0, turn zero down.
  */
 export const positionerStroke: Working<typeof input, StrokeTest> = {
@@ -199,17 +213,13 @@ export function percentPoints(given: Given): Result<Point[]> {
     new Set(travels.map(({ dimension }) => dimension)).size > 1
   )
     return inConflict(['points'], 'Give all signals in one kind and all travels in one kind.');
-  const inLength = travels[0]?.dimension === 'length';
-  const inAngle = travels[0]?.dimension === 'angle';
-  if (inLength && !given.travel)
-    return inConflict(['travel'], 'Give the rated travel, to turn lengths into percent.');
-  const full = inLength && given.travel ? si(given.travel) : inAngle ? Math.PI / 2 : 1;
-  const isPercent = signals[0]?.dimension === 'ratio';
-  const values = signals.map((each) => si(each));
-  const [low, high] = isPercent ? [0, 1] : [Math.min(...values), Math.max(...values)];
-  if (high <= low) return inConflict(['points'], 'All signals are the same: there is no stroke.');
+  const full = fullTravel(given, travels);
+  if (!full.ok) return full;
+  const range = signalRange(given, signals);
+  if (!range.ok) return range;
+  const { low, high } = range.value;
   const share = (each: Quantity) => ((si(each) - low) / (high - low)) * 100;
-  const travel = (each: Quantity) => (si(each) / full) * 100;
+  const travel = (each: Quantity) => (si(each) / full.value) * 100;
   const reverse = given.action === 'reverse';
   const points = given.points
     .map(({ signal, up, down }) => ({
@@ -222,7 +232,82 @@ export function percentPoints(given: Given): Result<Point[]> {
   const [first, last] = [points[0], points.at(-1)];
   if (!first || !last || Math.abs(first.x) > 0.5 || Math.abs(last.x - 100) > 0.5)
     return inConflict(['points'], 'The points must go from 0 % to 100 % of the signal.');
+  if (last.y < first.y)
+    return inConflict(
+      ['action'],
+      reverse
+        ? 'The travel rises with the signal: that is a direct action.'
+        : 'The travel falls as the signal rises: say that the action is reverse.',
+    );
+  const far = points.flatMap(({ up, down }) => [up, down]).find((each) => each < -50 || each > 150);
+  if (far !== undefined)
+    return outOfRange('points', `${formatNumber(far, 1)} %`, '-50 to 150 %', 'no stem travels so far');
   return ok(points);
+}
+
+/** What 100 % of travel is, in SI; 1 where the travels are shares already. */
+function fullTravel({ travel }: Given, travels: readonly Quantity[]): Result<number> {
+  const dimension = travels[0]?.dimension;
+  if (dimension === 'ratio') return ok(1);
+  if (travel?.dimension === dimension) return ok(travel ? si(travel) : 1);
+  if (dimension === 'angle' && !travel) {
+    const degrees = Math.max(...travels.map((each) => valueIn(each, '°')));
+    if (Math.abs(degrees - QUARTER_TURN) <= 10) return ok((QUARTER_TURN * Math.PI) / 180);
+    return inConflict(['travel'], 'Give the rated rotation: this is not a quarter turn.');
+  }
+  return inConflict(['travel'], 'Give the rated travel, to turn lengths or degrees into percent.');
+}
+
+const QUARTER_TURN = 90;
+
+/** Ranges of one kind of signal, in SI. */
+const ranges = <D extends 'gauge pressure' | 'current'>(
+  dimension: D,
+  unit: UnitOf<D>,
+  ...pairs: readonly (readonly [low: number, high: number])[]
+) =>
+  pairs.map(([low, high]) => ({
+    dimension,
+    low: si(quantity(dimension, low, unit)),
+    high: si(quantity(dimension, high, unit)),
+  }));
+
+/** Signal ranges in use, whole and split (common practice; IEC 60381-1, IEC 60382). */
+const USUAL_RANGES = [
+  ...ranges('gauge pressure', 'psig', [3, 15], [6, 30], [3, 27], [3, 9], [9, 15], [6, 18], [18, 30]),
+  ...ranges('gauge pressure', 'bar g', [0.2, 1], [0.4, 2]),
+  ...ranges('current', 'mA', [4, 20], [4, 12], [12, 20]),
+];
+
+function signalRange(
+  { signalLow, signalHigh }: Given,
+  signals: readonly Quantity[],
+): Result<{ low: number; high: number }> {
+  const dimension = signals[0]?.dimension;
+  if (dimension === 'ratio') return ok({ low: 0, high: 1 });
+  if ((signalLow === undefined) !== (signalHigh === undefined))
+    return inConflict(['signalLow', 'signalHigh'], 'Give both ends of the signal range, or neither.');
+  if (signalLow && signalHigh) {
+    if (signalLow.dimension !== dimension || signalHigh.dimension !== dimension)
+      return inConflict(['signalLow', 'signalHigh'], 'Give the range in the unit of the signals.');
+    if (si(signalHigh) <= si(signalLow))
+      return inConflict(['signalLow', 'signalHigh'], 'The range has no span: give the lower signal first.');
+    return ok({ low: si(signalLow), high: si(signalHigh) });
+  }
+  const values = signals.map((each) => si(each));
+  const [least, most] = [Math.min(...values), Math.max(...values)];
+  if (most <= least) return inConflict(['points'], 'All signals are the same: there is no stroke.');
+  const usual = USUAL_RANGES.find((range) => {
+    const near = 0.005 * (range.high - range.low);
+    const isHere = Math.abs(least - range.low) <= near && Math.abs(most - range.high) <= near;
+    return isHere && range.dimension === dimension;
+  });
+  return usual
+    ? ok(usual)
+    : inConflict(
+        ['signalLow', 'signalHigh'],
+        'The points are not those of a usual signal range: give the signal at 0 and at 100 %.',
+      );
 }
 
 const amount = (value: number) => `${formatNumber(Math.abs(value), 2)} %`;

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { inConflict, ok, type Result } from '../../problem';
+import { inConflict, ok, outOfRange, type Result } from '../../problem';
 import { formatNumber, quantity, si, type Quantity, type Ratio } from '../../quantity';
 import { COMMON_PRACTICE, type Source } from '../../standards';
 import { choiceField, eitherField } from '../frame/field';
@@ -33,7 +33,7 @@ const SOURCE: Source = { ...COMMON_PRACTICE, name: 'Linear signal range' };
 
 /**
  * Travel for a signal: `(P − P0)/(P1 − P0)`, or the rest of it when the action is reverse. Beyond the range the stem
- * stands on its stop. Errors: signals of different kinds; low and high the same.
+ * stands on its stop. Errors: signals of different kinds; low and high the same; a signal more than a span outside them.
  * Source: definition of a linear range. Example: 3–15 psi: 6 psi → 25 %, 9 psi → 50 %.
  */
 export const signalTravel: Working<typeof input, SignalTravel> = {
@@ -59,6 +59,13 @@ function travelOf(given: z.output<typeof input>): Result<Worked<SignalTravel>> {
   if (Math.abs(span) < 1e-12)
     return inConflict(['low', 'high'], 'Low and high are the same signal: there is no range.');
   const share = (si(now) - si(low)) / span;
+  if (Math.abs(share - 0.5) > 1.5)
+    return outOfRange(
+      'signal',
+      shown(now),
+      `within a span of ${shown(low)} to ${shown(high)}`,
+      'no controller sends that: a slip of the unit',
+    );
   const wanted = given.action === 'direct' ? share : 1 - share;
   const held = Math.min(1, Math.max(0, wanted));
   const travel = quantity('ratio', held * 100, '%');
@@ -73,7 +80,10 @@ function travelOf(given: z.output<typeof input>): Result<Worked<SignalTravel>> {
       ),
       line('Travel', given.action === 'direct' ? 'direct: the same' : 'reverse: 100 % − share', '', travel),
     ],
-    notes: held === wanted ? [] : ['The signal is outside its range: the stem stands on its stop.'],
+    notes: [
+      'Direct: travel rises with the signal, as of a valve that air opens. A direct acting actuator is another thing: air pushes its stem down.',
+      ...(held === wanted ? [] : ['The signal is outside its range: the stem stands on its stop.']),
+    ],
     source: SOURCE,
   });
 }

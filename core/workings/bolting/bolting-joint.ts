@@ -22,6 +22,7 @@ import {
   parseThread,
   STUD_MATERIALS,
   studYieldKsi,
+  tabledDiameterIn,
   type Source,
 } from '../../standards';
 import { amountField, choiceField, factorField, quantityField, recordField, sizeField } from '../frame/field';
@@ -117,7 +118,7 @@ function joint(given: Given): Result<Worked<BoltedJointAnswer>> {
   const [count, diameterIn] = studs;
   const thread = parseThread(flangeThread(diameterIn));
   if (!thread.ok) return thread;
-  const yieldKsi = studYieldKsi(given.material, diameterIn);
+  const yieldKsi = studYieldKsi(given.material, tabledDiameterIn(thread.value, given.material));
   if (yieldKsi === undefined)
     return notInTable(A193.name, `${given.material} at ${diameterIn} in`, 'smaller diameters of this grade');
   const share = given.percentYield ? si(given.percentYield) : USUAL_SHARE;

@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { ok, type Result } from '../../problem';
-import { formatNumber, si, type Length, type Torque } from '../../quantity';
+import { ok, outOfRange, type Result } from '../../problem';
+import { formatNumber, quantity, si, type Length, type Torque } from '../../quantity';
 import { heavyHexAcrossFlats, standard, type Thread } from '../../standards';
-import { nominalDiameter, pitchOf } from './bolting-stress-area';
+import { nominalDiameter, pitchOf, stressArea } from './bolting-stress-area';
 import { factorField, quantityField, threadField } from '../frame/field';
 import { line, sheetFor, shown } from '../frame/sheet';
 import type { Working, Worked } from '../frame/working';
@@ -27,12 +27,15 @@ export interface LongTorque {
 
 const LONG_FORM = standard('ASME PCC-1', 'torque with thread and collar friction', 'medium');
 const HALF_FLANK_ANGLE = Math.PI / 6;
+/** No stud steel yields above this. */
+const STRONGEST = si(quantity('stress', 150, 'ksi'));
+const USUAL_YIELD = si(quantity('stress', 105, 'ksi'));
 const PITCH_DIAMETER_OFF = 0.649519;
 
 /**
  * Torque with thread and collar friction apart: `T = F·(p/2π + μt·d2/(2 cos 30°) + μc·Dc/2)`, d2 = D − 0.6495 p.
  * Without a collar diameter, the mean of the nominal diameter and the width across flats of the nut.
- * Errors: frictions outside 0.01 to 0.6. Source: ASME PCC-1; the same formula in any text on threads.
+ * Errors: frictions outside 0.01 to 0.6; a preload of more than 150 ksi. Source: ASME PCC-1; the same formula in any text on threads.
  * Example: 3/4-10, 17 559 lbf, both 0.13 → about 193 lbf·ft.
  */
 export const boltingTorqueLong: Working<typeof input, LongTorque> = {
@@ -55,6 +58,14 @@ function torque(given: z.output<typeof input>): Result<Worked<LongTorque>> {
   const { thread, threadFriction, collarFriction } = given;
   const sheet = sheetFor(given.preload, nominalDiameter(thread));
   const force = si(given.preload);
+  const inStud = force / si(stressArea(thread));
+  if (inStud > STRONGEST)
+    return outOfRange(
+      'preload',
+      shown(given.preload),
+      `up to ${shown(sheet.of('force', STRONGEST * si(stressArea(thread))))}, 150 ksi`,
+      'any stud would yield',
+    );
   const pitch = si(pitchOf(thread));
   const collar = given.collarDiameter ?? usualCollar(thread);
   const pitchDiameter = si(nominalDiameter(thread)) - PITCH_DIAMETER_OFF * pitch;
@@ -93,6 +104,11 @@ function torque(given: z.output<typeof input>): Result<Worked<LongTorque>> {
     ],
     notes: [
       `Only ${formatNumber((stretch / (stretch + inThread + underNut)) * 100, 0)} % of the torque stretches the stud: a little more friction is a lot less preload.`,
+      ...(inStud > 0.7 * USUAL_YIELD
+        ? [
+            `${shown(sheet.of('stress', inStud, { US: 'ksi', SI: 'MPa' }))} in the stud: over 70 % of the yield of B7.`,
+          ]
+        : []),
       ...(given.collarDiameter
         ? []
         : ['Nut face taken as the mean of the nominal diameter and the width across flats of the nut.']),

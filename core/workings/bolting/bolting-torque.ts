@@ -28,7 +28,9 @@ import type { Step, Working, Worked } from '../frame/working';
 
 /** `A193 B7` and `A320 L7` are the same grades. */
 const WITH_STANDARD = Object.fromEntries(
-  STUD_MATERIALS.flatMap((grade) => ['A193', 'A320'].map((standard) => [`${standard} ${grade}`, grade])),
+  STUD_MATERIALS.flatMap((grade) =>
+    ['A193', 'A320', 'A453'].map((standard) => [`${standard} ${grade}`, grade]),
+  ),
 );
 
 const input = z.strictObject({
@@ -156,7 +158,7 @@ function fromYield(given: Given): Result<Target> {
   const { material } = given;
   const diameter = valueIn(nominalDiameter(given.thread), 'in');
   const yieldKsi =
-    material === undefined ? undefined : studYieldKsi(material, tabledDiameterIn(given.thread));
+    material === undefined ? undefined : studYieldKsi(material, tabledDiameterIn(given.thread, material));
   if (material === undefined || yieldKsi === undefined)
     return notInTable(
       A193.name,

@@ -9,7 +9,14 @@ const input = z.strictObject({
   medium: choiceField(
     HAZARDOUS_MEDIA,
     { label: 'Medium' },
-    { h2s: 'hydrogen sulphide', 'sour gas': 'hydrogen sulphide', gas: 'natural gas', co2: 'carbon dioxide' },
+    {
+      h2s: 'hydrogen sulphide',
+      'sour gas': 'hydrogen sulphide',
+      gas: 'natural gas',
+      co2: 'carbon dioxide',
+      co: 'carbon monoxide',
+      so2: 'sulphur dioxide',
+    },
   ),
 });
 

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { inConflict, notInTable, ok, type Result } from '../../problem';
-import { formatNumber, psig, valueIn, type GaugePressure } from '../../quantity';
+import { formatNumber, psig, quantity, systemOf, valueIn, type GaugePressure } from '../../quantity';
 import {
   API_598,
   API_6A,
@@ -58,8 +58,8 @@ export interface TestPressures {
 }
 
 /**
- * Test pressures from the rating at 100 °F: shell 1.5 ×, rounded up to the next 25 psi; high-pressure closure and
- * backseat 1.1 ×, rounded up to the psi (in whole numbers: 1.1 × 740 is 814); low-pressure closure 60–100 psig gas
+ * Test pressures from the rating at 100 °F: shell 1.5 ×, rounded up to the next 25 psi (1 bar for a rating in bar);
+ * high-pressure closure and backseat 1.1 ×, rounded up to the psi (0.1 bar; in whole numbers: 1.1 × 740 is 814); low-pressure closure 60–100 psig gas
  * (80 and more for ASME B16.34 and MSS SP-61). API 6A: body test from its table, closure at rated pressure, gas at 300.
  * Give a class (with its material group, 1.1 unless said), a rated pressure, or an iron body, which has its own ratings
  * (ASME B16.1, B16.42) and shell tests, cast iron by its size; a class given beside the iron is not looked at.
@@ -90,39 +90,45 @@ function pressures(given: Given): Result<Worked<TestPressures>> {
   const rating = ratedOf(given);
   if (!rating.ok) return rating;
   if (given.code === 'API 6A') return wellhead(rating.value, given);
-  const rated = valueIn(rating.value, 'psig');
-  const shell = roundedUp(rated, SHELL_FACTOR, SHELL_ROUNDING_PSI);
-  const closure = roundedUp(rated, CLOSURE_FACTOR, 1);
+  const inUnit = given.ratedPressure && systemOf(given.ratedPressure) === 'SI' ? BY_BAR : BY_PSI;
+  const { unit, of } = inUnit;
+  const rated = valueIn(rating.value, unit);
+  const shell = of(roundedUp(rated, SHELL_FACTOR, inUnit.shellTo));
+  const closure = of(roundedUp(rated, CLOSURE_FACTOR, inUnit.closureTo));
   const source = { 'API 598': API_598, 'B16.34': B16_34, 'MSS SP-61': MSS_SP_61 }[given.code ?? 'API 598'];
-  const low =
-    given.code === undefined || given.code === 'API 598' ? LOW_PRESSURE_CLOSURE_PSIG.low : GAS_SEAT_TEST_PSIG;
+  const low = of(given.code === undefined || given.code === 'API 598' ? inUnit.low : inUnit.gas);
   const group = given.group ?? '1.1';
   return ok({
     result: {
-      shell: psig(shell),
-      closureHigh: psig(closure),
-      closureLow: psig(low),
-      backseat: psig(closure),
+      shell,
+      closureHigh: closure,
+      closureLow: low,
+      backseat: closure,
     },
     steps: [
       line(
         'Rating at 100 °F',
         given.class === undefined ? 'as given' : `${B16_34.name}, group ${group} (${GROUP_NAMES[group]})`,
         given.class === undefined ? '' : `class ${given.class}`,
-        `${formatNumber(rated, 1)} psig`,
+        `${formatNumber(rated, 1)} ${unit}`,
       ),
-      line('Shell', '1.5 × rating, up to the next 25 psi', `1.5 × ${formatNumber(rated, 1)}`, psig(shell)),
+      line(
+        'Shell',
+        `1.5 × rating, up to the next ${inUnit.shellStep}`,
+        `1.5 × ${formatNumber(rated, 1)}`,
+        shell,
+      ),
       line(
         'High-pressure closure and backseat',
-        '1.1 × rating, up to the next psi',
+        `1.1 × rating, up to the next ${inUnit.closureStep}`,
         `1.1 × ${formatNumber(rated, 1)}`,
-        psig(closure),
+        closure,
       ),
       line(
         'Low-pressure closure, gas',
-        `${low} to ${LOW_PRESSURE_CLOSURE_PSIG.high} psig`,
-        '80 psig and more also meets ASME B16.34',
-        psig(low),
+        `${shown(low)} to ${inUnit.high} ${unit}`,
+        `${inUnit.gas} ${unit} and more also meets ASME B16.34`,
+        low,
       ),
     ],
     notes: [
@@ -134,6 +140,30 @@ function pressures(given: Given): Result<Worked<TestPressures>> {
     source,
   });
 }
+
+/** How a test pressure is rounded and said: by the system that the rating was given in (ASME B16.34, API 598). */
+const BY_PSI = {
+  unit: 'psig',
+  of: psig,
+  shellTo: SHELL_ROUNDING_PSI,
+  shellStep: '25 psi',
+  closureTo: 1,
+  closureStep: 'psi',
+  low: LOW_PRESSURE_CLOSURE_PSIG.low,
+  gas: GAS_SEAT_TEST_PSIG,
+  high: LOW_PRESSURE_CLOSURE_PSIG.high,
+} as const;
+const BY_BAR = {
+  unit: 'bar g',
+  of: (value: number): GaugePressure => quantity('gauge pressure', value, 'bar g'),
+  shellTo: 1,
+  shellStep: 'bar',
+  closureTo: 0.1,
+  closureStep: 'tenth of a bar',
+  low: 4,
+  gas: 5.5,
+  high: 7,
+} as const;
 
 function ratedOf(given: Given): Result<GaugePressure> {
   if (given.ratedPressure) return ok(given.ratedPressure);
@@ -218,6 +248,6 @@ function wellhead(rating: GaugePressure, { size }: Given): Result<Worked<TestPre
 /** Integer arithmetic in tenths of a psi, so that 1.1 × 740 does not round up to 815. */
 function roundedUp(rated: number, factor: { numerator: number; denominator: number }, step: number): number {
   const tenths = Math.round(rated * 10) * factor.numerator;
-  const stepTenths = step * 10 * factor.denominator;
-  return Math.ceil(tenths / stepTenths) * step;
+  const stepTenths = Math.round(step * 10) * factor.denominator;
+  return (Math.ceil(tenths / stepTenths) * Math.round(step * 10)) / 10;
 }

@@ -109,6 +109,13 @@ function balance(given: Given): Result<Worked<LeverWeight>> {
       `more than ${shown(pressure(sheet, standing / perPascal))}`,
       'the lever alone holds more than this',
     );
+  if (position > LONGEST_LEVER)
+    return outOfRange(
+      given.position ? 'position' : 'weight',
+      shown(given.position ?? given.weight),
+      `a weight that balances it within ${shown(sheet.of('length', LONGEST_LEVER, { US: 'ft', SI: 'm' }))}`,
+      'no lever is longer: a slip of the unit, or a heavier weight',
+    );
   const head = pressure(sheet, (weight * position + standing) / perPascal);
   const at = sheet.of('length', position);
   const headHeight = sheet.of('length', si(head) / gravity, { US: 'ft', SI: 'm' });
@@ -140,6 +147,8 @@ function balance(given: Given): Result<Worked<LeverWeight>> {
 }
 
 const STANDARD_GRAVITY = 9.80665;
+/** No lever of a dump valve is longer, metres (10 ft). */
+const LONGEST_LEVER = 3.048;
 const newtons = (weight: Force | Mass | Quantity): number =>
   weight.dimension === 'mass' ? si(weight) * STANDARD_GRAVITY : si(weight);
 const pressure = (sheet: Sheet, pascals: number): PressureDifference =>

@@ -30,6 +30,8 @@ const input = z.strictObject({
       oil: 'mineral oil',
       'lube oil': 'mineral oil',
       diesel: 'mineral oil',
+      'hydraulic oil': 'mineral oil',
+      'gear oil': 'mineral oil',
       gas: 'natural gas',
     },
   ).exactOptional(),

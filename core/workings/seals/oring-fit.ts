@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { inConflict, ok, outOfRange, type Result } from '../../problem';
 import { formatNumber, quantity, si, valueIn, type Ratio } from '../../quantity';
-import { AS568, COMMON_PRACTICE, nearestDash, type Source } from '../../standards';
+import { AS568, COMMON_PRACTICE, METRIC_SERIES_MM, nearestDash, type Source } from '../../standards';
 import { choiceField, quantityField } from '../frame/field';
 import { line, shown } from '../frame/sheet';
 import type { Working, Worked } from '../frame/working';
@@ -122,6 +122,11 @@ function fit(given: Given): Result<Worked<ORingFit>> {
       ...(dash
         ? [
             `Nearest dash size: ${AS568.name} -${dash.dash}, ${dash.insideDiameterIn} × ${dash.sectionIn} ± ${dash.toleranceIn} in.`,
+          ]
+        : []),
+      ...(METRIC_SERIES_MM.some((each) => Math.abs(each - valueIn(given.section, 'mm')) < 0.006)
+        ? [
+            'That is a section of the metric series of ISO 3601-1 (1.8, 2.65, 3.55, 5.3, 7 mm): near a dash size, and not the same ring.',
           ]
         : []),
     ],

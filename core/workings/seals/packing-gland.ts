@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { ok, outOfRange, type Result } from '../../problem';
-import { formatNumber, si, type Force, type Stress, type Torque } from '../../quantity';
+import { formatNumber, quantity, si, type Force, type Stress, type Torque } from '../../quantity';
 import { COMMON_PRACTICE } from '../../standards';
-import { nominalDiameter } from '../bolting/bolting-stress-area';
+import { nominalDiameter, stressArea } from '../bolting/bolting-stress-area';
 import { factorField, numberField, quantityField, threadField } from '../frame/field';
 import { line, sheetFor, shown } from '../frame/sheet';
 import type { Working, Worked } from '../frame/working';
@@ -31,7 +31,7 @@ const SOURCE = { ...COMMON_PRACTICE, name: 'Axial stress decay in packing', from
 /**
  * Gland load, stud torque, what reaches the bottom ring and the friction on the stem. Load = stress × ring area;
  * `T = K·D·F` a stud; `σ(x) = σ0·exp(−4 Kr μ (stem + bore)/(bore² − stem²)·x)`; friction = ∫ μ Kr σ π stem dx.
- * Errors: bore not larger than stem. Source: packing handbooks (ranges from memory: μ PTFE 0.05–0.10, graphite
+ * Errors: bore not larger than stem; over 15 ksi on the packing; gland studs that would yield. Source: packing handbooks (ranges from memory: μ PTFE 0.05–0.10, graphite
  * 0.10–0.15, braided fibre 0.15–0.25; Kr 0.5–0.8).
  * Example: stem 1.0, bore 1.5, height 0.9375 in, μ 0.10, Kr 0.6, 4 000 psi → 3 927 lbf, 2 551 psi, 569 lbf.
  */
@@ -53,6 +53,10 @@ export const packingGland: Working<typeof input, GlandLoad> = {
 };
 
 const LEAST_SHARE_AT_BOTTOM = 0.5;
+const MOST_STRESS = si(quantity('stress', 15, 'ksi'));
+/** Yield of B7 in the sizes of gland studs. */
+const STRONG_STUD = si(quantity('stress', 105, 'ksi'));
+const KSI_OR_MPA = { US: 'ksi', SI: 'MPa' } as const;
 
 function gland(given: z.output<typeof input>): Result<Worked<GlandLoad>> {
   const [stem, bore, height] = [si(given.stem), si(given.bore), si(given.height)];
@@ -65,9 +69,24 @@ function gland(given: z.output<typeof input>): Result<Worked<GlandLoad>> {
     );
   const sheet = sheetFor(given.stem, given.stress);
   const units = { US: 'psi', SI: 'MPa' } as const;
+  if (si(given.stress) > MOST_STRESS)
+    return outOfRange(
+      'stress',
+      shown(given.stress),
+      'up to 15 ksi (100 MPa)',
+      'no packing is pressed harder: a slip of the unit?',
+    );
   const ringArea = (Math.PI / 4) * (bore ** 2 - stem ** 2);
   const newtons = si(given.stress) * ringArea;
   const decay = (4 * given.radialRatio * given.friction * (stem + bore)) / (bore ** 2 - stem ** 2);
+  const inStud = newtons / given.studs / si(stressArea(given.thread));
+  if (inStud > STRONG_STUD)
+    return outOfRange(
+      'stress',
+      shown(given.stress),
+      'what its studs can pull',
+      `each would stand ${shown(sheet.of('stress', inStud, KSI_OR_MPA))}, over the yield of B7`,
+    );
   const bottomShare = Math.exp(-decay * height);
   const friction =
     (given.friction * given.radialRatio * Math.PI * stem * si(given.stress) * (1 - bottomShare)) / decay;
@@ -93,6 +112,12 @@ function gland(given: z.output<typeof input>): Result<Worked<GlandLoad>> {
         torque,
       ),
       line(
+        'Stress in each stud',
+        'F / studs / tensile stress area',
+        shown(stressArea(given.thread)),
+        sheet.of('stress', inStud, KSI_OR_MPA),
+      ),
+      line(
         'Stress at the bottom',
         'σ0 · exp(−4 Kr μ (stem + bore)/(bore² − stem²) · height)',
         `${shown(given.stress)} × ${formatNumber(bottomShare, 4)}`,
@@ -108,6 +133,9 @@ function gland(given: z.output<typeof input>): Result<Worked<GlandLoad>> {
     notes: [
       'Usual gland stress (common practice): graphite at least 2 500–4 000 psi or 1.5 × the pressure; PTFE 1 000–1 500; PTFE V-rings 300–800.',
       'Usual friction: PTFE 0.05–0.10, graphite 0.10–0.15, braided fibre 0.15–0.25.',
+      ...(inStud > STRONG_STUD / 2
+        ? ['More than half of the yield of B7 in the gland studs: larger studs, or more of them.']
+        : []),
       ...(bottomShare < LEAST_SHARE_AT_BOTTOM
         ? [
             `Only ${formatNumber(bottomShare * 100, 0)} % reaches the bottom ring: fewer, shallower rings seal better.`,

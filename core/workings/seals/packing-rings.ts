@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { ok, outOfRange, type Result } from '../../problem';
-import { si, type Length } from '../../quantity';
+import { si, systemOf, type Length } from '../../quantity';
 import {
   COMPRESSION,
   INCH_SECTIONS,
@@ -42,12 +42,15 @@ export interface PackingRings {
   snug: boolean;
 }
 
+/** No packing is made thinner, metres. */
+const THINNEST_SECTION = 0.0254 / 16;
+
 /**
  * Section, cut length and number of packing rings. `section = (bore − stem)/2`; a ring is cut at the mean
  * diameter, `π(stem + section)` (a 45° skive overlaps by the section, the mean length stays); rings =
  * ⌊usable depth ÷ compressed height⌋ with compressed height `section·(1 − c)`, c = 0.25 braided, 0.125 die-formed.
  * Rings below the lantern put it under its port after compression. `snug`: a nominal section lies within 1/64 in.
- * Errors: bore not larger than stem; nothing left of the box; a lantern port outside the box.
+ * Errors: bore not larger than stem, or a section under 1/16 in; nothing left of the box; a lantern port outside the box or in the gland.
  * Source: common practice; the maker's ring height wins.
  * Example: stem 1.000 in, bore 1.500 in → section 0.250 in, length 3.927 in.
  */
@@ -85,6 +88,13 @@ function rings(given: Given): Result<Worked<PackingRings>> {
       'the packing lies between them',
     );
   const section = (bore - stem) / 2;
+  if (section < THINNEST_SECTION)
+    return outOfRange(
+      'bore',
+      shown(given.bore),
+      `at least ${text(stem + 2 * THINNEST_SECTION)} over this stem`,
+      'no packing is made thinner than 1/16 in',
+    );
   const usable = depth - entry - lantern - bushing;
   const height = section * (1 - COMPRESSION[style]);
   if (usable < height * (1 - 1e-9))
@@ -96,9 +106,9 @@ function rings(given: Given): Result<Worked<PackingRings>> {
     );
   const length = Math.PI * (stem + section);
   const count = Math.floor(usable / height + 1e-9);
-  const below = ringsBelow(given, { depth, bushing, lantern, height, count });
+  const below = ringsBelow(given, { depth, entry, bushing, lantern, height, count });
   if (!below.ok) return below;
-  const nearest = nearestSection(section);
+  const nearest = nearestSection(section, systemOf(given.bore) ?? 'US');
   const snug = Math.abs(nearest.metres - section) <= SNUG_WITHIN_IN * 0.0254 + 1e-12;
   return ok({
     result: {
@@ -144,6 +154,7 @@ const IN_OR_MM = { US: 'in', SI: 'mm' } as const;
 
 interface Box {
   depth: number;
+  entry: number;
   bushing: number;
   lantern: number;
   height: number;
@@ -152,6 +163,13 @@ interface Box {
 
 function ringsBelow(given: Given, box: Box): Result<number | undefined> {
   if (!given.portDepth || box.lantern === 0) return ok(undefined);
+  if (si(given.portDepth) < box.entry + box.lantern / 2 - 1e-9)
+    return outOfRange(
+      'portDepth',
+      shown(given.portDepth),
+      'below the gland entry, by half the lantern ring at least',
+      'the lantern ring would stand in the gland',
+    );
   const room = box.depth - box.bushing - (si(given.portDepth) + box.lantern / 2);
   if (room < 0)
     return outOfRange(
@@ -163,14 +181,21 @@ function ringsBelow(given: Given, box: Box): Result<number | undefined> {
   return ok(Math.min(box.count, Math.round(room / box.height)));
 }
 
-function nearestSection(metres: number): { metres: number; name: string } {
-  const stock = [
-    ...INCH_SECTIONS.map((size) => ({ metres: size * 0.0254, name: `${sixteenths(size)} in` })),
-    ...METRIC_SECTIONS_MM.map((size) => ({ metres: size / 1000, name: `${size} mm` })),
-  ];
-  return stock.reduce((best, each) =>
-    Math.abs(each.metres - metres) < Math.abs(best.metres - metres) ? each : best,
-  );
+interface StockSize {
+  readonly metres: number;
+  readonly name: string;
+}
+
+const INCH_STOCK = INCH_SECTIONS.map((size) => ({ metres: size * 0.0254, name: `${sixteenths(size)} in` }));
+const METRIC_STOCK = METRIC_SECTIONS_MM.map((size) => ({ metres: size / 1000, name: `${size} mm` }));
+
+/** The stock size nearest to a section: of the box's own system where one fits snugly, else of both. */
+function nearestSection(metres: number, system: 'US' | 'SI'): StockSize {
+  const off = ({ metres: size }: StockSize) => Math.abs(size - metres);
+  const nearest = (stock: readonly StockSize[]) =>
+    stock.reduce((best, each) => (off(each) < off(best) ? each : best));
+  const own = nearest(system === 'SI' ? METRIC_STOCK : INCH_STOCK);
+  return off(own) <= SNUG_WITHIN_IN * 0.0254 ? own : nearest([...INCH_STOCK, ...METRIC_STOCK]);
 }
 
 function sixteenths(size: number): string {

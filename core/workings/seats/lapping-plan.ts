@@ -80,6 +80,7 @@ function plan(given: z.output<typeof input>): Result<Worked<LappingPlan>> {
     notes: [
       'All compound off between grits. Change it every couple of minutes: a dull one only polishes.',
       'The minutes are an estimate; the eye and the blue decide.',
+      'Grains as lapping pots are usually sold, 120 by FEPA and finer ones by ANSI: the µm on the pot wins.',
       ...(method === 'renew'
         ? ['More than a seat has to give: renewed, or its drawing asked what metal is left.']
         : []),

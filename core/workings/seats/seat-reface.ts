@@ -28,10 +28,13 @@ export interface SeatReface {
 
 const SOURCE: Source = { ...COMMON_PRACTICE, name: 'Geometry of a cone seat' };
 
+/** A face nearer to its axis than this is a wedge or a cylinder, radians. */
+const LEAST_CONE = (3 * Math.PI) / 180;
+
 /**
  * What refacing a cone costs: the disc drops by `t / sin α`, α from the axis (`t / cos α` from the face plane); stock
  * left = stock − t; further cuts of the same depth = ⌊(stock left − minimum)/t⌋, all measured square to the face.
- * Errors: an angle outside 0 to 90°; a cut that goes under the minimum. Source: geometry; API 600 for hard facing.
+ * Errors: an angle outside 0 to 90°, or under 3° from the axis; a cut that goes under the minimum. Source: geometry; API 600 for hard facing.
  * Example: 5 thou at 30° from the axis → drop 10 thou.
  */
 export const seatReface: Working<typeof input, SeatReface> = {
@@ -50,6 +53,13 @@ function reface(given: Given): Result<Worked<SeatReface>> {
   const from = given.angleFrom ?? 'axis';
   if (angle >= Math.PI / 2 + 1e-9 || (from === 'face plane' && angle > (89 * Math.PI) / 180))
     return outOfRange('angle', shown(given.angle), 'more than 0 and up to 90°', 'a seat face is no steeper');
+  if (from === 'axis' && angle < LEAST_CONE)
+    return outOfRange(
+      'angle',
+      shown(given.angle),
+      '3° or more',
+      'that is no cone: a wedge is seat.wedge-drop',
+    );
   const [removed, stock, least] = [si(given.removed), si(given.stock), si(given.minimum)];
   if (stock - removed < least - 1e-12)
     return outOfRange(

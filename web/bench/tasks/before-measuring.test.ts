@@ -19,7 +19,7 @@ function stepOf(job: BenchJob, id: string): { step: PlannedStep; task: PlannedSt
   if (!step) throw new Error(`no step ${id}`);
   return { step, task: step.task };
 }
-const evidence = (job: BenchJob, check: 'supply' | 'shut mark by air' | 'weep hole', result: number) =>
+const evidence = (job: BenchJob, check: 'supply' | 'actuator' | 'weep hole', result: number) =>
   job.send({
     kind: 'take-evidence',
     body: { symptom: 'half travel', check, result, readBy: 'hand' },
