@@ -5,6 +5,11 @@ import { standard } from './source';
 export const ASME_VIII = standard('ASME BPVC VIII-1 (2021 and later: XIII)', 'set pressure tolerance');
 export const ASME_I = standard('ASME BPVC Section I', 'set pressure tolerance and blowdown', 'medium');
 
+/** What is stamped on a relief valve for each code. */
+export const RELIEF_STAMPS = ['UV', 'V'] as const;
+export type ReliefStamp = (typeof RELIEF_STAMPS)[number];
+export const CODE_OF_STAMP = { UV: 'VIII', V: 'I' } as const satisfies Record<ReliefStamp, 'VIII' | 'I'>;
+
 /** A band of set pressures, psig, and the tolerance in it. */
 export type Tolerance = { readonly upToPsig: number } & (
   { readonly psi: number } | { readonly share: number }

@@ -92,7 +92,7 @@ export const plainly = (task: Task, hands: Hands): readonly PlainCommand[] =>
 export { boltProgress, type BoltProgress, type ClickVerdict, type JudgedClick } from './bolt-up';
 export type { LapsAgainst } from './lapping';
 export type { LookChoice } from './look';
-export { meets } from './measure';
+export { apartBy, meets } from './measure';
 export type { MeasureAsk } from './measure-ask';
 export { outcomeOf, passed, type TestOutcome } from './pressure-test';
 export type { Shown } from './shown';

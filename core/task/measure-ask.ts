@@ -1,6 +1,10 @@
 import type { InstrumentKind } from '../job';
 import type { Dimension, Quantity } from '../quantity';
 
+/** Zero, less than something, or between two figures, themselves included. */
+export type Wanted =
+  'zero' | { readonly below: Quantity } | { readonly from: Quantity; readonly to: Quantity };
+
 /** One figure that a step asks for. */
 export interface MeasureAsk {
   readonly what: string;
@@ -11,5 +15,5 @@ export interface MeasureAsk {
   /** Id of the step that took the same figure before: the difference is shown. */
   readonly was?: string;
   /** Only this reading finishes the step. */
-  readonly mustBe?: 'zero' | { readonly below: Quantity };
+  readonly mustBe?: Wanted;
 }

@@ -5,8 +5,11 @@ import {
   GROUP_NAMES,
   IRON_BODIES,
   MATERIAL_GROUPS,
+  CODE_OF_STAMP,
   NOMINAL_SIZES,
+  ORIFICES,
   PRESSURE_CLASSES,
+  RELIEF_STAMPS,
   STUD_MATERIALS,
   type IronBody,
 } from '../standards';
@@ -26,6 +29,9 @@ export const detailsSchema = z.strictObject({
   /** What the body is of: a material group, or an iron, which says its class as well. */
   group: z.enum([...MATERIAL_GROUPS, ...IRON_BODIES]).exactOptional(),
   ratedPressure: valveSchema.shape.ratedPressure,
+  setPressure: quantityOf('gauge pressure').exactOptional(),
+  orifice: z.enum(ORIFICES).exactOptional(),
+  stamp: z.enum(RELIEF_STAMPS).exactOptional(),
   serial: valveSchema.shape.serial,
   mediumName: z.string().trim().min(1).max(60).exactOptional(),
   hazards: z.array(z.enum(HAZARD_IDS)).exactOptional(),
@@ -108,6 +114,33 @@ const ASKS: readonly (Ask & { known: (valve: Valve) => boolean })[] = [
       group !== undefined || iron !== undefined || closureOf(features).ratedBy !== 'class',
   },
   {
+    id: 'setPressure',
+    question: 'At which pressure is it set?',
+    why: 'pops, reseat and tightness are judged by it',
+    input: { kind: 'quantity', dimension: 'gauge pressure', example: '250 psig' },
+    known: reliefKnows('setPressure'),
+  },
+  {
+    id: 'stamp',
+    question: 'Which code is it stamped for?',
+    why: 'a boiler’s valve has other tolerances than a vessel’s',
+    input: {
+      kind: 'choice',
+      choices: RELIEF_STAMPS.map((stamp) => ({
+        value: stamp,
+        label: `${stamp} · Section ${CODE_OF_STAMP[stamp]}`,
+      })),
+    },
+    known: reliefKnows('stamp'),
+  },
+  {
+    id: 'orifice',
+    question: 'Which orifice letter has it?',
+    why: 'it sets the bubbles allowed (API 527)',
+    input: { kind: 'choice', choices: plain(ORIFICES) },
+    known: reliefKnows('orifice'),
+  },
+  {
     id: 'mediumName',
     question: 'What ran through it?',
     why: 'the medium decides the protection',
@@ -137,11 +170,20 @@ const ASKS: readonly (Ask & { known: (valve: Valve) => boolean })[] = [
   },
 ];
 
+/** Only a relief valve on a spring is asked what it is set to. */
+function reliefKnows(what: 'setPressure' | 'stamp' | 'orifice') {
+  return ({ plate, features }: Valve): boolean =>
+    closureOf(features).duty !== 'relieve by a spring' || plate?.[what] !== undefined;
+}
+
 /** A joint that nobody bolts has no studs to ask about. */
 function joined(features: Features, what: 'bolts' | 'thread'): boolean {
   const joint = boltedJoint(features);
   return !joint || jointOf(features).screwed === true || joint[what] !== undefined;
 }
+
+/** What is asked where this figure is missing. */
+export const questionOf = (id: DetailId): string => ASKS.find((ask) => ask.id === id)?.question ?? `${id}?`;
 
 /** Everything still unknown that the plan needs, in the order to ask it. */
 export function asksOf(valve: Valve): Ask[] {
@@ -161,6 +203,7 @@ export function withDetails(valve: Valve, details: Details): Valve {
       serial: details.serial,
     }),
     ...mediumWith(valve, details),
+    ...plateWith(valve, details),
     features: {
       ...features,
       joint: withBolting(features, details),
@@ -207,6 +250,11 @@ function mediumWith(valve: Valve, { mediumName, hazards }: Details): Pick<Valve,
   const name = mediumName ?? valve.medium?.name;
   if (name === undefined) return {};
   return { medium: { ...valve.medium, name, hazards: hazards ?? valve.medium?.hazards ?? [] } };
+}
+
+function plateWith({ plate }: Valve, { setPressure, orifice, stamp }: Details): Pick<Valve, 'plate'> {
+  const learnt = picked({ setPressure, orifice, stamp });
+  return Object.keys(learnt).length === 0 ? {} : { plate: { ...plate, ...learnt } };
 }
 
 type Known<T> = { [K in keyof T]?: Exclude<T[K], undefined> };

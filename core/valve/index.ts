@@ -70,6 +70,7 @@ export { ratingWords } from './rating';
 export { bareFeatures, defaultValve, valveSchema, type Valve } from './valve';
 export {
   asksOf,
+  questionOf,
   detailsSchema,
   withDetails,
   type Ask,

@@ -1,6 +1,13 @@
 import { z } from 'zod';
 import { quantityOf } from '../quantity';
-import { IRON_BODIES, MATERIAL_GROUPS, NOMINAL_SIZES, PRESSURE_CLASSES } from '../standards';
+import {
+  IRON_BODIES,
+  MATERIAL_GROUPS,
+  NOMINAL_SIZES,
+  ORIFICES,
+  PRESSURE_CLASSES,
+  RELIEF_STAMPS,
+} from '../standards';
 import { checkFeatures } from './combinations';
 import { CONSTRUCTION_IDS, CONSTRUCTIONS, type ConstructionId } from './constructions';
 import { featuresSchema, type Features } from './features';
@@ -40,6 +47,9 @@ export const valveSchema = z.strictObject({
       trim: words(60).exactOptional(),
       sizeCode: words(40).exactOptional(),
       setPressure: quantityOf('gauge pressure').exactOptional(),
+      /** Of a relief valve: API 526 letter, and the code it is stamped for: UV Section VIII, V Section I. */
+      orifice: z.enum(ORIFICES).exactOptional(),
+      stamp: z.enum(RELIEF_STAMPS).exactOptional(),
       springRange: z
         .strictObject({ low: quantityOf('gauge pressure'), high: quantityOf('gauge pressure') })
         .exactOptional(),

@@ -41,12 +41,14 @@ const medium = computed(() => {
 const stamped = computed(() => {
   const { plate } = props.valve;
   if (!plate) return '';
-  const { model, sizeCode, trim, setPressure, springRange } = plate;
+  const { model, sizeCode, trim, setPressure, springRange, orifice, stamp } = plate;
   return [
     model,
     sizeCode && `code ${sizeCode}`,
     trim && `trim ${trim}`,
     setPressure && `set ${show(setPressure)}`,
+    orifice && `orifice ${orifice}`,
+    stamp,
     springRange && `spring ${show(springRange.low)} to ${show(springRange.high)}`,
   ]
     .filter(Boolean)

@@ -199,7 +199,7 @@ function holdOf({ valve }: Context, as: ClosureTested, test: 'shell' | 'backseat
 }
 
 /** What may leak, in what is counted: drops or bubbles where the standard counts them, else millilitres. */
-function countedLeak(
+export function countedLeak(
   { flow, dropsPerMinute, bubblesPerMinute }: LeakAllowance,
   fluid: 'liquid' | 'gas',
 ): Leak {
@@ -232,7 +232,12 @@ function withHold(worked: Shown, pressure: GaugePressure, hold: Time): Shown {
 }
 
 /** The limits a test is judged by, and what the gauge itself may be off. */
-function judgedAt(worked: Shown, least: GaugePressure, most?: GaugePressure, notes: string[] = []): Shown {
+export function judgedAt(
+  worked: Shown,
+  least: GaugePressure,
+  most?: GaugePressure,
+  notes: string[] = [],
+): Shown {
   const limit = most ? ` and not above ${formatAs(most, 'psig')}` : '';
   return {
     ...worked,

@@ -1,6 +1,7 @@
 import { arrivalOf } from '../blocks/arrival';
 import { lengthAsk, pressureAsk } from '../blocks/asks';
 import { measured } from '../blocks/measured';
+import { coldSetTask, popsTask, RELIEF_SET, tightnessTask } from '../blocks/relief-tests';
 import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft } from '../draft';
 import type { MeasureAsk } from '../../task';
@@ -204,12 +205,13 @@ function set(c: Context): Draft[] {
   return [
     ...sequence(c, setUp(RELIEF), [
       {
-        id: 'setup.set',
+        id: RELIEF_SET,
         title: 'Set at the cold differential test pressure',
         why: 'Back pressure and temperature are in that figure. The spring is not reset more than 5 % off its marked range.',
         caution: CAUTIONS.relief,
         tools: ['test rig'],
         parts: ['compression screw'],
+        task: coldSetTask(c),
         minutes: 15,
       },
     ]),
@@ -217,27 +219,20 @@ function set(c: Context): Draft[] {
       {
         id: 'test.pops',
         title: 'Three consistent pops',
-        why: 'Within tolerance of set, and of each other.',
+        why: 'Within tolerance of what it was set to, and of each other; outside, the screw again and pop again.',
         caution: `${CAUTIONS.pressure} Ear protection.`,
         tools: ['test rig'],
-        task: {
-          kind: 'measure',
-          asks: [
-            pressureAsk('first pop', '250 psig'),
-            pressureAsk('second pop', '251 psig'),
-            pressureAsk('third pop', '250 psig'),
-            pressureAsk('reseat', '233 psig'),
-          ],
-        },
+        task: popsTask(c),
         minutes: 15,
       },
       {
         id: 'test.tightness',
         title: 'Seat tightness at nine tenths of set',
-        why: 'API 527: bubbles counted in a minute at the outlet.',
+        why: 'API 527: bubbles counted in a minute at the outlet, or the water that comes through.',
         caution: CAUTIONS.pressure,
         tools: ['bubble tube'],
         parts: ['disc', 'nozzle'],
+        task: tightnessTask(c),
         minutes: 8,
       },
       {

@@ -1,4 +1,4 @@
-import { inches, quantity } from '../../quantity';
+import { inches, psig, quantity } from '../../quantity';
 import { constructions } from './define';
 
 const studs = (bolts: number, thread: string) => ({ bolts, thread, studMaterial: 'B7' as const });
@@ -223,7 +223,12 @@ export const RELIEF_VALVES = constructions({
   'relief-spring': {
     name: 'Relief, spring-loaded',
     about: 'safety or relief valve, nozzle and disc',
-    usual: { nps: 2, pressureClass: 300, group: '1.1' },
+    usual: {
+      nps: 2,
+      pressureClass: 300,
+      group: '1.1',
+      plate: { setPressure: psig(250), orifice: 'J', stamp: 'UV' },
+    },
     features: {
       joint: { kind: 'spring-bonnet', ...studs(4, '5/8-11') },
       seat: { kind: 'nozzle', face: 'hard-faced', diameter: inches(1.5), stock: inches(0.03) },

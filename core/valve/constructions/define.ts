@@ -1,5 +1,5 @@
 import type { GaugePressure } from '../../quantity';
-import type { MaterialGroup, PressureClass } from '../../standards';
+import type { MaterialGroup, Orifice, PressureClass, ReliefStamp } from '../../standards';
 import { featuresSchema, type Features, type RawFeatures } from '../features';
 
 /** A construction: a named default of features, at a size that is usual for it. */
@@ -13,6 +13,7 @@ export interface Construction {
     readonly pressureClass?: PressureClass;
     readonly group?: MaterialGroup;
     readonly ratedPressure?: GaugePressure;
+    readonly plate?: { setPressure: GaugePressure; orifice: Orifice; stamp: ReliefStamp };
   };
   readonly features: Features;
 }

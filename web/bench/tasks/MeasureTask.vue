@@ -3,11 +3,12 @@ import { mdiCheck } from '@mdi/js';
 import { STEADY_FOR, steadiness, type Watched } from '@dusk-wren/core/isolation';
 import { counts, onStep } from '@dusk-wren/core/job';
 import type { PlannedStep } from '@dusk-wren/core/plan';
-import { meets, type MeasureAsk, type TaskOf } from '@dusk-wren/core/task';
+import { apartBy, meets, type MeasureAsk, type TaskOf } from '@dusk-wren/core/task';
 import { format, psig, seconds, si, valueIn, type Quantity } from '@dusk-wren/core/quantity';
 import { computed, reactive, shallowRef } from 'vue';
 import BenchButton from '../../parts/BenchButton.vue';
 import QuantityField from '../../parts/QuantityField.vue';
+import WorkingPaper from '../../parts/WorkingPaper.vue';
 import { useJob } from '../../stores/job';
 import { usePreferences } from '../../stores/preferences';
 import InstrumentPick from '../InstrumentPick.vue';
@@ -56,6 +57,27 @@ const isOff = (ask: MeasureAsk) => {
     (!meets(ask, entry.body.value) || !counts(entry.body.readBy))
   );
 };
+
+/** What is wrong with a reading that is not what the step asks for. */
+function offWords({ mustBe }: MeasureAsk): string {
+  if (mustBe === undefined || mustBe === 'zero') return 'not yet. Nothing is opened until it is.';
+  return 'below' in mustBe
+    ? `not below ${show(mustBe.below)} yet. Nothing goes on until it is.`
+    : `outside ${show(mustBe.from)} to ${show(mustBe.to)}. Put it right and take it again.`;
+}
+
+/** How far the readings that must agree are apart, where it is too far. */
+const apart = computed(() =>
+  apartBy(
+    props.task,
+    new Map(
+      props.task.asks.flatMap((ask) => {
+        const entry = taken(ask);
+        return entry ? [[ask.what, entry.body.value] as const] : [];
+      }),
+    ),
+  ),
+);
 
 /** What the same figure was before, and how far this one is from it. */
 const before = (ask: MeasureAsk) => (ask.was === undefined ? undefined : on(ask.was, ask)?.body.value);
@@ -131,7 +153,7 @@ function take(ask: MeasureAsk, value: Quantity | undefined, by: 'hand' | 'instru
       >
       <BenchButton :disabled="!typed[ask.what]" @press="take(ask, typed[ask.what], 'hand')">Keep</BenchButton>
       <span v-if="taken(ask) && isOff(ask) && ask !== onGauge" class="problem" role="alert"
-        >{{ shown(ask) }}: not yet. Nothing is opened until it is.</span
+        >{{ shown(ask) }}: {{ offWords(ask) }}</span
       >
       <span v-else-if="taken(ask) && !isOff(ask)" class="kept number fit"
         ><svg viewBox="0 0 24 24" width="18" height="18" aria-hidden="true">
@@ -139,6 +161,16 @@ function take(ask: MeasureAsk, value: Quantity | undefined, by: 'hand' | 'instru
         >{{ shown(ask) }}</span
       >
     </div>
+    <p v-if="apart && task.agree" class="problem" role="alert">
+      {{ show(apart) }} apart, {{ show(task.agree.within) }} at most: again, until they agree; else look
+      inside.
+    </p>
+    <WorkingPaper
+      v-if="task.shown"
+      :steps="task.shown.steps"
+      :notes="task.shown.notes"
+      :source="task.shown.source"
+    />
   </div>
 </template>
 

@@ -1,0 +1,110 @@
+import { formatAs, psig, quantity, valueIn, type GaugePressure } from '../../quantity';
+import { CODE_OF_STAMP, mediumOf, POP_SPREAD, type HazardousMedium } from '../../standards';
+import type { MeasureAsk, Task } from '../../task';
+import type { DetailId } from '../../valve';
+import { leakAllowance, reliefSet } from '../../workings';
+import { onStep } from '../../job';
+import type { Context } from '../draft';
+import { stepName } from '../relations';
+import { pressureAsk } from './asks';
+import { countedLeak, judgedAt } from './pressure-tasks';
+
+/** Where the cold differential test pressure is kept. */
+export const RELIEF_SET = stepName('setup.set');
+export const COLD_SET = 'cold differential test pressure';
+
+const POPS = ['first pop', 'second pop', 'third pop'] as const;
+
+const wants = (...ids: readonly DetailId[]): Task => ({ kind: 'wants', wants: ids });
+
+/** What the pops are judged about: the cold differential test pressure that was set, else the set pressure. */
+function aimOf(c: Context): GaugePressure | undefined {
+  const kept = onStep(c.state, 'measured', c.idOf(RELIEF_SET)).findLast(({ body }) => body.what === COLD_SET);
+  const value = kept?.body.value;
+  return value?.dimension === 'gauge pressure'
+    ? quantity('gauge pressure', valueIn(value, 'psig'), 'psig')
+    : c.valve.plate?.setPressure;
+}
+
+/** The cold differential test pressure, as worked from the set pressure: back pressure and temperature are in it. */
+export function coldSetTask({ valve: { plate } }: Context): Task {
+  if (!plate?.setPressure) return wants('setPressure');
+  return {
+    kind: 'measure',
+    asks: [pressureAsk(COLD_SET, formatAs(plate.setPressure, 'psig'))],
+  };
+}
+
+/** Pops within the tolerance of the code, and of each other; reseat below them. */
+export function popsTask(c: Context): Task {
+  const { plate } = c.valve;
+  const aim = aimOf(c);
+  if (!aim || !plate?.stamp) return wants(...(aim ? [] : (['setPressure'] as const)), 'stamp');
+  const worked = reliefSet.work({ setPressure: aim, code: CODE_OF_STAMP[plate.stamp] });
+  if (!worked.ok) return wants('setPressure');
+  const { low, high } = worked.value.result;
+  const psi = valueIn(aim, 'psig');
+  const apart = Math.max(POP_SPREAD.psi, POP_SPREAD.share * psi);
+  const example = (value: number) => `${Math.round(value * 10) / 10} psig`;
+  const reseat: MeasureAsk = {
+    ...pressureAsk('reseat', example(0.93 * psi)),
+    mustBe: { below: low },
+  };
+  return {
+    kind: 'measure',
+    asks: [
+      ...POPS.map((what): MeasureAsk => ({
+        ...pressureAsk(what, example(psi)),
+        mustBe: { from: low, to: high },
+      })),
+      reseat,
+    ],
+    agree: { what: POPS, within: quantity('pressure difference', apart, 'psi') },
+    shown: worked.value,
+  };
+}
+
+/** Media whose relief valves are tested for tightness with water; the others with air (API 527). */
+const LIQUIDS: readonly HazardousMedium[] = [
+  'hot water',
+  'water',
+  'crude oil',
+  'caustic',
+  'acid',
+  'amine',
+  'methanol',
+  'brine',
+  'benzene',
+];
+
+/** Tightness under the set pressure, by API 527: bubbles a minute, or drops of water. */
+export function tightnessTask(c: Context): Task {
+  const { plate, nps, medium } = c.valve;
+  const aim = aimOf(c);
+  if (!aim) return wants('setPressure');
+  const through = medium && mediumOf(medium.name)?.hazard;
+  const fluid = through && LIQUIDS.includes(through) ? 'liquid' : 'gas';
+  const worked = leakAllowance.work({
+    code: 'API 527',
+    fluid,
+    setPressure: aim,
+    seat: 'face' in c.features.seat ? 'metal' : 'soft',
+    ...(plate?.orifice ? { orifice: plate.orifice } : {}),
+    ...(nps === undefined ? {} : { size: { nps } }),
+  });
+  const pressure = worked.ok ? worked.value.result.testPressure : undefined;
+  if (!worked.ok || !pressure) return wants(fluid === 'gas' ? 'orifice' : 'nps');
+  const { result } = worked.value;
+  // Nearer to its set pressure it simmers.
+  const most = psig((valueIn(pressure, 'psig') + valueIn(aim, 'psig')) / 2);
+  return {
+    kind: 'pressure-test',
+    test: 'seat',
+    fluid,
+    pressure,
+    most,
+    hold: result.hold,
+    allowed: countedLeak(result, fluid),
+    shown: judgedAt(worked.value, pressure, most),
+  };
+}
