@@ -19,6 +19,7 @@ interface Came {
   readonly location: string;
   readonly medium: { name: string; hazards: Hazard[]; psig?: number; celsius?: number };
   readonly nps?: number;
+  readonly plate?: NonNullable<Valve['plate']>;
   readonly features?: Partial<RawFeatures>;
   readonly came?: 'in line' | 'bare';
   readonly reported: string;
@@ -316,6 +317,7 @@ const CAME: readonly Came[] = [
     site: 'heat',
     location: 'boiler 1, drum',
     medium: STEAM,
+    plate: { setPressure: psig(600), orifice: 'K', stamp: 'V' },
     reported: 'Interval',
     technician: 3,
     daysAgo: 2,
@@ -359,6 +361,7 @@ function valveOf(came: Came, customer: string): Valve {
     customer,
     location: came.location,
     ...usual,
+    ...(came.plate === undefined ? {} : { plate: came.plate }),
     ...(came.nps === undefined ? {} : { nps: came.nps }),
     medium: {
       ...medium,

@@ -19,7 +19,7 @@ import {
 } from '../../standards';
 import { closureOf, type DetailId } from '../../valve';
 import { leakAllowance, testPressures, type LeakAllowance } from '../../workings';
-import type { Proof } from '../closures';
+import type { Proof } from '../closures/closure';
 import type { Context } from '../draft';
 import type { Shown, Task } from '../../task';
 

@@ -1,4 +1,4 @@
-import { formatAs, psig, quantity, valueIn, type GaugePressure } from '../../quantity';
+import { psig, quantity, valueIn, type GaugePressure } from '../../quantity';
 import { CODE_OF_STAMP, mediumOf, POP_SPREAD, type HazardousMedium } from '../../standards';
 import type { MeasureAsk, Task } from '../../task';
 import type { DetailId } from '../../valve';
@@ -26,12 +26,18 @@ function aimOf(c: Context): GaugePressure | undefined {
     : c.valve.plate?.setPressure;
 }
 
+/** A share of the set pressure as somebody would type it, for an example. */
+export function shareOfSet(c: Context, share: number): string {
+  const psi = valueIn(aimOf(c) ?? psig(250), 'psig');
+  return `${Math.round(share * psi * 10) / 10} psig`;
+}
+
 /** The cold differential test pressure, as worked from the set pressure: back pressure and temperature are in it. */
-export function coldSetTask({ valve: { plate } }: Context): Task {
-  if (!plate?.setPressure) return wants('setPressure');
+export function coldSetTask(c: Context): Task {
+  if (!c.valve.plate?.setPressure) return wants('setPressure');
   return {
     kind: 'measure',
-    asks: [pressureAsk(COLD_SET, formatAs(plate.setPressure, 'psig'))],
+    asks: [pressureAsk(COLD_SET, shareOfSet(c, 1))],
   };
 }
 
@@ -45,16 +51,15 @@ export function popsTask(c: Context): Task {
   const { low, high } = worked.value.result;
   const psi = valueIn(aim, 'psig');
   const apart = Math.max(POP_SPREAD.psi, POP_SPREAD.share * psi);
-  const example = (value: number) => `${Math.round(value * 10) / 10} psig`;
   const reseat: MeasureAsk = {
-    ...pressureAsk('reseat', example(0.93 * psi)),
+    ...pressureAsk('reseat', shareOfSet(c, 0.93)),
     mustBe: { below: low },
   };
   return {
     kind: 'measure',
     asks: [
       ...POPS.map((what): MeasureAsk => ({
-        ...pressureAsk(what, example(psi)),
+        ...pressureAsk(what, shareOfSet(c, 1)),
         mustBe: { from: low, to: high },
       })),
       reseat,

@@ -1,7 +1,7 @@
 import { arrivalOf } from '../blocks/arrival';
 import { lengthAsk, pressureAsk } from '../blocks/asks';
 import { measured } from '../blocks/measured';
-import { coldSetTask, popsTask, RELIEF_SET, tightnessTask } from '../blocks/relief-tests';
+import { coldSetTask, popsTask, RELIEF_SET, shareOfSet, tightnessTask } from '../blocks/relief-tests';
 import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft } from '../draft';
 import type { MeasureAsk } from '../../task';
@@ -56,9 +56,9 @@ function asFound(c: Context): Draft[] {
       task: {
         kind: 'measure',
         asks: [
-          pressureAsk('set pressure, as found', '250 psig'),
-          pressureAsk('reseat, as found', '232 psig'),
-          pressureAsk('first leak, as found', '228 psig'),
+          pressureAsk('set pressure, as found', shareOfSet(c, 1)),
+          pressureAsk('reseat, as found', shareOfSet(c, 0.93)),
+          pressureAsk('first leak, as found', shareOfSet(c, 0.91)),
         ],
       },
       minutes: 20,

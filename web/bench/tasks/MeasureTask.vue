@@ -58,12 +58,18 @@ const isOff = (ask: MeasureAsk) => {
   );
 };
 
+/** The figures that it must lie between, or below. */
+function wantedWords({ mustBe }: MeasureAsk): string {
+  if (mustBe === undefined || mustBe === 'zero') return '';
+  return 'below' in mustBe ? `below ${show(mustBe.below)}` : `${show(mustBe.from)} to ${show(mustBe.to)}`;
+}
+
 /** What is wrong with a reading that is not what the step asks for. */
 function offWords({ mustBe }: MeasureAsk): string {
   if (mustBe === undefined || mustBe === 'zero') return 'not yet. Nothing is opened until it is.';
   return 'below' in mustBe
-    ? `not below ${show(mustBe.below)} yet. Nothing goes on until it is.`
-    : `outside ${show(mustBe.from)} to ${show(mustBe.to)}. Put it right and take it again.`;
+    ? 'not yet. Nothing goes on until it is.'
+    : 'outside that. Put it right and take it again.';
 }
 
 /** How far the readings that must agree are apart, where it is too far. */
@@ -151,6 +157,7 @@ function take(ask: MeasureAsk, value: Quantity | undefined, by: 'hand' | 'instru
       <span v-if="before(ask)" class="label muted was"
         >was {{ wasShown(ask) }} <b>{{ difference(ask) }}</b></span
       >
+      <span v-if="wantedWords(ask)" class="label muted was">wanted {{ wantedWords(ask) }}</span>
       <BenchButton :disabled="!typed[ask.what]" @press="take(ask, typed[ask.what], 'hand')">Keep</BenchButton>
       <span v-if="taken(ask) && isOff(ask) && ask !== onGauge" class="problem" role="alert"
         >{{ shown(ask) }}: {{ offWords(ask) }}</span
@@ -197,11 +204,13 @@ small {
   gap: 10px;
 }
 .ask {
-  display: grid;
-  grid-template-columns: minmax(0, 300px) repeat(3, auto);
-  justify-content: start;
+  display: flex;
+  flex-wrap: wrap;
   gap: 10px;
   align-items: start;
+}
+.ask > :first-child {
+  flex: 0 1 230px;
 }
 .was {
   align-self: center;
