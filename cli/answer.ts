@@ -7,6 +7,7 @@ dw calc ID                  work one: a JSON object on standard input, quantitie
 dw constructions            list the constructions, with their usual features
 dw plan CONSTRUCTION        the plan of a usual valve of that construction
     --features FILE         with other features: a JSON object, an axis at a time
+    --place PLACE           where it is done: in-line, out (and back) or bare
     --findings FILE         after findings: [{part, finding: {kind, ...}}], and ways chosen: [{way: {question, choice}}]
 dw plan --job FILE          the plan of an exported job
 `;

@@ -8,6 +8,7 @@ import {
   readLog,
   type Fact,
   type JobState,
+  type Place,
   type StepRef,
 } from '@dusk-wren/core/job';
 import {
@@ -22,6 +23,7 @@ import { must } from '@dusk-wren/core/problem';
 import { lookOf, spelt } from '@dusk-wren/core/procedure';
 import { say } from '@dusk-wren/core/quantity';
 import {
+  closureOf,
   CONSTRUCTION_IDS,
   CONSTRUCTIONS,
   defaultValve,
@@ -49,10 +51,7 @@ export async function planOf(args: readonly string[]): Promise<unknown> {
   const [construction, ...more] = positionals;
   if (more.length > 0 || (construction === undefined) === (values.job === undefined))
     throw new UsageError('plan takes a construction, or --job FILE.');
-  const state =
-    construction === undefined
-      ? await jobIn(values.job)
-      : await usual(construction, values.features, values.findings);
+  const state = construction === undefined ? await jobIn(values.job) : await usual(construction, values);
   const planned = plan(state);
   if (!planned.ok) throw refused(planned.problem);
   if (!planned.value) throw new UsageError('This job was never opened.');
@@ -64,7 +63,12 @@ function read(args: readonly string[]) {
     return parseArgs({
       args: [...args],
       allowPositionals: true,
-      options: { job: { type: 'string' }, features: { type: 'string' }, findings: { type: 'string' } },
+      options: {
+        job: { type: 'string' },
+        features: { type: 'string' },
+        findings: { type: 'string' },
+        place: { type: 'string' },
+      },
     });
   } catch (error) {
     throw new UsageError(error instanceof Error ? error.message : String(error));
@@ -118,14 +122,30 @@ const findingsFile = z.array(
   ]),
 );
 
-async function usual(construction: string, features?: string, findings?: string): Promise<JobState> {
+/** Where the work is done, as it is typed. */
+const PLACED: Readonly<Record<string, Place>> = { 'in-line': 'in line', out: 'out and back', bare: 'bare' };
+
+function placeIn(typed: string | undefined, { features }: Valve): Place {
+  if (typed === undefined) return closureOf(features).staysInLine ? 'in line' : 'out and back';
+  const place = PLACED[typed];
+  if (!place) throw new UsageError(`--place is one of ${Object.keys(PLACED).join(', ')}.`);
+  return place;
+}
+
+interface Varied {
+  readonly features?: string | undefined;
+  readonly findings?: string | undefined;
+  readonly place?: string | undefined;
+}
+
+async function usual(construction: string, { features, findings, place }: Varied): Promise<JobState> {
   const known = CONSTRUCTION_IDS.find((id) => id === construction);
   if (!known) throw refused({ code: 'construction.unknown', id: construction, known: [...CONSTRUCTION_IDS] });
   const valve = await varied(defaultValve(known), features);
   const nobody = '00000000-0000-4000-8000-000000000000';
   const person = personStamp.parse({ id: nobody, name: 'nobody', role: 'technician' });
   const stamp = { commandId: commandId.parse(nobody), by: person, at: '2026-01-01T00:00:00Z' };
-  const body = { valve, site: USUAL_RULES, came: 'in line' as const, reported: '' };
+  const body = { valve, site: USUAL_RULES, place: placeIn(place, valve), reported: '' };
   const { state } = must(record(EMPTY_JOB, openJob(body, person), stamp));
   if (findings === undefined) return state;
   const steps = must(plan(state))?.steps ?? [];

@@ -5,6 +5,7 @@ import {
   instrumentId,
   jobId,
   personId,
+  PLACES,
   ROLES,
   STAGES,
   valveId,
@@ -106,7 +107,7 @@ export type JobView = z.output<typeof jobView>;
 export const openJobRequest = z.strictObject({
   commandId,
   valve: z.union([z.strictObject({ id: valveId }), z.strictObject({ new: valveSchema })]),
-  came: z.enum(['in line', 'bare']),
+  place: z.enum(PLACES),
   reported: z.string().trim().max(400),
   due: z.iso.date().exactOptional(),
   /** Only this unit of the valve, swapped out before, is on the bench. */

@@ -3,7 +3,10 @@ import { expect, type Page } from '@playwright/test';
 import { jobAt, postFrom } from './api';
 
 /** Opens a job of this journey's own, bare or in line, on a bolted globe like one on file; answers with its address. */
-export async function openOwnJob(page: Page, came: 'bare' | 'in line' = 'bare'): Promise<string> {
+export async function openOwnJob(
+  page: Page,
+  place: 'bare' | 'in line' | 'out and back' = 'bare',
+): Promise<string> {
   const origin = new URL(page.url()).origin;
   const { valves } = valveListView.parse(
     await (await page.request.get(`${origin}/api/valves?limit=100`)).json(),
@@ -13,7 +16,7 @@ export async function openOwnJob(page: Page, came: 'bare' | 'in line' = 'bare'):
   const answer = await postFrom(page, '/api/jobs', {
     commandId: crypto.randomUUID(),
     valve: { new: { ...valve, tag: `OWN-${crypto.randomUUID().slice(0, 8)}` } },
-    came,
+    place,
     reported: 'a journey of its own',
   });
   expect(answer.status(), await answer.text()).toBe(201);

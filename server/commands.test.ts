@@ -166,7 +166,7 @@ describe('opening a job', () => {
     const other = await ada.post('/api/jobs', {
       commandId: randomUUID(),
       valve: { id: shop.valve },
-      came: 'bare',
+      place: 'bare',
       reported: '',
     });
     expect(other.status).toBe(409);

@@ -21,7 +21,7 @@ beforeAll(async () => {
   const opened = await ada.post('/api/jobs', {
     commandId: randomUUID(),
     valve: { id: shop.valve },
-    came: 'in line',
+    place: 'in line',
     reported: 'passes when shut',
   });
   job = String(opened.body.id);

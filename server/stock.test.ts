@@ -45,7 +45,7 @@ async function jobFor(screen: Screen, tag: string): Promise<string> {
   const answer = await screen.post('/api/jobs', {
     commandId: randomUUID(),
     valve: { new: { ...cage, tag } },
-    came: 'bare',
+    place: 'bare',
     reported: '',
   });
   return answer.body.id as string;
@@ -186,7 +186,7 @@ describe('the store', () => {
           location: 'x',
         },
       },
-      came: 'bare',
+      place: 'bare',
       reported: 'test',
     });
     const job = String(opened.body.id);
@@ -248,7 +248,7 @@ describe('a unit from the shelf', () => {
     const answer = await ada.post('/api/jobs', {
       commandId: randomUUID(),
       valve: { id: valveId },
-      came: 'bare',
+      place: 'bare',
       reported: 'swapped out',
       only: 'rebuilt actuator',
     });

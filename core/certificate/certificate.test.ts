@@ -51,7 +51,8 @@ describe('the certificate', () => {
   });
 
   it('has a torque for every bolt and pass of both bolt-ups, and what was put right', () => {
-    expect(paper.torques).toHaveLength(2);
+    // The bonnet twice, and each line flange.
+    expect(paper.torques).toHaveLength(4);
     for (const table of paper.torques) {
       expect(table.percents).toEqual([25, 50, 75, 100, 100]);
       expect(table.rows.every(({ passes }) => passes.every((torque) => torque !== undefined))).toBe(true);
@@ -159,7 +160,7 @@ describe('a certificate on the way', () => {
 });
 
 describe('the certificate of a double-seated control valve', () => {
-  const job = new BenchJob(defaultValve('control-globe-double-seat'), { came: 'bare' }).workTo(
+  const job = new BenchJob(defaultValve('control-globe-double-seat'), { place: 'bare' }).workTo(
     'inspect.blue.upper',
   );
   job.blue('inspect.blue.upper', 200).workTo('inspect.blue.lower').blue('inspect.blue.lower', 250);

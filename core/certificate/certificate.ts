@@ -1,13 +1,15 @@
 import {
   describeEntry,
   openingOf,
+  PLACE_WORDS,
+  placeOf,
   type Entry,
   type InstrumentStamp,
   type JobState,
   type PersonStamp,
 } from '../job';
 import { plan } from '../plan';
-import { format, type Length, type UnitSystem } from '../quantity';
+import { capital, format, type Length, type UnitSystem } from '../quantity';
 import { callLines, type CallLine } from './calls';
 import { asFound, asLeft } from './found-and-left';
 import { instrumentsIn, peopleIn } from './people';
@@ -64,7 +66,10 @@ export function certificate(
   const stamps = instrumentsIn(state);
   return {
     title: current.condemned ? 'Condemnation report' : 'Overhaul certificate',
-    plate: plateOf(current.valve, system),
+    plate: [
+      ...plateOf(current.valve, system),
+      { label: 'Worked on', value: capital(PLACE_WORDS[placeOf(state)]) },
+    ],
     reported: opening.body.reported,
     received: opening.at,
     ...(signed ? { signed: { by: signed.by, at: signed.at, nextDue: signed.body.nextDue } } : {}),

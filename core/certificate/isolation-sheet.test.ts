@@ -22,7 +22,7 @@ const at = (step: string, construction: ConstructionId = 'globe-bolted') =>
 
 describe('the isolation sheet', () => {
   it('a bare valve has none, nor has a job before it is open', () => {
-    expect(isolationSheet(new BenchJob(defaultValve(), { came: 'bare' }).state, 'US')).toBeUndefined();
+    expect(isolationSheet(new BenchJob(defaultValve(), { place: 'bare' }).state, 'US')).toBeUndefined();
   });
 
   it('before anything is done it lists every point and every energy, none of them proved', () => {

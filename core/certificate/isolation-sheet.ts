@@ -1,5 +1,5 @@
 import { energiesOf, pointsOf, storedIn, SHUT_BY_WORDS } from '../isolation';
-import { counts, lineOf, openingOf, valveOf, type EntryOf, type JobState } from '../job';
+import { counts, lineOf, placeOf, valveOf, type EntryOf, type JobState } from '../job';
 import { plan, type PlannedStep } from '../plan';
 import type { IsolationPart } from '../procedure';
 import { meets } from '../task';
@@ -46,8 +46,7 @@ export interface IsolationSheet {
 /** Undefined for a valve that came in bare, or before the job is open. */
 export function isolationSheet(state: JobState, units: UnitSystem): IsolationSheet | undefined {
   const [valve, line, planned] = [valveOf(state), lineOf(state), plan(state)];
-  if (!valve || !line || openingOf(state)?.body.came !== 'in line' || !planned.ok || !planned.value)
-    return undefined;
+  if (!valve || !line || placeOf(state) === 'bare' || !planned.ok || !planned.value) return undefined;
   const { steps } = planned.value;
   const part = (wanted: IsolationPart) =>
     steps.find(({ isolation }) => isolation !== undefined && isSamePart(isolation, wanted));

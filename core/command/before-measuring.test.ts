@@ -219,7 +219,7 @@ describe('opening with a sheet on file', () => {
     const body = {
       valve: defaultValve(),
       site: new BenchJob().state.records['job-opened'][0]?.body.site,
-      came: 'bare',
+      place: 'bare',
       reported: '',
     } as never;
     const sheet = {

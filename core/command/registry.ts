@@ -3,6 +3,7 @@ import { atLeastOne } from '../problem';
 import { addNote } from './commands/add-note';
 import { assignPerson } from './commands/assign-person';
 import { attachWorking } from './commands/attach-working';
+import { changePlace } from './commands/change-place';
 import { chooseWay } from './commands/choose-way';
 import { checkKit } from './commands/check-kit';
 import { takeUnit } from './commands/take-unit';
@@ -55,6 +56,7 @@ export const COMMANDS = {
   'add-note': addNote,
   'attach-working': attachWorking,
   'check-kit': checkKit,
+  'change-place': changePlace,
   'choose-way': chooseWay,
   'take-unit': takeUnit,
   'assign-person': assignPerson,

@@ -25,6 +25,7 @@ export interface RefusedEntry {
 const WRITTEN_BY: Readonly<Record<EventKind, CommandKind | undefined>> = {
   'job-opened': undefined,
   'job-imported': undefined,
+  'place-changed': 'change-place',
   'valve-identified': 'identify-valve',
   'step-done': 'do-step',
   measured: 'take-measurement',

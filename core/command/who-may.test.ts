@@ -133,6 +133,6 @@ describe('steps done only on purpose', () => {
       expect(deliberate(new BenchJob()), id).not.toContain(id);
   });
   it('bare: the paper that says it is clean, for the valve is opened next', () => {
-    expect(deliberate(new BenchJob(defaultValve(), { came: 'bare' }))).toContain('isolate.decontaminated');
+    expect(deliberate(new BenchJob(defaultValve(), { place: 'bare' }))).toContain('isolate.decontaminated');
   });
 });

@@ -4,7 +4,7 @@ import { inches, psig, quantity, valueIn } from '../quantity';
 import { anyFeatures } from '../testing/any-features';
 import { BenchJob, INSPECTOR, LEAD, TECHNICIAN } from '../testing/bench';
 import { waitsFor } from '../testing/relations';
-import { CONSTRUCTIONS, CONSTRUCTION_IDS, defaultValve, type Valve } from '../valve';
+import { closureOf, CONSTRUCTIONS, CONSTRUCTION_IDS, defaultValve, type Valve } from '../valve';
 import {
   checkLine,
   energiesOf,
@@ -102,9 +102,9 @@ describe('the order of an isolation (property; handbook part 1: never open a joi
       expect(off).toEqual([...restored.toReversed(), 'sign']);
       expect(on.filter((id) => restored.includes(id))).toEqual(restored);
       const place = (id: string) => steps.findIndex((step) => step.id === id);
-      expect(place(`restore.${off[0] ?? ''}`)).toBeGreaterThan(
-        steps.findLastIndex(({ stage }) => stage === 'test'),
-      );
+      const staysInLine = closureOf(valve.features).staysInLine === true;
+      const before = steps.findLastIndex(({ stage }) => stage === (staysInLine ? 'set up' : 'test'));
+      expect(place(`restore.${off[0] ?? ''}`)).toBeGreaterThan(before);
       expect(place('restore.sign')).toBeLessThan(place('release.place'));
     }
   });
@@ -232,7 +232,7 @@ describe('locks and signatures', () => {
     expect(job.state.records['lock-removed'].at(-1)?.body.reason).toMatch(/agrees/);
   });
   it('a bare valve is not isolated: its decontamination certificate has a number', () => {
-    const job = new BenchJob(defaultValve(), { came: 'bare' }).workTo('isolate.decontaminated');
+    const job = new BenchJob(defaultValve(), { place: 'bare' }).workTo('isolate.decontaminated');
     expect(job.try({ kind: 'do-step', body: { step: 'isolate.decontaminated' } })).toMatchObject({
       code: 'step.wants',
       wants: 'the number of the decontamination certificate',

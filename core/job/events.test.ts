@@ -1,15 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import first from './samples/frozen-2026-11-26.json';
 import later from './samples/frozen-2026-11-26-later-kinds.json';
+import places from './samples/frozen-2026-11-26-place.json';
 import tests from './samples/frozen-2026-11-26-pressure-tested.json';
 import { must } from '../problem';
-import { describeEntry, EVENTS, readEntry, readLog, type EventKind } from '.';
+import { defaultValve, type ConstructionId, type Features } from '../valve';
+import { describeEntry, EVENTS, fold, placeOf, readEntry, readLog, type EventKind } from '.';
 
 /**
  * Stored entries, frozen as a version of that day wrote them: every kind that there was, and a kind that had a new format
  * then in both. A file is never edited again; a new format freezes a new one.
  */
-const frozen: readonly { kind: string }[] = [...first, ...later];
+const frozen: readonly { kind: string }[] = [...first, ...later, ...places];
 const sample = (kind: string): Record<string, unknown> => {
   const found = frozen.find((entry) => entry.kind === kind);
   if (!found) throw new Error(`the frozen log has no ${kind}`);
@@ -60,6 +62,32 @@ describe('an entry', () => {
       format: format + 1,
       known: format,
     });
+  });
+});
+
+describe('an opening of format 1, which knew two ways to come', () => {
+  const { body, ...rest } = sample('job-opened') as { body: { came: string; valve: object } };
+  const placed = (came: string, features: Features) =>
+    must(readEntry({ ...rest, body: { ...body, came, valve: { ...body.valve, features } } }));
+  const features = (id: ConstructionId) => defaultValve(id).features;
+
+  it.each([
+    ['bare', 'globe-bolted', 'bare'],
+    ['in line', 'globe-bolted', 'out and back'],
+    ['in line', 'control-rotary-eccentric', 'out and back'],
+    ['in line', 'ball-three-piece', 'in line'],
+    ['in line', 'plug-eccentric', 'in line'],
+    ['in line', 'gate-slab-unitised', 'in line'],
+  ] as const)('%s, %s: %s', (came, id, place) => {
+    expect(placed(came, features(id)).body).toMatchObject({ place });
+  });
+  it('format 2 says it itself', () => {
+    const log = must(readLog(places));
+    expect(log.map(({ kind, format }) => [kind, format])).toEqual([
+      ['job-opened', 2],
+      ['place-changed', 1],
+    ]);
+    expect(placeOf(must(fold(log)))).toBe('in line');
   });
 });
 

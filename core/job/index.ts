@@ -37,6 +37,8 @@ export {
   type Fact,
   type StepEventKind,
 } from './registry';
+export { PLACE_WORDS, PLACES, type Place } from './places';
+export { placeOf } from './place';
 export { LOTS } from './events/part-laid';
 export { apartDegrees, markOf, MARKS_MEET_DEGREES } from './marks';
 export { evidenceOn } from './evidence';

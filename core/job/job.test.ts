@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import first from './samples/frozen-2026-11-26.json';
+import places from './samples/frozen-2026-11-26-place.json';
 import later from './samples/frozen-2026-11-26-later-kinds.json';
 import { must } from '../problem';
 import { defaultValve } from '../valve';
@@ -11,7 +12,10 @@ import { describeEntry, EVENTS, fold, readEntry, readLog, standingEntries } from
 /** A job with something of everything: bent stem, lapped seat, wrong bolt, failed test, a struck entry. */
 function eventful(): BenchJob {
   const valve = { ...defaultValve('globe-bolted'), plate: { model: 'H 7' } };
-  const job = new BenchJob(valve).workTo('diagnose.place');
+  const job = new BenchJob(valve);
+  for (const place of ['in line', 'out and back'] as const)
+    job.send({ kind: 'change-place', body: { place, reason: 'the body face decides' } });
+  job.workTo('diagnose.place');
   job.send({
     kind: 'take-evidence',
     body: { symptom: 'passes when shut', check: 'flush', result: 1, readBy: 'hand' },
@@ -179,9 +183,9 @@ describe('two people at one bench (property)', () => {
 describe('stored formats', () => {
   it('a frozen log of format 1 still reads, kind by kind, and folds to the same job', () => {
     const log = must(readLog(first));
-    expect(new Set([...log, ...must(readLog(later))].map(({ kind }) => kind))).toEqual(
-      new Set(Object.keys(EVENTS)),
-    );
+    expect(
+      new Set([...log, ...must(readLog(later)), ...must(readLog(places))].map(({ kind }) => kind)),
+    ).toEqual(new Set(Object.keys(EVENTS)));
     expect(must(fold(log)).records['certificate-signed']).toHaveLength(1);
   });
 

@@ -29,6 +29,7 @@ import { packingFitted } from './events/packing-fitted';
 import { partArrived } from './events/part-arrived';
 import { partOrdered } from './events/part-ordered';
 import { personAssigned } from './events/person-assigned';
+import { placeChanged } from './events/place-changed';
 import { pressureTested } from './events/pressure-tested';
 import { runoutTaken } from './events/runout-taken';
 import { stepDone } from './events/step-done';
@@ -42,6 +43,7 @@ import { workingAttached } from './events/working-attached';
 /** Every kind of event there is. */
 export const EVENTS = {
   'job-opened': jobOpened,
+  'place-changed': placeChanged,
   'valve-identified': valveIdentified,
   'step-done': stepDone,
   measured,

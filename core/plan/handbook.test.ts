@@ -380,8 +380,9 @@ describe('10 control-globe-double-seat', () => {
     expect(find(steps, 'rebuild', /below the lantern ring/)).toBeDefined();
     expect(find(steps, 'inspect', /larger/)).toBeDefined();
   });
-  it('coupled at 3 psi to the touch, never turned while seated; leak-through and half travel have their checks', () => {
-    expectTrap(steps, 'rebuild', /3 psi/, /never turn the plug while it is seated/i);
+  it('coupled where air shuts it, never turned while seated; leak-through and half travel have their checks', () => {
+    // Air to close: at the high end of 3–15 psi (handbook part 6.2); at 3 psi it stands open.
+    expectTrap(steps, 'rebuild', /15 psi/, /never turn the plug while it is seated/i);
     expectTrap(steps, 'diagnose', /lock nuts/, /pipe grip/);
     const { features } = defaultValve('control-globe-double-seat');
     expect([...priorsOf('half travel', features).keys()]).toEqual(
@@ -481,21 +482,25 @@ describe('13 control-rotary-eccentric', () => {
       ['rebuild', /opposite the barrel/],
       ['rebuild', /air to extend/i],
       ['rebuild', /closed mark/],
-      ['rebuild', /scribe/],
-      ['set up', /7 psi.*1\/4 in/],
+      ['rebuild', /scribe.*7 psi.*1\/4 in/i],
+      ['rebuild', /turn the clevis.*7 psi/i],
       ['set up', /full cycle/],
     );
     expectTrap(steps, 'rebuild', /closed mark/, /over-stroke/);
   });
-  it('the older form goes to the mirror position, and is set at 3 psi', () => {
+  it('the older form goes to the mirror position, and is set at 7 psi where its spring shuts it then', () => {
     const steps = reversal('mirror position');
     expectOrder(
       steps,
       ['strip', /packing studs and yoke studs/i],
       ['rebuild', /mirror position/],
-      ['rebuild', /3 psi/],
+      ['rebuild', /turn the clevis.*7 psi/i],
     );
     expect(find(steps, 'rebuild', /opposite the barrel/)).toBeUndefined();
+  });
+  it('not reversed, air shuts it: the clevis is set at the end of the signal that does', () => {
+    expect(find(reversal('barrel across', false), 'rebuild', /turn the clevis.*15 psi/i)).toBeDefined();
+    expect(find(reversal('barrel across', false), 'rebuild', /scribe/i)).toBeUndefined();
   });
   it('the pin that keeps the shaft in is warned of, and goes back; nothing is reversed unasked', () => {
     const steps = reversal('barrel across', false);
@@ -506,8 +511,17 @@ describe('13 control-rotary-eccentric', () => {
 });
 
 describe('14 control-butterfly', () => {
-  it('cotter, pin, set screw, slot noted; other slot, disc closed, 15 psi, clevis, cotter, plate turned over', () => {
+  it('nothing is reversed unasked: the slot noted, no air on where its spring shuts it', () => {
     const steps = planOf(valveWith('control-butterfly'));
+    expect(find(steps, 'rebuild', /other slot/)).toBeUndefined();
+    expect(find(steps, 'rebuild', /close the disc.*no air on/i)).toBeDefined();
+  });
+  it('cotter, pin, set screw, slot noted; other slot, disc closed, 15 psi, clevis, cotter, plate turned over', () => {
+    const steps = planOf(
+      valveWith('control-butterfly', {
+        moved: { kind: 'vane-arm', action: 'air-to-open', reversing: true },
+      }),
+    );
     expectOrder(
       steps,
       ['strip', /cotter/i],
@@ -660,13 +674,14 @@ describe('18 regulator-self-acting', () => {
   it('range spring first, body tapped loose, seat with a bead; body till it bottoms; set by gauge', () => {
     expectOrder(
       steps,
-      ['strip', /range spring fully off/i],
-      ['strip', /housing bolts/i],
+      ['strip', /range spring let up/i],
+      ['strip', /housing bolts.*range spring out/i],
       ['strip', /tap the body loose/i],
       ['strip', /seat out with a socket/i],
       ['rebuild', /small bead of sealant/],
       ['rebuild', /high-strength wicking/],
-      ['rebuild', /until it bottoms/],
+      ['rebuild', /bead of sealant.*until it bottoms/],
+      ['rebuild', /range spring.*housing over it/i],
       ['rebuild', /just feels the spring/],
       ['set up', /by gauge/],
       ['test', /creep/i],
@@ -717,9 +732,9 @@ describe('20 solenoid-pilot', () => {
       ['rebuild', /metal disc up.*wide end/],
       ['rebuild', /both o-rings/i],
       ['rebuild', /tight coils at the top/],
+      ['rebuild', /permanent magnet/],
       ['rebuild', /coil on/i],
-      ['set up', /permanent magnet/],
-      ['set up', /power on/i],
+      ['test', /power on/i],
     );
   });
 });
@@ -904,20 +919,22 @@ describe('cautions that every job must show (handbook part 1)', () => {
   });
   it('zero is proved, or decontamination seen, before any joint of any construction', () => {
     for (const id of CONSTRUCTION_IDS)
-      for (const came of ['in line', 'bare'] as const) {
-        const steps = planOf(valveWith(id), { came });
+      for (const place of ['in line', 'out and back', 'bare'] as const) {
+        const steps = planOf(valveWith(id), { place });
         const proved = steps.findIndex(
           (step) =>
-            step.id === (came === 'bare' ? 'isolate.decontaminated' : 'isolate.zero.upstream-pressure'),
+            step.id === (place === 'bare' ? 'isolate.decontaminated' : 'isolate.zero.upstream-pressure'),
         );
         const first = steps.findIndex(({ off }) => off.length > 0);
-        expect(proved, `${id} ${came}`).toBeGreaterThanOrEqual(0);
+        expect(proved, `${id} ${place}`).toBeGreaterThanOrEqual(0);
         expect(first).toBeGreaterThan(proved);
       }
   });
   it('a valve taken out goes back on its bottom bolts; a slab gate’s body never left', () => {
-    expect(find(planOf(valveWith('globe-bolted')), 'release', /bottom flange bolts/)?.optional).toBeDefined();
-    expect(find(planOf(valveWith('gate-slab-unitised')), 'release', /bottom flange bolts/)).toBeUndefined();
+    const back = (id: ConstructionId, place: 'in line' | 'out and back') =>
+      planOf(valveWith(id), { place }).find((step) => step.id === 'lift.back');
+    expect(say(back('globe-bolted', 'out and back')?.why ?? '', 'US')).toContain('bottom bolts');
+    expect(back('gate-slab-unitised', 'in line')).toBeUndefined();
   });
   it('no pipe grip on any stem that comes out by hand', () => {
     for (const id of [

@@ -1,5 +1,5 @@
 import { siteOf } from '../calls';
-import { counts, onStep, openingOf, type EntryOf, type JobState, type Stage } from '../job';
+import { counts, onStep, openingOf, placeOf, type EntryOf, type JobState, type Stage } from '../job';
 import { FRAGMENTS, inService, spelt, type Context, type Fragment, type Opening } from '../procedure';
 import { outcomeOf } from '../task';
 import { asksOf, partsOf, type Valve } from '../valve';
@@ -72,7 +72,7 @@ function contextFor(state: JobState, valve: Valve, calls: Context['calls'], open
     has: (part) => roles.has(part),
     site: siteOf(state),
     state,
-    came: opened?.body.came ?? 'bare',
+    place: placeOf(state),
     calls,
     asks: asksOf(opened?.body.valve ?? valve),
     opening,

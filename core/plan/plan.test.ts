@@ -116,7 +116,7 @@ describe('the order of a bolted-bonnet globe valve (common practice; handbook pa
     const valve = defaultValve();
     const plain = new BenchJob(
       { ...valve, features: { ...valve.features, backseat: false } },
-      { came: 'bare' },
+      { place: 'bare' },
     );
     expect(ids(plain)).not.toContain('test.backseat');
     expect(ids(plain)).not.toContain('isolate.zero.upstream-pressure');
@@ -320,7 +320,7 @@ describe('any valve, any findings (property)', () => {
         const valve = defaultValve();
         const job = new BenchJob(
           { ...valve, features: { ...valve.features, backseat: found.backseat } },
-          { came: found.bare ? 'bare' : 'in line' },
+          { place: found.bare ? 'bare' : 'out and back' },
         );
         let leaks = found.leak;
         let done = new Set<string>();

@@ -4,6 +4,7 @@ import { openingOf, standingEntries, stepIdOf, valveOf, type Entry, type JobStat
 import type { Draft } from '../procedure';
 import type { PartRole, Valve } from '../valve';
 import { finishedBy, StepFacts } from '../task';
+import { withBenchAir } from './bench-air';
 import { deliberateSteps } from './deliberate';
 import { stepsOfAllOpenings } from './openings';
 import { ordered, type Placed } from './order';
@@ -15,7 +16,10 @@ export type Wait =
   | { readonly kind: 'step'; readonly id: string; readonly title: string }
   | { readonly kind: 'part'; readonly part: PartRole; readonly expected?: string };
 
-export interface PlannedStep extends Omit<Draft, 'name' | 'after' | 'provides' | 'once' | 'ofTheJob'> {
+export interface PlannedStep extends Omit<
+  Draft,
+  'name' | 'after' | 'provides' | 'once' | 'ofTheJob' | 'benchAir'
+> {
   readonly id: string;
   /** Ids of the steps that must be behind it. */
   readonly after: readonly string[];
@@ -65,9 +69,10 @@ function compose(state: JobState): Result<Plan | undefined> {
   const calls = callsOf(state);
   const condemned = [...calls.values()].some(({ verdict }) => verdict === 'condemn');
   const { steps: asked, openings } = stepsOfAllOpenings(state, valve, calls, condemned);
-  const order = ordered(onTheBench(state, valve, asked));
-  if (!order.ok) return order;
-  const steps = [...keptSteps(state, order.value), ...withStatus(order.value, state)];
+  const settled = ordered(onTheBench(state, valve, asked));
+  if (!settled.ok) return settled;
+  const order = withBenchAir(settled.value, valve);
+  const steps = [...keptSteps(state, order), ...withStatus(order, state)];
   const open = steps.filter(({ status }) => status !== 'done');
   return ok({
     valve,
@@ -101,7 +106,7 @@ function withStatus(order: readonly Placed[], state: JobState): PlannedStep[] {
   const deliberate = deliberateSteps(order);
   const titles = new Map(order.map(({ id, draft }) => [id, draft.title]));
   return order.map(({ id, draft, opening, after }) => {
-    const { name, provides: _milestones, once: _once, ofTheJob: _ofTheJob, ...asked } = draft;
+    const { name, provides: _given, once: _once, ofTheJob: _ofTheJob, benchAir: _air, ...asked } = draft;
     const signing = signings.get(id);
     const entry = finished.get(id);
     const waits = entry

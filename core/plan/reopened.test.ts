@@ -1,11 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import { BenchJob, DIAL } from '../testing/bench';
-import { CONSTRUCTION_IDS, defaultValve } from '../valve';
+import { CONSTRUCTION_IDS, defaultValve, type ConstructionId } from '../valve';
 import { summarise } from '.';
+
+/** On the bench, where there is a rig. */
+const bare = (id: ConstructionId) => new BenchJob(defaultValve(id), { place: 'bare' });
 
 /** Constructions whose seat is proved with pressure: a test over its allowance opens them again. */
 const TESTED = CONSTRUCTION_IDS.filter((id) =>
-  new BenchJob(defaultValve(id)).plan().steps.some(({ id: step }) => step === 'test.seat'),
+  bare(id)
+    .plan()
+    .steps.some(({ id: step }) => step === 'test.seat'),
 );
 
 it('those are the valves with a pressure class and a seat of their own to prove', () => {
@@ -27,7 +32,7 @@ it('those are the valves with a pressure class and a seat of their own to prove'
 });
 
 describe.each(TESTED)('%s after a seat test over its allowance', (construction) => {
-  const job = new BenchJob(defaultValve(construction)).workTo('test.seat');
+  const job = bare(construction).workTo('test.seat');
   const done = job
     .plan()
     .steps.filter(({ status }) => status === 'done')

@@ -29,9 +29,7 @@ describe('match marks (handbook part 1: nobody wrote down how the bonnet was clo
       const opened = steps.findIndex(({ off }) => off.some((part) => marked.includes(part)));
       if (opened >= 0) expect(at('strip.match-mark'), id).toBeLessThan(opened);
       if (at('setup.marks') >= 0)
-        expect(at('setup.marks'), id).toBeLessThan(
-          steps.findIndex(({ id: step }) => step.startsWith('test.')),
-        );
+        expect(at('setup.marks'), id).toBeLessThan(steps.findIndex(({ stage }) => stage === 'test'));
     }
   });
   it('that do not meet at rebuild are kept and hold the job until they do', () => {

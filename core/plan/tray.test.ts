@@ -31,7 +31,7 @@ describe('places on the tray', () => {
         fc.constantFrom(...CONSTRUCTION_IDS),
         fc.array(fc.nat({ max: 6 }), { minLength: 30, maxLength: 30 }),
         (construction, dice) => {
-          const job = new BenchJob(defaultValve(construction), { came: 'bare' }).workTo('strip.match-mark');
+          const job = new BenchJob(defaultValve(construction), { place: 'bare' }).workTo('strip.match-mark');
           for (const [part, places] of worked(job, dice)) expect([...places], part).toHaveLength(1);
         },
       ),
@@ -45,7 +45,7 @@ describe('places on the tray', () => {
     expect(places.length).toBeGreaterThan(8);
   });
   it('are the same before a part is off, while it lies there, and after a unit from the shelf has changed the plan', () => {
-    const job = new BenchJob(defaultValve('control-balanced-cage'), { came: 'bare' });
+    const job = new BenchJob(defaultValve('control-balanced-cage'), { place: 'bare' });
     const before = trayPlaces(job.state, job.plan().steps);
     job.workTo('strip.actuator-off');
     job.send({ kind: 'take-unit', body: { unit: id(9), kind: 'rebuilt actuator', serial: 'A 9' } });

@@ -1,7 +1,7 @@
 import { wordReason, type SiteRules } from '../inspection';
 import type { EnergyKind } from '../isolation';
 import type { StandingCall } from '../calls';
-import type { EntryOf, JobState, Stage } from '../job';
+import type { EntryOf, JobState, Place, Stage } from '../job';
 import { phrase, type Phrase } from '../quantity';
 import type { Task } from '../task';
 import type { Ask, Features, PartRole, Valve } from '../valve';
@@ -40,6 +40,8 @@ export interface Draft {
   readonly once?: true;
   /** Work on the job rather than on a part: it stays where a unit alone is on the bench. */
   readonly ofTheJob?: true;
+  /** It wants air on the actuator: from the bench, for the valve's own supply is locked out or far away. */
+  readonly benchAir?: true;
   /** What of the isolation it does or proves. */
   readonly isolation?: IsolationPart;
   readonly task: Task;
@@ -71,7 +73,7 @@ export interface Context {
   readonly has: (part: PartRole) => boolean;
   readonly site: SiteRules;
   readonly state: JobState;
-  readonly came: 'in line' | 'bare';
+  readonly place: Place;
   readonly calls: ReadonlyMap<PartRole, StandingCall>;
   /** What was unknown when the valve came in, answered since or not. */
   readonly asks: readonly Ask[];

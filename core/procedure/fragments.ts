@@ -4,7 +4,9 @@ import { asFound } from './every-job/as-found';
 import { closingUp } from './every-job/closing-up';
 import { diagnose } from './every-job/diagnose';
 import { inspectParts } from './every-job/inspect';
+import { inService } from './every-job/in-service';
 import { isolate, restore } from './every-job/isolate';
+import { liftBack, liftOut } from './every-job/lift';
 import { jointFaces } from './every-job/joint-faces';
 import { marksMet, matchMarks, ventedAgain } from './every-job/match-marks';
 import { partRenewal } from './every-job/part-renewal';
@@ -31,6 +33,7 @@ export const FRAGMENTS: readonly Fragment[] = [
   asFound,
   diagnose,
   isolate,
+  liftOut,
   matchMarks,
   ventedAgain,
   settings,
@@ -51,7 +54,9 @@ export const FRAGMENTS: readonly Fragment[] = [
   marksMet,
   pressureTests,
   testHold,
+  liftBack,
   restore,
+  inService,
   release,
   condemn,
 ];

@@ -8,7 +8,7 @@ import { asksOf, defaultValve, type ConstructionId, type Valve } from '../valve'
 type PressureTest = TaskOf<'pressure-test'>;
 
 const bare = (construction: ConstructionId, known: Partial<Valve> = {}) =>
-  new BenchJob({ ...defaultValve(construction), ...known }, { came: 'bare' });
+  new BenchJob({ ...defaultValve(construction), ...known }, { place: 'bare' });
 
 function test(job: BenchJob, id: 'test.shell' | 'test.seat'): PressureTest {
   const task = job.step(id)?.task;
@@ -41,7 +41,8 @@ describe('which closure test, and how much (API 598, handbook part 5.5)', () => 
   it('cast iron by its own table and size', () => {
     const { pressureClass: _class, group: _group, ...known } = defaultValve('gate-wedge');
     const iron = (nps: number): Valve => ({ ...known, nps, iron: 'cast iron 125' });
-    const shell = (nps: number) => at(test(new BenchJob(iron(nps), { came: 'bare' }), 'test.shell').pressure);
+    const shell = (nps: number) =>
+      at(test(new BenchJob(iron(nps), { place: 'bare' }), 'test.shell').pressure);
     expect([shell(8), shell(14)]).toEqual([350, 265]);
   });
 });
@@ -62,7 +63,7 @@ describe('an oilfield gate goes by its rated pressure (API 6A, handbook part 5.8
     expect(seat.shown.source.name).toBe('API 6A');
   });
   it('in its line the body is not taken above its rating', () => {
-    const job = new BenchJob(defaultValve('gate-slab-unitised'), { came: 'in line' });
+    const job = new BenchJob(defaultValve('gate-slab-unitised'), { place: 'in line' });
     expect(job.step('test.shell')).toBeUndefined();
     expect(job.step('test.seat')).toBeDefined();
   });

@@ -45,6 +45,7 @@ export const MILESTONES = [
   'set up',
   'seat tested',
   'tests',
+  'proved in service',
   'tested',
   'back in line',
   'restored',

@@ -6,7 +6,7 @@ import { asksOf, defaultValve, type Valve } from '../valve';
 
 const relief = (plate: NonNullable<Valve['plate']> = {}, known: Partial<Valve> = {}): BenchJob => {
   const usual = defaultValve('relief-spring');
-  return new BenchJob({ ...usual, ...known, plate: { ...usual.plate, ...plate } }, { came: 'bare' });
+  return new BenchJob({ ...usual, ...known, plate: { ...usual.plate, ...plate } }, { place: 'bare' });
 };
 
 const read = (job: BenchJob, step: string, what: string, value: string) =>
@@ -103,7 +103,7 @@ describe('what nobody knows of it is asked', () => {
     const { plate: _plate, ...unknown } = defaultValve('relief-spring');
     expect(asksOf(unknown).map(({ id }) => id)).toEqual(['setPressure', 'stamp', 'orifice']);
     expect(asksOf(defaultValve('globe-bolted'))).toEqual([]);
-    const job = new BenchJob(unknown, { came: 'bare' });
+    const job = new BenchJob(unknown, { place: 'bare' });
     expect(job.step('test.pops')?.task).toEqual({ kind: 'wants', wants: ['setPressure', 'stamp'] });
     expect(job.workTo('test.pops').step('test.pops')?.task.kind).toBe('measure');
   });

@@ -20,6 +20,7 @@ export interface Sketch
         | 'task'
         | 'provides'
         | 'because'
+        | 'benchAir'
       >
     > {
   /** Its name where another step waits for it, else only how its id is spelt. */
@@ -45,6 +46,9 @@ export interface Thread {
  * waits for its part to arrive, where one is on order. Touched parts that this valve has not are left out of the list.
  */
 export function sequence(c: Context, thread: Thread, sketches: readonly (Sketch | false)[]): Draft[] {
+  // In its line only the line itself brings what a test needs.
+  const isInLine = thread.stage === 'test' && c.place === 'in line';
+  const begins = isInLine ? [...thread.after, 'restored' as const] : thread.after;
   const drafts: Draft[] = [];
   let previous: StepName | undefined;
   for (const sketch of sketches) {
@@ -61,7 +65,7 @@ export function sequence(c: Context, thread: Thread, sketches: readonly (Sketch 
       ...rest
     } = sketch;
     const name = typeof id === 'string' ? stepName(id) : id;
-    const follows = after ?? (previous === undefined ? thread.after : [previous]);
+    const follows = after ?? (previous === undefined ? begins : [previous]);
     drafts.push(
       draft({
         ...rest,

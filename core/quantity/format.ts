@@ -63,6 +63,8 @@ const MINUTES_FROM_SECONDS = 120;
 
 /** The unit in which this system shows this quantity. */
 export function preferredUnit(q: Quantity, system: UnitSystem): string {
+  // Things counted stay what they are.
+  if (q.dimension === 'count') return q.unit;
   const size = Math.abs(si(q));
   if (q.dimension === 'length' && system === 'US' && size > 0 && size < THOU_BELOW_METRES) return 'thou';
   if (q.dimension === 'stress' && system === 'US' && size >= KSI_FROM_PASCALS) return 'ksi';

@@ -301,6 +301,8 @@ export const UNITS = {
   },
   count: {
     notches: { factor: 1, also: ['notch'], decimals: 1 },
+    pieces: { factor: 1, also: ['piece', 'pcs', 'blinds', 'leaks', 'rings', 'shims'], decimals: 0 },
+    turns: { factor: 1, also: ['turn'], decimals: 2 },
   },
 } as const satisfies Record<string, Record<string, Unit>>;
 

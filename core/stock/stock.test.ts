@@ -314,7 +314,7 @@ describe('orders', () => {
   });
   it('a seat that is fitted in the body is ordered early enough for the work after its fitting', () => {
     const due = '2026-12-14';
-    const job = new BenchJob(defaultValve('gate-wedge'), { due, came: 'bare' }).workTo('inspect.left-seat');
+    const job = new BenchJob(defaultValve('gate-wedge'), { due, place: 'bare' }).workTo('inspect.left-seat');
     job.send({
       kind: 'make-finding',
       body: { step: 'inspect.left-seat', finding: { kind: 'cracked' } },
@@ -382,7 +382,7 @@ describe('a unit from the shelf', () => {
     expect(take(job).step('strip.actuator-cover')).toMatchObject({ status: 'done', kept: true });
   });
   it('the old one is a job of its own: only its inside is on the plan, and it can be worked to its end', () => {
-    const job = new BenchJob(cage, { came: 'bare', only: 'rebuilt actuator' });
+    const job = new BenchJob(cage, { place: 'bare', only: 'rebuilt actuator' });
     const ids = job.plan().steps.map((step) => step.id);
     expect(ids).toEqual(
       expect.arrayContaining(['strip.actuator-cover', 'rebuild.actuator-cover', 'release.sign']),

@@ -19,13 +19,14 @@ import {
   type InstrumentStamp,
   type JobState,
   type PersonStamp,
+  type Place,
   type Role,
 } from '../job';
 import { USUAL_RULES, type SiteRules } from '../inspection';
 import { plan, type Plan, type PlannedStep } from '../plan';
 import { must, type Problem } from '../problem';
 import { plainly, type Hands } from '../task';
-import { defaultValve, type MakersSheet, type ShelfUnitKind, type Valve } from '../valve';
+import { closureOf, defaultValve, type MakersSheet, type ShelfUnitKind, type Valve } from '../valve';
 import { plainHands } from './plain-hands';
 
 /** Made-up ids in order, so that a test's log is the same every time. */
@@ -95,6 +96,10 @@ const WHO: Readonly<Record<Role, PersonStamp>> = {
   lead: LEAD,
 };
 
+/** Where such a valve is usually worked on. */
+const usualPlace = ({ features }: Valve): Place =>
+  closureOf(features).staysInLine ? 'in line' : 'out and back';
+
 /** What a test reads by eye. */
 const BY_HAND: readonly InstrumentKind[] = ['gauge', 'caliper'];
 
@@ -107,17 +112,17 @@ export class BenchJob {
     valve: Valve = defaultValve(),
     options: {
       site?: SiteRules;
-      came?: 'in line' | 'bare';
+      place?: Place;
       due?: string;
       only?: ShelfUnitKind;
       sheet?: MakersSheet;
     } = {},
   ) {
-    const { site = USUAL_RULES, came = 'in line', due, only, sheet } = options;
+    const { site = USUAL_RULES, place = usualPlace(valve), due, only, sheet } = options;
     const body = {
       valve,
       site,
-      came,
+      place,
       reported: 'passes when shut',
       ...(due === undefined ? {} : { due }),
       ...(only === undefined ? {} : { only }),

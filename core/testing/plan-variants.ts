@@ -31,7 +31,7 @@ export function planVariants(): PlanVariant[] {
     const again = openedAgain(valve);
     return [
       [`${construction}, in line`, new BenchJob(valve).state],
-      [`${construction}, bare`, new BenchJob(valve, { came: 'bare' }).state],
+      [`${construction}, bare`, new BenchJob(valve, { place: 'bare' }).state],
       [`${construction}, bare, finding 1 on every look`, found(valve, 1)],
       [`${construction}, bare, finding 2 on every look`, found(valve, 2)],
       ...(again ? [[`${construction}, bare, opened again`, again] satisfies [string, JobState]] : []),
@@ -49,7 +49,7 @@ export function planVariants(): PlanVariant[] {
 
 /** Bare on the bench, a minute over its allowance on the seat test; undefined where no seat is proved with pressure. */
 function openedAgain(valve: Valve): JobState | undefined {
-  const job = new BenchJob(valve, { came: 'bare' });
+  const job = new BenchJob(valve, { place: 'bare' });
   const seat = job.plan().steps.find(({ task }) => task.kind === 'pressure-test' && task.test === 'seat');
   if (seat?.task.kind !== 'pressure-test') return undefined;
   const { pressure, hold, allowed } = seat.task;
@@ -73,7 +73,7 @@ export function planOf(state: JobState): Plan {
 
 /** The valve bare on the bench, with something found at every look of its plan, whatever their order. */
 export function found(valve: Valve, choice: number): JobState {
-  const { state } = new BenchJob(valve, { came: 'bare' });
+  const { state } = new BenchJob(valve, { place: 'bare' });
   const facts = [...planOf(state).steps]
     .sort((a, b) => a.id.localeCompare(b.id))
     .flatMap((step) => findingFor(step, choice + seedFrom(step.id)));

@@ -67,7 +67,7 @@ export { moverWords } from './mover-words';
 export { protectionFor, type Protection } from './protection';
 export { HAZARD_IDS, HAZARDS, type Hazard } from './medium';
 export { ratingWords } from './rating';
-export { bareFeatures, defaultValve, valveSchema, type Valve } from './valve';
+export { bareFeatures, defaultValve, ENDS, endsOf, valveSchema, type Ends, type Valve } from './valve';
 export {
   asksOf,
   questionOf,

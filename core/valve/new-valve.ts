@@ -5,7 +5,7 @@ import { withDetails, type Details } from './details';
 import { boltedJoint, type Features } from './features';
 import type { Hazard } from './medium';
 import type { PlateRead } from './plate-reader';
-import { bareFeatures, type Valve } from './valve';
+import { bareFeatures, type Ends, type Valve } from './valve';
 
 /** A new valve while it is being typed: every figure may be missing. */
 export interface ValveDraft {
@@ -22,6 +22,7 @@ export interface ValveDraft {
   pressureClass: PressureClass | null;
   ratedPressure?: Quantity<'gauge pressure'> | undefined;
   group: Details['group'] | null;
+  ends: Ends | null;
   medium: string;
   mediumPressure?: Quantity<'gauge pressure'> | undefined;
   mediumTemperature?: Quantity<'temperature'> | undefined;
@@ -48,6 +49,7 @@ export function blankDraft(): ValveDraft {
     nps: null,
     pressureClass: null,
     group: null,
+    ends: null,
     hazards: [],
     bolts: '',
     thread: '',
@@ -88,6 +90,7 @@ export function valveFrom(draft: ValveDraft): Valve {
       construction: draft.construction,
       customer: draft.customer,
       location: draft.location.trim(),
+      ...(draft.ends ? { ends: draft.ends } : {}),
       ...(Object.keys(draft.plate).length > 0 ? { plate: draft.plate } : {}),
       ...(medium
         ? {

@@ -17,6 +17,12 @@ describe('a nameplate line (handbook part 1, receive)', () => {
     expect(plate.setPressure && format(plate.setPressure, 'US')).toBe('150 psig');
     expect(left).toEqual([]);
   });
+  it('a relief valve’s orifice letter and stamp', () => {
+    const { plate, left } = readPlate('PSV-77; set 150 psig; orifice J; UV');
+    expect(plate).toMatchObject({ tag: 'PSV-77', orifice: 'J', stamp: 'UV' });
+    expect(left).toEqual([]);
+    expect(readPlate('orifice Z').left).toEqual(['orifice Z']);
+  });
   it('without commas, words begin the pieces', () => {
     const { plate } = readPlate(
       'Tag PV-301 Serial C40-301 Size 4 in Class 600 Body CF8M Spring 3-15 psi Model Q7',

@@ -2,10 +2,14 @@ import { parseQuantity, parseRange, psig, valueIn, type Quantity, type QuantityR
 import {
   API_6A_RATINGS,
   NOMINAL_SIZES,
+  ORIFICES,
   parseSize,
   PRESSURE_CLASSES,
+  RELIEF_STAMPS,
   type MaterialGroup,
+  type Orifice,
   type PressureClass,
+  type ReliefStamp,
 } from '../standards';
 
 /** What a nameplate line says, as far as it could be read. */
@@ -22,6 +26,8 @@ export interface PlateReading {
   readonly sizeCode?: string;
   readonly setPressure?: Quantity<'gauge pressure'>;
   readonly springRange?: QuantityRange<'gauge pressure'>;
+  readonly orifice?: Orifice;
+  readonly stamp?: ReliefStamp;
 }
 
 /** One thing picked out, for showing beside the line. */
@@ -108,6 +114,18 @@ const setPressure: Take = (found, into) => {
   return true;
 };
 
+const orifice: Take = (found, into) => {
+  const letter = ORIFICES.find((each) => each === found[1]?.toUpperCase());
+  if (letter) into.orifice = letter;
+  return letter !== undefined;
+};
+
+const stamp: Take = (found, into) => {
+  const letters = RELIEF_STAMPS.find((each) => each === found[1]?.toUpperCase());
+  if (letters) into.stamp = letters;
+  return letters !== undefined;
+};
+
 const springRange: Take = (found, into) => {
   const read = parseRange(found[1] ?? '', 'gauge pressure');
   if (!read.ok) return false;
@@ -121,6 +139,8 @@ const PATTERNS: readonly (readonly [label: string, pattern: RegExp, take: Take])
   ['Serial', /^(?:serial|ser\.?|s\/?n)(?: ?no\.?)?[ :#]*([A-Z0-9][A-Z0-9 ./-]*)$/i, word('serial')],
   ['Model', /^(?:model|type|fig(?:ure)?\.?)(?: ?no\.?)?[ :#]*(\S.*)$/i, word('model')],
   ['Set pressure', /^(?:set(?: ?press(?:ure|\.)?)?|cdtp)[ :=]*(\d.*)$/i, setPressure],
+  ['Orifice', /^(?:orifice|orif\.?)[ :=]*([A-Z])$/i, orifice],
+  ['Stamp', /^(UV|V)(?: ?stamp)?$/i, stamp],
   ['Spring range', /^(?:spring|range|bench ?set)(?: ?range)?[ :=]*(\d.*)$/i, springRange],
   ['Trim', /^trim[ :]*(\S.*)$/i, word('trim')],
   ['Size code', /^(?:size ?code|k(?= ?[:=])|order ?key)[ :=]*(\S+)$/i, word('sizeCode')],
@@ -142,7 +162,7 @@ const PATTERNS: readonly (readonly [label: string, pattern: RegExp, take: Take])
 
 /** Words that begin a new piece where somebody wrote no comma. */
 const BEGINS =
-  /\s+(?=(?:tag|item|serial|ser\b|s\/?n\b|model|type\b|fig\b|set\b|cdtp|spring|bench ?set|trim|size(?: ?code)?\b|order ?key|class|cl\b|ansi|body|nps ?\d|dn ?\d)(?:\b|[ :#=.]))/i;
+  /\s+(?=(?:tag|item|serial|ser\b|s\/?n\b|model|type\b|fig\b|set\b|cdtp|orifice|spring|bench ?set|trim|size(?: ?code)?\b|order ?key|class|cl\b|ansi|body|nps ?\d|dn ?\d)(?:\b|[ :#=.]))/i;
 
 /**
  * Reads a nameplate line as it was typed, pasted or scanned: pieces between commas, semicolons, bars and line ends, or

@@ -23,6 +23,9 @@ const soundFeatures = featuresSchema.superRefine((features, context) => {
     context.addIssue({ code: 'custom', message: checked.problem.why });
 });
 
+export const ENDS = ['flanged', 'screwed', 'welded'] as const;
+export type Ends = (typeof ENDS)[number];
+
 /** A valve as its plate and its sheet describe it. Absent figures are asked for. */
 export const valveSchema = z.strictObject({
   tag: words(40),
@@ -40,6 +43,8 @@ export const valveSchema = z.strictObject({
   iron: z.enum(IRON_BODIES).exactOptional(),
   /** Rated working pressure, by which oilfield valves go instead of class and group (API 6A). */
   ratedPressure: quantityOf('gauge pressure').exactOptional(),
+  /** How it is joined to its line; told by the rating where nobody says. */
+  ends: z.enum(ENDS).exactOptional(),
   /** What else its plate says, as stamped. */
   plate: z
     .strictObject({
@@ -70,6 +75,10 @@ export const valveSchema = z.strictObject({
 
 /** A valve as it is known: its plate, and the maker's sheet of its model where one is on file. */
 export type Valve = z.output<typeof valveSchema> & { readonly sheet?: MakersSheet };
+
+/** What joins it to its line: one with a class or a rated pressure is flanged unless it is said otherwise (common practice). */
+export const endsOf = ({ ends, pressureClass, iron, ratedPressure }: Valve): Ends =>
+  ends ?? ((pressureClass ?? iron ?? ratedPressure) ? 'flanged' : 'screwed');
 
 /** The valve that a plan is shown for when none is named: every figure known, a usual size. */
 export function defaultValve(construction: ConstructionId = 'globe-bolted'): Valve {

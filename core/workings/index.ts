@@ -27,6 +27,7 @@ export { packingGland, type GlandLoad } from './seals/packing-gland';
 export { stemRunout, type RunoutVerdict, type StemRunout } from './measuring/stem-runout';
 export { testPressures, type TestPressures } from './pressure/test-pressures';
 export { leakAllowance } from './pressure/leak-allowance';
+export { liftingSling } from './decisions/lifting-sling';
 export type { LeakAllowance } from './pressure/leakage/allowance';
 export { seatContact, type ContactVerdict, type SeatContact } from './seats/seat-contact';
 export { elastomerCompatibility } from './seals/elastomer-compatibility';

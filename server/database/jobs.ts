@@ -7,6 +7,7 @@ import {
   type CommandId,
   type JobId,
   type PersonStamp,
+  type Place,
   type ValveId,
 } from '@dusk-wren/core/job';
 import {
@@ -105,7 +106,7 @@ export async function findJob(id: string): Promise<JobRow> {
 interface Opening {
   commandId: CommandId;
   valve: { id: ValveId } | { new: Valve };
-  came: 'in line' | 'bare';
+  place: Place;
   reported: string;
   due?: string;
   only?: ShelfUnitKind;
@@ -131,7 +132,7 @@ export async function openJobOn(
       const body = {
         valve: filed.valve,
         site: await rulesOf(filed.valve.customer, transaction),
-        came: opening.came,
+        place: opening.place,
         reported: opening.reported,
         ...(opening.due === undefined ? {} : { due: opening.due }),
         ...(opening.only === undefined ? {} : { only: opening.only }),

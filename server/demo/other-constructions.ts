@@ -7,6 +7,7 @@ import {
   type RawFeatures,
   type Valve,
 } from '@dusk-wren/core/valve';
+import type { Place } from '@dusk-wren/core/job';
 import type { PlantedFault } from '@dusk-wren/core/simulation';
 import type { Story } from './story';
 
@@ -21,7 +22,7 @@ interface Came {
   readonly nps?: number;
   readonly plate?: NonNullable<Valve['plate']>;
   readonly features?: Partial<RawFeatures>;
-  readonly came?: 'in line' | 'bare';
+  readonly place?: Place;
   readonly reported: string;
   readonly technician: number;
   readonly daysAgo: number;
@@ -80,7 +81,7 @@ const CAME: readonly Came[] = [
     site: 'field',
     location: 'well 2, wing valve',
     medium: SOUR,
-    came: 'in line',
+    place: 'in line',
     reported: 'Stem packing leaks',
     technician: 0,
     daysAgo: 0,
@@ -107,7 +108,7 @@ const CAME: readonly Came[] = [
     site: 'sugar',
     location: 'juice screen 2, outlet',
     medium: JUICE,
-    came: 'in line',
+    place: 'in line',
     reported: 'Gland drips',
     technician: 1,
     daysAgo: 0,
@@ -161,7 +162,7 @@ const CAME: readonly Came[] = [
     site: 'sugar',
     location: 'let-down station',
     medium: STEAM,
-    came: 'in line',
+    place: 'out and back',
     reported: 'Half travel at full signal',
     technician: 0,
     daysAgo: 1,
@@ -339,7 +340,7 @@ export function otherStories(sites: Readonly<Record<Came['site'], string>>): Sto
       blockValvePasses: false,
       ...(came.fault === undefined ? {} : { fault: came.fault }),
     },
-    came: came.came ?? 'bare',
+    place: came.place ?? 'bare',
     reported: came.reported,
     technician: came.technician,
     openedDaysAgo: came.daysAgo,

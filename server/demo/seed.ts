@@ -71,7 +71,7 @@ export async function seedDemo(
     const opening = {
       commandId: commandId.parse(randomUUID()),
       valve: { id: filed.id },
-      came: story.came,
+      place: story.place,
       reported: story.reported,
       ...due,
     };

@@ -1,5 +1,5 @@
 import type { Finding } from '@dusk-wren/core/inspection';
-import type { BodyOf } from '@dusk-wren/core/job';
+import type { BodyOf, Place } from '@dusk-wren/core/job';
 import type { Condition } from '@dusk-wren/core/simulation';
 import type { PartRole, ShelfUnitKind, Valve } from '@dusk-wren/core/valve';
 import type { Where } from './where';
@@ -8,7 +8,7 @@ import type { Where } from './where';
 export interface Story {
   readonly valve: Valve;
   readonly condition: Condition;
-  readonly came: 'in line' | 'bare';
+  readonly place: Place;
   readonly reported: string;
   /** Index of the technician in PEOPLE. */
   readonly technician: number;

@@ -162,7 +162,7 @@ export class Screen {
     const answer = await this.post('/api/jobs', {
       commandId,
       valve: { id: shop.valve },
-      came: 'bare',
+      place: 'bare',
       reported: 'test',
     });
     if (answer.status !== 201) throw new Error(JSON.stringify(answer.body));

@@ -3,6 +3,7 @@ import { QUESTIONS, SCHOOLS, wayChosenSchema, type Question } from '@dusk-wren/c
 import { siteOf } from '@dusk-wren/core/calls';
 import { computed } from 'vue';
 import { useJob } from '../stores/job';
+import PlaceForm from './PlaceForm.vue';
 
 /** Where practitioners disagree: the site's way, and another one for this job, each with what it gives up. */
 const job = useJob();
@@ -17,6 +18,7 @@ function choose(question: Question, choice: string): void {
 
 <template>
   <div v-if="site" class="ways">
+    <PlaceForm />
     <p class="muted">
       Both ways are good practice somewhere. {{ site.name }} goes by what is marked; another can be taken for
       this job, and the plan follows.

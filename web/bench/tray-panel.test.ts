@@ -57,7 +57,7 @@ describe('what can be done with the job as a whole', () => {
   it('in its line it has an isolation sheet; bare it has none', async () => {
     const inLine = wordsOf(await renderOnJob(JobTools, {}, new BenchJob()));
     expect(inLine).toContain('Isolation');
-    const bare = wordsOf(await renderOnJob(JobTools, {}, new BenchJob(defaultValve(), { came: 'bare' })));
+    const bare = wordsOf(await renderOnJob(JobTools, {}, new BenchJob(defaultValve(), { place: 'bare' })));
     expect(bare).not.toContain('Isolation');
     expect(bare).toContain('Job sheet');
   });

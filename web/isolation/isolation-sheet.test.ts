@@ -8,7 +8,7 @@ import IsolationSheet from './IsolationSheet.vue';
 describe('the isolation sheet on screen', () => {
   const page = (job: BenchJob) => renderOnJob(IsolationSheet, {}, job);
   it('a bare valve has no line to isolate, and says where its certificate is', async () => {
-    const words = wordsOf(await page(new BenchJob(defaultValve(), { came: 'bare' })));
+    const words = wordsOf(await page(new BenchJob(defaultValve(), { place: 'bare' })));
     expect(words).toContain('It came in bare');
   });
   it('lists points with their locks, energies with their rings and words', async () => {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { openJobView, type ValveLine, type OpenJobRequest } from '@dusk-wren/contract';
+import { PLACE_WORDS, PLACES, type Place } from '@dusk-wren/core/job';
 import { asksOf, blankDraft, valveFrom } from '@dusk-wren/core/valve';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
@@ -19,7 +20,7 @@ const draft = ref(blankDraft());
 const picked = ref<ValveLine>();
 const valve = computed(() => picked.value?.valve ?? valveFrom(draft.value));
 const asks = computed(() => asksOf(valve.value));
-const came = ref<'in line' | 'bare'>('bare');
+const place = ref<Place>('bare');
 const reported = ref('');
 const due = ref('');
 const problem = ref('');
@@ -37,7 +38,7 @@ async function open(): Promise<void> {
   const body = {
     commandId,
     valve: picked.value ? { id: picked.value.id } : { new: valve.value },
-    came: came.value,
+    place: place.value,
     reported: reported.value,
     ...(due.value ? { due: due.value } : {}),
   };
@@ -71,12 +72,9 @@ async function open(): Promise<void> {
           <h2>This job</h2>
           <div class="fields">
             <v-select
-              v-model="came"
-              label="It comes"
-              :items="[
-                { title: 'bare, to the bench', value: 'bare' },
-                { title: 'in its line', value: 'in line' },
-              ]"
+              v-model="place"
+              label="Where it is worked on"
+              :items="PLACES.map((each) => ({ title: PLACE_WORDS[each], value: each }))"
             />
             <v-text-field v-model="due" type="date" label="Wanted by" />
           </div>

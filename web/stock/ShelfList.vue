@@ -33,7 +33,7 @@ async function openItsJob(unit: ShelfUnit): Promise<void> {
       body: {
         commandId: crypto.randomUUID(),
         valve: { id: valveId },
-        came: 'bare',
+        place: 'bare',
         reported: `${SHELF_UNITS[unit.kind].name} swapped out, to be rebuilt`,
         only: unit.kind,
       },

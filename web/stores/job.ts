@@ -4,6 +4,7 @@ import type { RawCommand } from '@dusk-wren/core/command';
 import {
   commandId,
   personStamp,
+  placeOf,
   valveOf,
   type CommandId,
   type Entry,
@@ -68,7 +69,7 @@ export const useJob = defineStore('job', () => {
   });
   const summary = computed(() => state.value && summarise(state.value, planned.value));
   const ready = computed(() => summary.value && readyBy(summary.value, new Date().toISOString()));
-  const inLine = computed(() => state.value?.records['job-opened'][0]?.body.came === 'in line');
+  const inLine = computed(() => state.value !== undefined && placeOf(state.value) !== 'bare');
   const waiting = computed(() => view.value?.waiting ?? []);
   const unkept = computed(() => view.value?.unkept ?? false);
   const confirmedVersion = computed(() => view.value?.confirmed.length ?? 0);

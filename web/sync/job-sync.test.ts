@@ -35,7 +35,7 @@ class Authority {
   loseNextAnswer = false;
 
   constructor() {
-    const body = { valve: defaultValve(), site: USUAL_RULES, came: 'bare' as const, reported: '' };
+    const body = { valve: defaultValve(), site: USUAL_RULES, place: 'bare' as const, reported: '' };
     this.keep(
       must(
         record(EMPTY_JOB, openJob(body, person(9)), {

@@ -1,7 +1,29 @@
 import { z } from 'zod';
 import { siteRulesSchema } from '../../inspection';
-import { SHELF_UNIT_KINDS, valveSchema } from '../../valve';
-import { defineEvent } from '../define-event';
+import { closureOf, featuresSchema, SHELF_UNIT_KINDS, valveSchema } from '../../valve';
+import { defineEvent, type Upgrade } from '../define-event';
+import { PLACES } from '../places';
+
+const first = z.looseObject({
+  came: z.enum(['in line', 'bare']),
+  valve: z.looseObject({ features: z.unknown() }),
+});
+
+/**
+ * Format 1 knew two ways to come, and did not say of a valve in its line whether it stayed there: those that are worked on
+ * where they stand did, all others were lifted out and put back.
+ */
+const placeOfThree: Upgrade = {
+  name: 'stays in its line, out and back, or bare',
+  up: (body) => {
+    const read = first.safeParse(body);
+    if (!read.success) return body;
+    const { came, ...rest } = read.data;
+    const features = featuresSchema.safeParse(rest.valve.features);
+    const stays = features.success && closureOf(features.data).staysInLine === true;
+    return { ...rest, place: came === 'bare' ? 'bare' : stays ? 'in line' : 'out and back' };
+  },
+};
 
 export const jobOpened = defineEvent({
   kind: 'job-opened',
@@ -9,12 +31,12 @@ export const jobOpened = defineEvent({
   body: z.strictObject({
     valve: valveSchema,
     site: siteRulesSchema,
-    /** In its line, to be isolated; or bare on the bench with a decontamination certificate. */
-    came: z.enum(['in line', 'bare']),
+    place: z.enum(PLACES),
     reported: z.string().max(400),
     due: z.iso.date().exactOptional(),
     /** Only this unit of the valve is on the bench: it was swapped out and goes back to the shelf. */
     only: z.enum(SHELF_UNIT_KINDS).exactOptional(),
   }),
+  upgrades: [placeOfThree],
   describe: ({ valve, reported }) => `Received ${valve.tag}${reported ? `: ${reported}` : ''}`,
 });

@@ -20,6 +20,12 @@ export function boltUp({ valve, features, site }: Context): Task {
   return inPasses(bolts, torque, site);
 }
 
+/** A flange of the line: its own studs by size and class, its own torque (ASME B16.5; B7 unless the site says otherwise). */
+export function boltUpFlange({ site }: Context, studs: number, thread: string): Task | undefined {
+  const torque = computed(thread, 'B7', site.nutFactor, site.yieldPercent);
+  return torque && inPasses(studs, torque, site);
+}
+
 /** A joint whose torque is fixed by its construction rather than by its studs. */
 export function boltUpTo(c: Context, bolts: number, torque: Torque, source: string): Task {
   return inPasses(

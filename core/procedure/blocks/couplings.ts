@@ -1,4 +1,4 @@
-import { phrase, psig } from '../../quantity';
+import { inches, phrase, psig } from '../../quantity';
 import { CAUTIONS } from '../cautions';
 import { closureProcedure } from '../closures';
 import { opensByAir } from '../../valve';
@@ -28,7 +28,10 @@ export function uncoupled({ features }: Context): readonly Sketch[] {
     {
       id: 'strip.uncouple',
       title: 'Loosen the stem lock nuts, travel indicator off',
-      why: 'The plug is off its seat while the stem is turned: with air where the spring shuts it.',
+      why: opensByAir(features)
+        ? 'Bench air lifts the plug off its seat while the stem is turned: the spring shuts it.'
+        : 'No air on: the spring holds the plug off its seat while the stem is turned. Gland slack first.',
+      ...(opensByAir(features) ? { benchAir: true as const } : {}),
       caution: `${CAUTIONS.grip} ${CAUTIONS.plugSeated}`,
       tools: ['two spanners'],
       off: ['stem lock nuts', 'travel indicator'],
@@ -38,7 +41,8 @@ export function uncoupled({ features }: Context): readonly Sketch[] {
 }
 
 /** And coupled again, the closure never turned on its seat. */
-export function coupled({ features }: Context): readonly Sketch[] {
+export function coupled({ features, valve }: Context): readonly Sketch[] {
+  const high = valve.plate?.springRange?.high;
   const { moved, limits } = features;
   if (!('coupling' in moved)) return [];
   if (moved.coupling === 'split') {
@@ -46,6 +50,7 @@ export function coupled({ features }: Context): readonly Sketch[] {
     return [
       {
         id: 'rebuild.couple',
+        benchAir: true,
         title: 'Split coupler on: equal engagement on both stems',
         why: placed
           ? 'Actuator closed, stem fully down resting lightly on the ball, a gap between the two stems. Finger-tight, square for clearance, then tight with the jam nut.'
@@ -62,10 +67,13 @@ export function coupled({ features }: Context): readonly Sketch[] {
   return [
     {
       id: 'rebuild.couple',
+      benchAir: true,
       title: opens
-        ? 'Couple: air to just lift the spring, screw the stem in, then let it down to the touch'
-        : 'Couple: the lowest signal on the actuator, screw the plug stem in until the touch is felt',
-      why: opens ? TOUCH : phrase`${psig(3)} on the actuator. ${TOUCH}`,
+        ? 'Couple: air until the actuator stem has left its stop, screw the stem in, let it down to the touch'
+        : 'Couple: the high end of the bench set on the actuator, the plug just on its seat',
+      why: opens
+        ? phrase`Off its stop by ${{ ...inches(1 / 16), entered: '1/16 in' }} at least, or by the sheet: coupled on the stop, the stop takes the spring and the seat has no load. ${TOUCH}`
+        : phrase`${high ?? psig(15)} on the actuator, the end at which it touches: at the low end it stands open and the travel would be lost. What closes it in service must be more than this, or there is no seat load: ask. ${TOUCH}`,
       caution: CAUTIONS.plugSeated,
       on: ['stem lock nuts', 'travel indicator'],
       parts: ['stem connector'],

@@ -50,8 +50,8 @@ const apart = (c: Context) =>
     },
     {
       id: 'strip.ball',
-      title: 'Lever to open, ball out',
-      why: 'It slides off the tongue of the stem.',
+      title: 'Lever to shut, ball out',
+      why: 'Only shut does the slot of the ball lie along the flow and slide off the tongue of the stem.',
       caution: 'A dropped ball is a scrapped ball.',
       off: (['lever nut', 'lever', 'ball'] as const).filter(c.has),
       minutes: 4,
@@ -73,7 +73,7 @@ function back(c: Context) {
     {
       id: 'rebuild.ball',
       title: 'Ball on the tongue of the stem, lever on',
-      why: 'Turned half open, so that nothing is trapped.',
+      why: 'Shut, as it came off: the slot slides on to the tongue along the flow.',
       on: (['ball', 'lever', 'lever nut'] as const).filter(c.has),
       minutes: 4,
     },

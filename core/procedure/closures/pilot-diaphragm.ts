@@ -1,6 +1,6 @@
 import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft } from '../draft';
-import { proving, rebuild, sequence, setUp, strip } from '../sequence';
+import { proving, rebuild, sequence, strip } from '../sequence';
 import type { ClosureProcedure } from './closure';
 
 const PILOT = feature('pilot-operated diaphragm under a solenoid');
@@ -86,6 +86,14 @@ function together(c: Context): Draft[] {
       minutes: 4,
     },
     {
+      id: 'rebuild.magnet',
+      title: 'A permanent magnet on the tube: does the armature click?',
+      why: 'It lifts and drops: tried before the coil takes the place of the magnet, and before any power.',
+      tools: ['permanent magnet'],
+      parts: ['armature'],
+      minutes: 3,
+    },
+    {
       id: 'rebuild.coil',
       title: 'Coil on to its mark',
       why: 'Before the power, never after.',
@@ -97,25 +105,15 @@ function together(c: Context): Draft[] {
 
 function proved(c: Context): Draft[] {
   return [
-    ...sequence(c, setUp(PILOT), [
+    ...sequence(c, proving(PILOT, ['rebuilt']), [
       {
-        id: 'setup.magnet',
-        title: 'Check the armature with a permanent magnet: it clicks',
-        why: 'Lifts and drops before any power is on.',
-        tools: ['permanent magnet'],
-        parts: ['armature'],
-        minutes: 3,
-      },
-      {
-        id: 'setup.power',
+        id: 'test.power',
         title: 'Power on',
-        why: 'By a person qualified for it.',
-        caution: 'Covers on first.',
+        why: 'By a person qualified for it; out of its line, from a bench supply of its own.',
+        caution: 'Covers on first. Never on a coil that is off its armature.',
         parts: ['coil'],
         minutes: 3,
       },
-    ]),
-    ...sequence(c, proving(PILOT), [
       {
         id: 'test.function',
         title: 'Opens, shuts and holds, five times',

@@ -202,6 +202,8 @@ function together(c: Context): Draft[] {
 }
 
 function set(c: Context): Draft[] {
+  // In its line it is looked at in service: nothing reopens a valve whose locks are off.
+  const onRig = c.place !== 'in line';
   return [
     ...sequence(c, setUp(RELIEF), [
       {
@@ -225,7 +227,7 @@ function set(c: Context): Draft[] {
         task: popsTask(c),
         minutes: 15,
       },
-      {
+      onRig && {
         id: 'test.tightness',
         title: 'Seat tightness at nine tenths of set',
         why: 'API 527: bubbles counted in a minute at the outlet, or the water that comes through.',

@@ -49,7 +49,7 @@ function apart(c: Context): Draft[] {
     {
       id: 'strip.cap',
       title: 'Cap bolts out; cap with adjusting screw and spacer',
-      why: 'The screw is backed off first: it holds the plug down.',
+      why: 'The screw is backed off first: it moves the plug up and down on its taper.',
       caution: CAUTIONS.slack,
       off: ['cap bolts', 'cap', 'adjusting screw', 'cap spacer'],
       minutes: 8,
@@ -64,9 +64,9 @@ function apart(c: Context): Draft[] {
     {
       id: 'strip.plug',
       title: 'Push the stem down to drive the plug out',
-      why: 'The thrust washer and its spring come with it.',
+      why: 'The thrust spring between them comes with it.',
       caution: 'Catch it: the taper lets go all at once and the plug is heavy.',
-      off: ['plug', 'thrust washer', 'thrust spring'],
+      off: ['plug', 'thrust spring'],
       minutes: 8,
     },
     {
@@ -79,9 +79,9 @@ function apart(c: Context): Draft[] {
     },
     {
       id: 'strip.stem',
-      title: 'Stem out with its two O-rings',
-      why: 'Downwards, into the body.',
-      off: ['stem', 'stem O-rings'],
+      title: 'Stem out with its thrust washer and two O-rings',
+      why: 'Downwards, into the body. The washer lies under the shoulder of the stem.',
+      off: ['stem', 'thrust washer', 'stem O-rings'],
       minutes: 4,
     },
     { id: 'strip.packing', ...oldPackingOut(c), off: ['packing'], minutes: 8 },
@@ -166,17 +166,17 @@ function together(c: Context): Draft[] {
   return sequence(c, rebuild(TAPER, ['box measured', 'stem repaired'], 'closed', 'packed'), [
     {
       id: 'rebuild.stem-in',
-      title: 'Stem in with two new O-rings',
-      why: 'From inside, up through the body.',
-      on: ['stem', 'stem O-rings'],
+      title: 'Thrust washer on the stem, two new O-rings, stem in',
+      why: 'The washer under its shoulder, so that the stem does not gall; then from inside, up through the body.',
+      on: ['thrust washer', 'stem O-rings', 'stem'],
       consumables: ['O-ring lubricant for the elastomer'],
       minutes: 5,
     },
     {
       id: 'rebuild.plug-in',
-      title: 'Thrust spring, thrust washer, plug in, marks meeting',
-      why: 'The washer stops the plug galling on its end.',
-      on: ['thrust spring', 'thrust washer', 'plug'],
+      title: 'Thrust spring on the stem, plug in, marks meeting',
+      why: 'The spring presses the plug into its taper.',
+      on: ['thrust spring', 'plug'],
       minutes: 6,
     },
     {

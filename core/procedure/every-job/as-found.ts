@@ -20,7 +20,7 @@ export const asFound: Fragment = {
   openings: 'first',
   when: (features) => !relieves(closureOf(features)),
   compose: (c) => {
-    if (c.came !== 'in line') return [];
+    if (c.place === 'bare') return [];
     const asks = [...(moverOf(c.features).byAir ? TRAVEL : []), LEAK];
     return [
       draft({

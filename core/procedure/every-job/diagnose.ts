@@ -12,7 +12,7 @@ import { sequence, type Sketch } from '../sequence';
 export const diagnose: Fragment = {
   name: 'diagnose',
   openings: 'first',
-  compose: (c) => (c.came === 'in line' ? [...place(c), ...glandLadder(c), ...seated(c)] : []),
+  compose: (c) => (c.place === 'bare' ? [] : [...place(c), ...glandLadder(c), ...seated(c)]),
 };
 
 /** The fault finder: nothing is repaired before the fault is placed. */

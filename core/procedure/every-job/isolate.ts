@@ -1,16 +1,22 @@
 import { hangingLocks, lineOf } from '../../job';
 import { energiesOf, pointsOf, storedIn, type Energy, type IsolationPoint, type Line } from '../../isolation';
 import { listed, phrase } from '../../quantity';
-import { HAZARDS, type Valve } from '../../valve';
-import { always, draft, type Context, type Draft, type Fragment } from '../draft';
-import { stepName, type StepName } from '../relations';
+import { closureOf, HAZARDS, type Valve } from '../../valve';
+import { always, draft, feature, type Context, type Draft, type Fragment } from '../draft';
+import { stepName, type Relation, type StepName } from '../relations';
 
 const because = always('the valve is in its line');
 const common = { stage: 'isolate', because, provides: ['isolated'] } as const;
 const LINE = stepName('isolate.line');
+/** Both signatures: only then is anything opened or lifted. */
+export const SIGNED = stepName('isolate.sign');
 const pointOf = ({ id }: IsolationPoint): StepName => stepName('isolate', id);
 const restoreOf = ({ id }: IsolationPoint): StepName => stepName('restore', id);
 const strayOf = (point: string): StepName => stepName('restore.stray', point);
+/** Both signatures that every lock is off. */
+export const RESTORED = stepName('restore.sign');
+const DECONTAMINATED = stepName('isolate.decontaminated');
+const CAVITY = stepName('isolate.cavity');
 const PERMIT = 'Under the site’s permit only.';
 
 export const guardsOf = ({ medium }: Valve): string =>
@@ -23,7 +29,7 @@ export const guardsOf = ({ medium }: Valve): string =>
 export const isolate: Fragment = {
   name: 'isolate',
   openings: 'first',
-  compose: (c) => (c.came === 'in line' ? inLine(c) : bare(c)),
+  compose: (c) => (c.place === 'bare' ? [...bare(c), ...cavityOf(c)] : inLine(c)),
 };
 
 function inLine(c: Context): Draft[] {
@@ -54,7 +60,7 @@ function inLine(c: Context): Draft[] {
     ...proofs,
     draft({
       ...common,
-      name: stepName('isolate.sign'),
+      name: SIGNED,
       title: 'Two sign the isolation',
       why: 'One did it, another looked at every lock and every zero: four eyes before the first joint.',
       caution: 'Whoever checks walks the points; nobody signs from the desk.',
@@ -120,7 +126,7 @@ function bare({ valve }: Context): Draft[] {
   const medium = valve.medium?.name ?? 'an unknown medium';
   return [
     draft({
-      name: stepName('isolate.decontaminated'),
+      name: DECONTAMINATED,
       ofTheJob: true,
       stage: 'isolate',
       title: 'See the decontamination certificate',
@@ -135,6 +141,57 @@ function bare({ valve }: Context): Draft[] {
   ];
 }
 
+/** A valve that came in bare may still hold what was in its line: a pocket of it is let out as its construction asks. */
+function cavityOf({ features, valve }: Context): Draft[] {
+  const { cavity, isolatedAs } = closureOf(features);
+  if (!cavity && isolatedAs === undefined) return [];
+  const isBled = isolatedAs === 'closed, its body bled';
+  const thread = {
+    stage: 'isolate',
+    because: feature('a pocket between its faces'),
+    provides: ['isolated'],
+  } as const;
+  return [
+    draft({
+      ...thread,
+      name: CAVITY,
+      title: isBled
+        ? 'Bleed the body through its fitting, then close the valve fully'
+        : 'Valve half open, its cavity vented through its fitting',
+      why: isBled
+        ? 'Bled first, then closed: its internals come up with the bonnet.'
+        : 'Half open, the pocket drains to both ends; a fitting or plug of the body is cracked last.',
+      caution:
+        `It can hold full line pressure for years on a shelf. Ends and fitting pointed away from everybody. ${guardsOf(valve)}`.trim(),
+      minutes: 10,
+      after: [DECONTAMINATED],
+    }),
+    draft({
+      ...thread,
+      name: stepName('isolate.zero', 'cavity-pressure'),
+      isolation: { is: 'proof', energy: 'cavity pressure' },
+      title: 'Prove zero: body cavity',
+      why: 'Read at the body fitting, or at an end with the valve half open. A quiet fitting is not proof: only the gauge is.',
+      caution: guardsOf(valve) || 'Stand aside of what you open.',
+      tools: ['gauge'],
+      task: {
+        kind: 'measure',
+        asks: [
+          {
+            what: 'pressure in the cavity',
+            dimension: 'gauge pressure',
+            example: '0 psig',
+            mustBe: 'zero',
+            instrument: 'gauge',
+          },
+        ],
+      },
+      minutes: 5,
+      after: [CAVITY],
+    }),
+  ];
+}
+
 /** Stage 10 in a line: the isolation taken off in the mirror order, by the hands that put it on, signed by two. */
 export const restore: Fragment = {
   name: 'restore',
@@ -142,7 +199,7 @@ export const restore: Fragment = {
   of: 'sound',
   compose: (c) => {
     const line = lineOf(c.state);
-    if (c.came !== 'in line' || !line) return [];
+    if (c.place === 'bare' || !line) return [];
     const back = pointsOf(c.valve, line)
       .toReversed()
       .flatMap((point) => (point.restore ? [{ point, restore: point.restore }] : []));
@@ -157,7 +214,7 @@ export const restore: Fragment = {
           why: 'It was hung before the line was drawn otherwise, and hangs still.',
           task: { kind: 'unlock', point },
           minutes: 3,
-          after: ['tested', 'back in line'],
+          after: readyFor(c),
         }),
       ),
       ...back.map(({ point, restore: { title, why } }, i) => {
@@ -170,12 +227,12 @@ export const restore: Fragment = {
           why,
           ...(point.locked ? { task: { kind: 'unlock', point: point.id } } : {}),
           minutes: 3,
-          after: before ? [restoreOf(before.point)] : ['tested', 'back in line'],
+          after: before ? [restoreOf(before.point)] : readyFor(c),
         });
       }),
       draft({
         ...thread,
-        name: stepName('restore.sign'),
+        name: RESTORED,
         title: 'Two sign the isolation off',
         why: 'Every lock off, every vent shut, the process told: seen by two.',
         caution: PERMIT,
@@ -189,6 +246,10 @@ export const restore: Fragment = {
     ];
   },
 };
+
+/** What must be behind before pressure comes back: proved on the rig and refitted, or put together where it stands. */
+const readyFor = ({ place }: Context): readonly Relation[] =>
+  place === 'in line' ? ['rebuilt', 'set up', 'gland set', 'seat tested'] : ['tested', 'back in line'];
 
 /** Locks that hang on points that the line as drawn now no longer has. */
 function straysOf({ state, valve }: Context, line: Line) {

@@ -1,5 +1,5 @@
 import { API_598, API_6A, FCI_70_2 } from '../../standards';
-import { closureOf, moverOf } from '../../valve';
+import { moverOf } from '../../valve';
 import { CAUTIONS } from '../cautions';
 import { closureProcedure, type Proof } from '../closures';
 import { draft, feature, rule, type Context, type Draft, type Fragment } from '../draft';
@@ -35,13 +35,10 @@ const BACKSEAT = stepName('test.backseat');
 function tests(c: Context): Draft[] {
   const { proof } = closureProcedure(c.features);
   if (!proof) return [];
-  const shell = isProvedInLine(c, proof) ? [] : [shellStep(c, proof)];
-  return [...shell, ...(c.features.backseat ? [backseat(c)] : []), seat(c, proof)];
+  // What stays in its line goes on no rig; the seats of an oilfield valve are proved between its blocks (API 6A).
+  if (c.place === 'in line') return proof.by === 'working pressure' ? [seat(c, proof)] : [];
+  return [shellStep(c, proof), ...(c.features.backseat ? [backseat(c)] : []), seat(c, proof)];
 }
-
-/** A body that stays in its line is not taken above its rating: it is proved with the seats. */
-const isProvedInLine = ({ came, features }: Context, { by }: Proof): boolean =>
-  by === 'working pressure' && came === 'in line' && closureOf(features).staysInLine === true;
 
 function seat(c: Context, proof: Proof): Draft {
   const control = proof.by === 'class' || moverOf(c.features).stem === 'slides';
@@ -136,8 +133,8 @@ function seatByClass(c: Context): Draft {
   });
 }
 
-function hold({ features }: Context): Draft[] {
-  const tested = closureProcedure(features).proof !== undefined;
+function hold({ features, place }: Context): Draft[] {
+  const tested = place !== 'in line' && closureProcedure(features).proof !== undefined;
   return [
     draft({
       name: stepName('hold.test'),
@@ -151,7 +148,7 @@ function hold({ features }: Context): Draft[] {
       },
       minutes: 10,
       because: rule('hold point before release'),
-      after: ['tests', 'set up', 'rebuilt'],
+      after: ['tests', 'proved in service', 'set up', 'rebuilt'],
       provides: ['tested'],
     }),
   ];

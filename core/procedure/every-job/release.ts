@@ -1,6 +1,5 @@
 import { wordReason } from '../../inspection';
 import { phrase } from '../../quantity';
-import { closureOf } from '../../valve';
 import { always, draft, feature, finding, type Context, type Draft, type Fragment } from '../draft';
 import { ifThere, stepName, type Relation } from '../relations';
 
@@ -25,7 +24,7 @@ export const condemn: Fragment = {
 };
 
 function released(c: Context): Draft[] {
-  const inLine = c.came === 'in line';
+  const inLine = c.place !== 'bare';
   return [
     draft({
       name: PLACE,
@@ -42,31 +41,8 @@ function released(c: Context): Draft[] {
       because: always('every job'),
       after: ['tested', 'back in line', 'restored'],
     }),
-    ...backInLine(c),
     ...forTheShelf(c),
     sign(c, 'Sign the certificate', [PLACE, ifThere(SHELF), 'tested']),
-  ];
-}
-
-/** A flanged valve that was lifted out for the work; a body that stays in its line is never out. */
-function backInLine(c: Context): Draft[] {
-  const flanged = c.valve.pressureClass !== undefined || c.valve.iron !== undefined;
-  if (c.came !== 'in line' || !flanged || closureOf(c.features).staysInLine) return [];
-  return [
-    draft({
-      name: stepName('release.back-in-line'),
-      stage: 'release',
-      title: 'Back in the line: two bottom flange bolts each side, two more, gaskets, tighten',
-      why: 'The bottom bolts hold the valve, the new gaskets slide in from above, then all of them crosswise.',
-      caution: 'Rigged until the bolts carry it; no fingers between the flanges.',
-      tools: ['sling', 'spanners'],
-      consumables: ['flange gaskets (2)'],
-      optional: 'only if it was taken out of the line',
-      minutes: 30,
-      because: always('the valve is in its line'),
-      after: ['tested'],
-      provides: ['back in line'],
-    }),
   ];
 }
 

@@ -33,7 +33,7 @@ export const settings: Fragment = {
           minutes: 5,
         },
       ]),
-      ...sequence(c, setUp(always('the settings were taken as found')), [
+      ...sequence(c, setUp(always('the settings were taken as found'), ['bench set', 'gland set']), [
         {
           id: 'setup.settings',
           title: 'Measure the settings again: as they were?',

@@ -197,6 +197,7 @@ function proved(c: Context, moved: DiaphragmOnStem): Draft[] {
     ...sequence(c, setUp(HOUSING), [
       {
         id: 'setup.stroke',
+        benchAir: true,
         title:
           moved.variant === 'single acting'
             ? 'Stroke on supply air: it opens by air, shuts by its spring'

@@ -22,6 +22,7 @@ function smallApart(c: Context): Draft[] {
   return sequence(c, strip(CLAMPED, ['marked'], 'stem out'), [
     {
       id: 'strip.clamp',
+      benchAir: true,
       title: 'Supply air on, clamp off, actuator and plug out of the body',
       why: 'With air on the plug is off its seat.',
       caution: HELD,
@@ -30,6 +31,7 @@ function smallApart(c: Context): Draft[] {
     },
     {
       id: 'strip.plug',
+      benchAir: true,
       title: 'Clip out, plug off the stem; release the air',
       why: 'The air holds the stem out while you reach the clip.',
       caution: HELD,
@@ -78,6 +80,7 @@ function smallTogether(c: Context): Draft[] {
     lipSealsIn(c, 'rebuild.lip-seal', 'lip seal'),
     {
       id: 'rebuild.plug',
+      benchAir: true,
       title: 'Supply air on; plug on the stem, clip in; release',
       why: 'The air holds the stem out.',
       caution: HELD,
@@ -86,6 +89,7 @@ function smallTogether(c: Context): Draft[] {
     },
     {
       id: 'rebuild.clamp',
+      benchAir: true,
       title: 'New seat ring, into the body, clamp on',
       why: 'With air on, so that the plug is not pressed on an open joint.',
       caution: HELD,
@@ -99,6 +103,7 @@ function largeApart(c: Context): Draft[] {
   return sequence(c, strip(CLAMPED, ['marked'], 'stem out'), [
     {
       id: 'strip.plug',
+      benchAir: true,
       title: 'Lower clamp off; unscrew the plug',
       why: 'Air on, so that it is off its seat.',
       caution: HELD,
@@ -168,6 +173,7 @@ function largeTogether(c: Context): Draft[] {
     },
     {
       id: 'rebuild.plug',
+      benchAir: true,
       title: 'Air on; plug screwed on, new seat ring, lower clamp',
       why: 'With air on the plug is clear of the joint.',
       caution: HELD,
@@ -182,6 +188,7 @@ function proved(c: Context): Draft[] {
     ...sequence(c, setUp(CLAMPED), [
       {
         id: 'setup.stroke',
+        benchAir: true,
         title: 'Stroke on air: opens fully, shuts by its spring',
         why: 'No air at the leak hole.',
         caution: CAUTIONS.air,

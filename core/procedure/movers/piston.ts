@@ -168,6 +168,7 @@ function stroke(c: Context): Draft[] {
   return sequence(c, setUp(PISTON, ['gland set'], 'bench set'), [
     {
       id: 'setup.stroke',
+      benchAir: true,
       title: 'Stroke three times, full travel on the scale',
       why: placed
         ? 'It stops short of driving the ball home: the flow does that.'

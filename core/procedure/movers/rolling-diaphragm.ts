@@ -5,14 +5,14 @@ import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft } from '../draft';
 import { rebuild, sequence, setUp, strip } from '../sequence';
 import type { MoverProcedure } from './mover';
-import { clevisAligned, reversed } from '../blocks/clevis';
+import { clevisAligned, resulting, reversed } from '../blocks/clevis';
 
 const ROLLING = feature('rolling-diaphragm actuator on a lever');
 
 /** A rolling diaphragm on a clevis and lever: off, looked at, back, and its fail action reversed when that is wanted. */
 export const rollingDiaphragm: MoverProcedure<RollingDiaphragm> = {
   settings: [lengthAsk('clevis to yoke face', '1.5 in')],
-  steps: (c, moved) => [...off(c, moved), ...on(c, moved), ...set(c, moved)],
+  steps: (c, moved) => [...off(c, moved), ...on(c, moved), ...set(c)],
 };
 
 const barrel = ({ form }: RollingDiaphragm) => form === 'barrel across';
@@ -21,6 +21,7 @@ function off(c: Context, moved: RollingDiaphragm): Draft[] {
   return sequence(c, strip(ROLLING, ['marked'], 'actuator off'), [
     {
       id: 'strip.front-cover',
+      benchAir: true,
       title: 'Covers off; air to mid-travel; clevis pin out',
       why: 'At mid-travel neither spring nor seat loads the pin.',
       caution: CAUTIONS.air,
@@ -72,6 +73,7 @@ function off(c: Context, moved: RollingDiaphragm): Draft[] {
 function on(c: Context, moved: RollingDiaphragm): Draft[] {
   const across = barrel(moved);
   const reversing = moved.reversing && c.opening.number === 1;
+  const springShuts = resulting(moved) === 'air-to-open';
   return sequence(c, rebuild(ROLLING, ['packed', 'closed', 'trim in']), [
     {
       id: 'rebuild.lever',
@@ -123,6 +125,7 @@ function on(c: Context, moved: RollingDiaphragm): Draft[] {
     },
     across && {
       id: 'rebuild.extend',
+      benchAir: true,
       title: 'Air to extend; clevis and lock nut on; vent',
       why: 'The stem is only reached extended.',
       caution: CAUTIONS.air,
@@ -131,18 +134,40 @@ function on(c: Context, moved: RollingDiaphragm): Draft[] {
     },
     {
       id: 'rebuild.lever-closed',
+      benchAir: true,
       title: 'Lever by hand to closed: does its pin match the closed mark?',
       why: across
         ? 'Pin in the lever, front cover on: pin on the mark. Else yoke off and the lever repositioned on the shaft.'
-        : phrase`Close by the lever, air to the start of range: ${psig(3)}.`,
+        : 'Close by the lever, its pin on the mark.',
       caution: 'Off its mark it short-strokes or over-strokes, and breaks something.',
       parts: ['shaft lever', 'front cover'],
       minutes: 8,
     },
+    springShuts && {
+      id: 'rebuild.spring-range',
+      benchAir: true,
+      title: 'Scribe the stem at the yoke face with no air; then a little air on: how far has it moved?',
+      why: phrase`At ${psig(7)} about ${{ ...inches(1 / 4), entered: '1/4 in' }}: what of the spring is left to press the plug home. Outside, it is the wrong spring or wrongly set.`,
+      caution: CAUTIONS.air,
+      tools: ['rule'],
+      parts: across ? ['spring barrel'] : ['actuator'],
+      task: {
+        kind: 'measure',
+        asks: [
+          {
+            ...lengthAsk('movement at 7 psi', '1/4 in'),
+            mustBe: { from: inches(3 / 16), to: inches(5 / 16) },
+          },
+        ],
+      },
+      minutes: 6,
+    },
     clevisAligned(
       'rebuild.clevis',
-      across ? 'no air on; scribe the stem at the yoke face' : phrase`${psig(3)} on`,
-      across ? {} : { on: ['clevis', 'clevis nut'] },
+      springShuts
+        ? phrase`${psig(7)} on, as it was scribed`
+        : phrase`${psig(15)} on, the end of the signal that shuts it`,
+      { benchAir: true, ...(across ? {} : { on: ['clevis', 'clevis nut'] as const }) },
     ),
     {
       id: 'rebuild.clevis-pin',
@@ -155,23 +180,11 @@ function on(c: Context, moved: RollingDiaphragm): Draft[] {
   ]);
 }
 
-function set(c: Context, moved: RollingDiaphragm): Draft[] {
+function set(c: Context): Draft[] {
   return sequence(c, setUp(ROLLING, ['gland set'], 'bench set'), [
-    barrel(moved) && {
-      id: 'setup.spring-range',
-      title: 'Under air: how far the stem has moved from the scribe',
-      why: phrase`At ${psig(7)} about ${{ ...inches(1 / 4), entered: '1/4 in' }}: a check of the spring range. More or less, and the spring is the wrong one or set wrongly.`,
-      caution: CAUTIONS.air,
-      tools: ['regulator and test gauge', 'rule'],
-      parts: ['spring barrel'],
-      task: {
-        kind: 'measure',
-        asks: [lengthAsk('movement at 7 psi', '1/4 in')],
-      },
-      minutes: 6,
-    },
     {
       id: 'setup.cycle',
+      benchAir: true,
       title: 'One full cycle at least',
       why: 'Open mark to closed mark, no jerk; more signal only seats it harder.',
       caution: CAUTIONS.air,

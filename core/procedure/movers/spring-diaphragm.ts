@@ -130,6 +130,7 @@ function set(c: Context, action: SpringDiaphragm['action']): Draft[] {
   return sequence(c, setUp(ACTUATOR, ['gland set'], 'bench set'), [
     {
       id: 'setup.bench-set',
+      benchAir: true,
       title: 'Bench set: spring adjuster until travel starts and ends at its pressures',
       why: opens
         ? 'Air-to-open: it just leaves its seat at the low figure and is fully up at the high one.'
@@ -148,6 +149,7 @@ function set(c: Context, action: SpringDiaphragm['action']): Draft[] {
     },
     {
       id: 'setup.stroke',
+      benchAir: true,
       title: 'Stroke three times, full travel on the scale',
       why: 'The same start and end each time; a jerk is friction.',
       caution: CAUTIONS.air,

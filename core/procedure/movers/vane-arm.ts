@@ -1,7 +1,7 @@
 import { phrase, psig } from '../../quantity';
 import type { VaneArm } from '../../valve';
 import { lengthAsk } from '../blocks/asks';
-import { clevisAligned, reversed } from '../blocks/clevis';
+import { clevisAligned, resulting, reversed } from '../blocks/clevis';
 import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft } from '../draft';
 import { rebuild, sequence, setUp, strip } from '../sequence';
@@ -53,6 +53,7 @@ function off(c: Context): Draft[] {
 
 function on(c: Context, moved: VaneArm): Draft[] {
   const reversing = moved.reversing && c.opening.number === 1;
+  const airShuts = resulting(moved) === 'air-to-close';
   return sequence(c, rebuild(VANE, ['packed', 'closed', 'trim in']), [
     {
       id: 'rebuild.actuator-on',
@@ -81,15 +82,21 @@ function on(c: Context, moved: VaneArm): Draft[] {
     },
     {
       id: 'rebuild.vane-closed',
-      title: 'Close the disc by the arm; closing-end signal on',
-      why: phrase`The end of the signal that shuts it stands on the actuator: ${psig(15)} here.`,
+      benchAir: true,
+      title: airShuts
+        ? 'Close the disc by the arm; closing-end signal on'
+        : 'Close the disc by the arm; no air on',
+      why: airShuts
+        ? phrase`The end of the signal that shuts it stands on the actuator: ${psig(15)}.`
+        : 'No air on: the spring shuts it.',
       caution: CAUTIONS.air,
       parts: ['vane arm', 'vane'],
       minutes: 5,
     },
-    clevisAligned('rebuild.clevis', 'the closing-end signal on'),
+    clevisAligned('rebuild.clevis', airShuts ? 'the closing-end signal on' : 'no air on', { benchAir: true }),
     {
       id: 'rebuild.clevis-pin',
+      benchAir: true,
       title: 'Pin, new cotter, lock nut',
       why: 'The cotter spread both ways.',
       on: ['clevis pin', 'cotter'],
@@ -110,6 +117,7 @@ function set(c: Context, moved: VaneArm): Draft[] {
   return sequence(c, setUp(VANE, ['gland set'], 'bench set'), [
     {
       id: 'setup.stroke',
+      benchAir: true,
       title: 'Stroke it over the whole signal',
       why: `${moved.reversing ? 'Reversed: it moves the other way now. ' : ''}Open mark to closed mark.`,
       caution: CAUTIONS.air,
@@ -118,6 +126,7 @@ function set(c: Context, moved: VaneArm): Draft[] {
     },
     {
       id: 'setup.travel',
+      benchAir: true,
       title: 'Trim the travel by the pivot along the arm',
       why: 'Nearer the shaft, more travel.',
       parts: ['vane arm'],

@@ -1,5 +1,5 @@
 import { phrase, psig, quantity } from '../../quantity';
-import { closureOf, positionerOf } from '../../valve';
+import { closureOf, moverOf, positionerOf } from '../../valve';
 import { pressureAsk } from '../blocks/asks';
 import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft, type Fragment } from '../draft';
@@ -55,32 +55,47 @@ function relayTogether(c: Context): Draft[] {
   ]);
 }
 
+const ONE_SIDE = { asks: [pressureAsk('supply', '20 psig'), pressureAsk('actuator', '9 psig')] } as const;
+
+const TOP = 'cylinder, top gauge';
+const BOTTOM = 'cylinder, bottom gauge';
+const BOTH_SIDES = {
+  asks: [pressureAsk('supply', '80 psig'), pressureAsk(TOP, '60 psig'), pressureAsk(BOTTOM, '58 psig')],
+  agree: { what: [TOP, BOTTOM], within: quantity('pressure difference', 5, 'psi') },
+} as const;
+
 function set(c: Context): Draft[] {
+  const isDouble = moverOf(c.features).bothSides === true;
   return sequence(c, setUp(POSITIONER, ['bench set']), [
     {
       id: 'setup.supply',
-      title: 'Supply on',
-      why: phrase`${psig(35)} to ${psig(100)}. Bias spring is zero, range spring is span, relay nozzles are sensitivity.`,
+      benchAir: true,
+      title: 'Bench air through the positioner',
+      why: isDouble
+        ? phrase`${psig(35)} to ${psig(100)}, or by the sheet. Bias spring is zero, range spring is span, relay nozzles are sensitivity.`
+        : phrase`${quantity('pressure difference', 5, 'psi')} over the high end of the bench set at least, and never over the casing limit of the actuator. Bias spring is zero, range spring is span.`,
       caution: CAUTIONS.air,
       minutes: 3,
     },
     {
       id: 'setup.mid',
-      title: 'Half of the signal in: bias until mid-travel; then balance by the nozzles',
-      why: phrase`${psig(9)} in. Both cylinder gauges at 75 % of supply and within ${quantity('pressure difference', 5, 'psi')} of each other; beam level, its free end midway between its stops.`,
+      benchAir: true,
+      title: isDouble
+        ? 'Half of the signal in: bias until mid-travel; then balance by the nozzles'
+        : 'Half of the signal in: feedback at a right angle, bias until mid-travel',
+      why: !isDouble
+        ? phrase`${psig(9)} in. One side only: there is nothing to balance.`
+        : phrase`${psig(9)} in. Both cylinder gauges at 75 % of supply and within ${quantity('pressure difference', 5, 'psi')} of each other; beam level, its free end midway between its stops.`,
       tools: ['signal source', 'test gauges'],
       task: {
         kind: 'measure',
-        asks: [
-          pressureAsk('supply', '80 psig'),
-          pressureAsk('cylinder, top gauge', '60 psig'),
-          pressureAsk('cylinder, bottom gauge', '58 psig'),
-        ],
+        ...(isDouble ? BOTH_SIDES : ONE_SIDE),
       },
       minutes: 12,
     },
     {
       id: 'setup.span',
+      benchAir: true,
       title: 'Span: vary the signal to full travel',
       why: phrase`${psig(12)} is full travel. More than that: range spring anticlockwise; less: clockwise.`,
       task: { kind: 'measure', asks: [pressureAsk('signal for full travel', '12 psig')] },
@@ -88,6 +103,7 @@ function set(c: Context): Draft[] {
     },
     {
       id: 'setup.zero',
+      benchAir: true,
       title: 'Zero: the lowest signal in, bias until it just moves',
       why: phrase`${psig(3)} in. Zero moves when the span is changed: it is set after it.`,
       task: { kind: 'measure', asks: [pressureAsk('signal where it just moves', '3 psig')] },
@@ -95,6 +111,7 @@ function set(c: Context): Draft[] {
     },
     {
       id: 'setup.lock',
+      benchAir: true,
       title: 'Check zero and span again; lock both',
       why: 'Locking can move them.',
       minutes: 5,

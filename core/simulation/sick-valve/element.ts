@@ -18,9 +18,9 @@ const SPRUNG_CYLINDER: Element = { supplyWanted: 70, start: 15, span: 35, bothSi
 const CYLINDER: Element = { supplyWanted: 70, start: 0, span: 45, bothSides: true };
 
 export function elementOf(features: Features): Element {
-  const { element, spring } = moverOf(features);
+  const { element, bothSides } = moverOf(features);
   if (element !== 'cylinder') return DIAPHRAGM;
-  return spring || 'action' in features.moved ? SPRUNG_CYLINDER : CYLINDER;
+  return bothSides ? CYLINDER : SPRUNG_CYLINDER;
 }
 
 /** Pressures on springs and friction grow with the supply they are made for. */

@@ -40,6 +40,8 @@ export interface Mover<F = Features['moved']> {
   readonly positioner?: 'side' | 'side or top';
   /** What the air pushes on. */
   readonly element?: 'diaphragm' | 'cylinder';
+  /** Air on both sides of its piston, and no spring. */
+  readonly bothSides?: true;
   readonly spring?: HeldSpring;
   /** Its set pressure is a spring’s. */
   readonly setBySpring?: true;

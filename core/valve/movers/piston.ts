@@ -12,6 +12,7 @@ export const piston: Mover<Piston> = {
   stem: 'slides',
   positioner: 'side or top',
   element: 'cylinder',
+  bothSides: true,
   parts: ({ coupling }, all) => [
     'air lines',
     ...(positionerOf(all)?.onTop ? (['feedback spring', 'positioner', 'positioner O-ring'] as const) : []),

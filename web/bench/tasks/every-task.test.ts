@@ -44,7 +44,7 @@ describe('the step in hand', () => {
     expect(wordsOf(await inHand(on(), 'isolate.zero.upstream-pressure'))).not.toContain('Not needed');
   });
   it('a decontamination certificate wants its number before it is done', async () => {
-    const bare = new BenchJob(defaultValve(), { came: 'bare' });
+    const bare = new BenchJob(defaultValve(), { place: 'bare' });
     expect(attributes(await inHand(bare, 'isolate.decontaminated'), 'label')).toEqual([
       'The number of the decontamination certificate',
     ]);

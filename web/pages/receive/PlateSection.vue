@@ -11,6 +11,7 @@ import {
   closureOf,
   CONSTRUCTION_IDS,
   CONSTRUCTIONS,
+  ENDS,
   ofConstruction,
   readPlate,
   withPlate,
@@ -105,6 +106,7 @@ function readLine(text: string): void {
         ]"
         clearable
       />
+      <v-select v-model="draft.ends" label="Ends" :items="[...ENDS]" clearable />
     </div>
   </section>
 </template>

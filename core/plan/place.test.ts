@@ -1,0 +1,153 @@
+import { describe, expect, it } from 'vitest';
+import { placeOf, PLACES, type Place } from '../job';
+import { say, valueIn } from '../quantity';
+import { BenchJob } from '../testing/bench';
+import { waitsFor } from '../testing/relations';
+import { CONSTRUCTION_IDS, defaultValve, type ConstructionId, type Valve } from '../valve';
+
+const at = (place: Place, id: ConstructionId = 'globe-bolted', known: Partial<Valve> = {}) =>
+  new BenchJob({ ...defaultValve(id), ...known }, { place });
+const stepsOf = (job: BenchJob) => job.plan().steps;
+const idsOf = (job: BenchJob) => stepsOf(job).map(({ id }) => id);
+/** Whether a step waits for another, directly or through others. */
+const afterIn = (job: BenchJob) => (step: string, before: string) => waitsFor(job.plan(), step).has(before);
+const read = (job: BenchJob, step: string, what: string, value: string) =>
+  job.send({ kind: 'take-measurement', body: { step, what, value, readBy: 'hand' } });
+
+describe('a valve that stays in its line (handbook part 6.1)', () => {
+  it.each(CONSTRUCTION_IDS)('%s: on no rig, and proved in service once its locks are off', (id) => {
+    const job = at('in line', id);
+    const rigged = stepsOf(job).filter(({ task }) => task.kind === 'pressure-test');
+    // The seats of an oilfield valve alone are proved, between its blocks (API 6A).
+    expect(rigged.map((step) => step.id)).toEqual(id === 'gate-slab-unitised' ? ['test.seat'] : []);
+    const after = afterIn(job);
+    const lockedOut = stepsOf(job).filter(({ isolation }) => isolation?.is === 'restored');
+    expect(lockedOut.length).toBeGreaterThan(0);
+    for (const { id: point } of lockedOut) expect(after('service.look', point), point).toBe(true);
+    const tests = stepsOf(job).filter(({ stage, task }) => stage === 'test' && task.kind === 'do');
+    for (const test of tests) expect(after(test.id, 'restore.sign'), test.id).toBe(true);
+    expect(after('hold.test', 'service.look')).toBe(true);
+    expect(after('release.sign', 'hold.test')).toBe(true);
+  });
+  it('a leak seen keeps it open; none is wanted', () => {
+    const job = at('in line').workTo('service.look');
+    read(job, 'service.look', 'line pressure', '88 psig');
+    read(job, 'service.look', 'leaks seen', '1 piece');
+    expect(job.step('service.look')?.status).toBe('ready');
+    read(job, 'service.look', 'leaks seen', '0 pieces');
+    expect(job.step('service.look')?.status).toBe('done');
+    expect(job.step('service.gland')?.optional).toBeDefined();
+  });
+});
+
+describe('out to the shop and back', () => {
+  it.each(CONSTRUCTION_IDS)(
+    '%s: lifted after zero is proved and signed, before anything is taken off',
+    (id) => {
+      const job = at('out and back', id);
+      const after = afterIn(job);
+      expect(after('lift.out', 'isolate.sign')).toBe(true);
+      for (const { id: step, off, opening } of stepsOf(job))
+        if (off.length > 0 && opening === 1) expect(after(step, 'lift.blinds'), step).toBe(true);
+      for (const { id: step, isolation } of stepsOf(job))
+        if (isolation?.is === 'restored') expect(after(step, 'lift.blinds-out'), step).toBe(true);
+      expect(after('lift.back', 'hold.test')).toBe(true);
+    },
+  );
+  it('each leg carries W / (2 cos(angle/2)): 400 lb at 60° is 231 lbf', () => {
+    const job = at('out and back').workTo('lift.load');
+    read(job, 'lift.load', 'mass of the valve', '400 lb');
+    read(job, 'lift.load', 'whole angle between the sling legs', '60°');
+    expect(say(job.step('lift.out')?.why ?? '', 'US')).toMatch(
+      /Each leg carries 230\.9 lbf|Each leg carries 231 lbf/,
+    );
+  });
+  it('over 120° between the legs nobody lifts', () => {
+    const job = at('out and back').workTo('lift.load');
+    read(job, 'lift.load', 'mass of the valve', '400 lb');
+    read(job, 'lift.load', 'whole angle between the sling legs', '130°');
+    expect(job.step('lift.load')?.status).toBe('ready');
+  });
+  it.each([
+    // ASME B16.5.
+    [4, 300, 8, '3/4-10'],
+    [8, 150, 8, '3/4-10'],
+    [6, 600, 12, '1-8'],
+  ] as const)(
+    'NPS %d class %d: %d studs %s in each flange, by a torque of their own',
+    (nps, pressureClass, bolts, thread) => {
+      const job = at('out and back', 'gate-wedge', { nps, pressureClass });
+      for (const side of ['upstream', 'downstream']) {
+        const step = job.step(`lift.bolt.${side}`);
+        expect(step?.task).toMatchObject({ kind: 'bolt-up', bolts });
+        expect(say(step?.why ?? '', 'US')).toContain(thread);
+      }
+    },
+  );
+  it('the torque of a 3/4-10 B7 stud at K 0.16 and half of yield (T = K·D·F)', () => {
+    const task = at('out and back', 'gate-wedge', { nps: 4, pressureClass: 300 }).step(
+      'lift.bolt.upstream',
+    )?.task;
+    // 0.16 × 0.75 in × 52.5 ksi × 0.334 in² / 12.
+    expect(task?.kind === 'bolt-up' && valueIn(task.torque, 'lbf·ft')).toBeCloseTo(175.6, 0);
+  });
+  it.each(['screwed', 'welded'] as const)('%s ends have no flange to bolt', (ends) => {
+    const ids = idsOf(at('out and back', 'globe-bolted', { ends }));
+    expect(ids).toContain('lift.back');
+    expect(ids.filter((id) => /lift\.(bolt|faces)/.test(id))).toEqual([]);
+  });
+  it('as many blinds come out as went in', () => {
+    const job = at('out and back').workTo('lift.blinds');
+    read(job, 'lift.blinds', 'blinds', '3 blinds');
+    job.workTo('lift.blinds-out');
+    read(job, 'lift.blinds-out', 'blinds', '2 blinds');
+    expect(job.step('lift.blinds-out')?.status).toBe('ready');
+    read(job, 'lift.blinds-out', 'blinds', '3 blinds');
+    expect(job.step('lift.blinds-out')?.status).toBe('done');
+  });
+});
+
+describe('in bare', () => {
+  it.each([
+    ['gate-wedge', true],
+    ['gate-slab-unitised', true],
+    ['plug-lubricated', true],
+    ['ball-three-piece', true],
+    ['globe-bolted', false],
+    ['control-butterfly', false],
+  ] as const)('%s: a pocket between its faces is let out and proved: %s', (id, isWanted) => {
+    const job = at('bare', id);
+    expect(idsOf(job).includes('isolate.zero.cavity-pressure')).toBe(isWanted);
+    if (!isWanted) return;
+    const after = afterIn(job);
+    for (const { id: step, off } of stepsOf(job))
+      if (off.length > 0) expect(after(step, 'isolate.zero.cavity-pressure'), step).toBe(true);
+  });
+  it('it is neither lifted out nor looked at in service', () => {
+    for (const id of CONSTRUCTION_IDS)
+      expect(idsOf(at('bare', id)).filter((step) => /^(lift|service)\./.test(step))).toEqual([]);
+  });
+});
+
+describe('another place after all', () => {
+  const change = (job: BenchJob, place: Place, reason = 'the body face must be turned') =>
+    job.try({ kind: 'change-place', body: { place, reason } });
+  it('the plan follows, and what was done stays done', () => {
+    const job = at('in line').workTo('strip.match-mark');
+    const done = stepsOf(job).filter(({ status }) => status === 'done').length;
+    expect(change(job, 'out and back')).toBeUndefined();
+    expect(placeOf(job.state)).toBe('out and back');
+    expect(job.step('lift.out')?.status).not.toBe('done');
+    expect(job.step('service.look')).toBeUndefined();
+    expect(stepsOf(job).filter(({ status }) => status === 'done')).toHaveLength(done);
+  });
+  it('a valve that is out goes back the way it came; bare ones were never in a line', () => {
+    const job = at('out and back').workTo('lift.blinds');
+    expect(change(job, 'in line')).toMatchObject({ code: 'input.conflict' });
+    for (const place of PLACES) expect(change(at('bare'), place)).toMatchObject({ code: 'input.conflict' });
+    expect(change(at('in line'), 'bare')).toMatchObject({ code: 'input.conflict' });
+  });
+  it('it wants a reason', () => {
+    expect(change(at('in line'), 'out and back', ' ')).toMatchObject({ code: 'command.invalid' });
+  });
+});

@@ -1,0 +1,85 @@
+import { quantity } from '../../quantity';
+import { closureOf, packedBox, relieves } from '../../valve';
+import { pressureAsk } from '../blocks/asks';
+import { closureProcedure } from '../closures';
+import { draft, feature, type Context, type Draft, type Fragment } from '../draft';
+import { jointProcedure } from '../joints';
+import { ifThere, stepName } from '../relations';
+import { guardsOf, RESTORED } from './isolate';
+
+const because = feature('it stayed in its line');
+const LOOK = stepName('service.look');
+const GLAND = stepName('service.gland');
+
+const NONE = quantity('count', 0, 'pieces');
+
+/** A valve that stays in its line is proved there, at line pressure, and never on a rig. */
+export const inService: Fragment = {
+  name: 'in service',
+  openings: 'afterwards',
+  of: 'sound',
+  compose: (c) => (c.place === 'in line' ? proof(c) : []),
+};
+
+function proof(c: Context): Draft[] {
+  const thread = { stage: 'test', because, provides: ['proved in service'] } as const;
+  const joints = jointProcedure(c.features).marks.parts.filter(c.has);
+  const packing = (['packing', 'gland'] as const).filter(c.has);
+  const guards = guardsOf(c.valve);
+  return [
+    draft({
+      ...thread,
+      name: LOOK,
+      title: 'Every opened joint, gland, plug and fitting looked at, at line pressure',
+      why: 'Blocks opened slowly, the pressure stood. Leak fluid, or a detector for gas. A joint that weeps is not tightened under pressure: shut, let down, prove zero, then tighten.',
+      caution: `Steam never by hand; a poisonous gas by detector and from upwind only. ${guards}`.trim(),
+      tools: ['gauge'],
+      consumables: ['leak-detecting soap'],
+      parts: [...joints, ...packing],
+      task: {
+        kind: 'measure',
+        asks: [
+          pressureAsk('line pressure', '90 psig'),
+          { what: 'leaks seen', dimension: 'count', example: '0 pieces', mustBe: { from: NONE, to: NONE } },
+        ],
+      },
+      minutes: 10,
+      after: [RESTORED],
+    }),
+    ...(packedBox(c.features)
+      ? [
+          draft({
+            ...thread,
+            name: GLAND,
+            title: 'Nip the gland up evenly',
+            why: 'Both nuts a flat at a time, never over its figure; stroke it, look again.',
+            caution: `A crooked gland scores the stem. ${guards}`.trim(),
+            parts: (['gland nuts', 'gland', 'packing'] as const).filter(c.has),
+            optional: 'only if the gland weeps',
+            minutes: 5,
+            after: [LOOK],
+          }),
+        ]
+      : []),
+    ...(closureProcedure(c.features).proof || relieves(closureOf(c.features))
+      ? [
+          draft({
+            ...thread,
+            name: stepName('service.seat'),
+            title: 'Shut it: does it pass?',
+            why: 'By the gauge downstream, by its warmth, or by ultrasound. How and how much is kept.',
+            caution: 'With the operator: the process feels it.',
+            task: {
+              kind: 'measure',
+              asks: [
+                { what: 'passing when shut', dimension: 'flow', example: '0 mL/min', instrument: 'test rig' },
+              ],
+            },
+            optional: 'only where the process lets it be shut',
+            minutes: 10,
+            after: [LOOK, ifThere(GLAND)],
+          }),
+        ]
+      : []),
+  ];
+}
