@@ -124,6 +124,15 @@ describe('a plan varied', () => {
     ]);
     expect(second.out).toContain('Second service');
   });
+  it('by where it is done', async () => {
+    const at = async (place: string) => idsOf((await dw(['plan', 'gate-wedge', '--place', place])).out);
+    expect(await at('in-line')).toEqual(expect.arrayContaining(['service.look', 'restore.sign']));
+    expect(await at('in-line')).not.toContain('test.seat');
+    expect(await at('out')).toEqual(expect.arrayContaining(['lift.out', 'test.seat', 'lift.bolt.upstream']));
+    expect(await at('bare')).toEqual(expect.arrayContaining(['isolate.cavity', 'test.seat']));
+    const { code, said } = await dw(['plan', 'gate-wedge', '--place', 'moon']);
+    expect([code, said]).toEqual([2, expect.stringContaining('in-line, out, bare')]);
+  });
   it('by findings, and by ways chosen', async () => {
     const findings = file([
       { part: 'stem', finding: { kind: 'stem mark', zone: 'packing zone' } },

@@ -540,7 +540,7 @@ export const CHECKS = {
     results: ['weeps on', 'tight'],
     shows: { debris: 1 },
     sure: BY_TRIAL,
-    of: (features) => moverOf(features).setBySpring === true,
+    of: ({ moved }) => 'liftingLever' in moved && moved.liftingLever,
   },
   'piping strain': {
     title: 'Loosen the outlet flange: does the weep change?',

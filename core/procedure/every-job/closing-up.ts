@@ -1,5 +1,5 @@
 import { closureProcedure } from '../closures';
-import { draft, feature, rule, type Context, type Draft, type Fragment } from '../draft';
+import { always, draft, feature, rule, type Context, type Draft, type Fragment } from '../draft';
 import { stepName } from '../relations';
 import { contactsOf } from './seat-work/contacts';
 
@@ -48,7 +48,10 @@ function clean(c: Context): Draft {
     parts: [...new Set([...seating, 'body' as const])],
     consumables: ['solvent', 'lint-free cloth'],
     minutes: 10,
-    because: feature('a metal seat that is blued'),
+    because:
+      contacts.length > 0
+        ? feature('a metal seat that is blued')
+        : always('every valve that is closed again'),
     after: [HOLD],
     provides: ['rebuilt', 'clean to close'],
   });

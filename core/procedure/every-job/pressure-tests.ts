@@ -1,5 +1,5 @@
 import { API_598, API_6A, FCI_70_2 } from '../../standards';
-import { moverOf } from '../../valve';
+import { closureOf, moverOf, packedBox } from '../../valve';
 import { CAUTIONS } from '../cautions';
 import { closureProcedure, type Proof } from '../closures';
 import { draft, feature, rule, type Context, type Draft, type Fragment } from '../draft';
@@ -70,7 +70,9 @@ function shellStep(c: Context, proof: Proof): Draft {
     title: 'Shell test',
     why: isWellhead
       ? 'Body, bonnet and stem seals by the table of its rated pressure, the gate partly open, ends blanked.'
-      : 'Body, bonnet, joint and gland, at one and a half times the rating, valve half open.',
+      : closureOf(c.features).duty === 'check'
+        ? 'Body, cover and every plug, at one and a half times the rating, filled from the inlet.'
+        : `Body, joint${packedBox(c.features) ? ' and gland' : ' and stem seals'}, at one and a half times the rating, valve half open.`,
     task: shellTest(c, proof),
     parts: ['body'],
     minutes: c.minutes(20),
