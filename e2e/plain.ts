@@ -51,7 +51,7 @@ class Job {
   async work(): Promise<void> {
     const { id, task, title: words } = this.inHand();
     if (taskKind(task).signed) throw new Error(`“${words}” has to be done on purpose`);
-    for (let i = 0; i < 40; i++) {
+    for (let i = 0; i < 240; i++) {
       for (const command of plainly(task, this.handsAt(id))) if (!(await this.send(command))) return;
       if (must(plan(this.state))?.steps.find((step) => step.id === id)?.status === 'done') return;
     }
@@ -93,7 +93,7 @@ export async function workPlainly(page: Page): Promise<void> {
 /** Works plainly until a step with this title is in hand, and the page shows it. */
 export async function workTo(page: Page, wanted: string | RegExp): Promise<void> {
   const job = await Job.of(page);
-  for (let i = 0; i < 90; i++) {
+  for (let i = 0; i < 160; i++) {
     const { title: now } = job.inHand();
     if (typeof wanted === 'string' ? now === wanted : wanted.test(now)) {
       await expect(title(page)).toHaveText(wanted);
