@@ -30,7 +30,7 @@ export default defineConfig({
           name: 'server',
           include: ['server/**/*.test.ts'],
           maxWorkers: 2,
-          testTimeout: 30_000,
+          testTimeout: 120_000,
           hookTimeout: 120_000,
         },
       },

@@ -102,6 +102,7 @@ describe('export and import', () => {
         ...exported.entries,
         {
           ...exported.entries[0],
+          format: 1,
           seq: 3,
           commandId: randomUUID(),
           by,

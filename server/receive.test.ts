@@ -15,11 +15,11 @@ beforeAll(async () => {
 afterAll(() => shop.close());
 
 /** Opens a job on a new valve; answers its id and its log. */
-async function receive(tag: string, change: object = {}, came = 'bare') {
+async function receive(tag: string, change: object = {}, place = 'bare') {
   const answer = await ada.post('/api/jobs', {
     commandId: randomUUID(),
     valve: { new: { ...defaultValve(), tag, customer: 'none', location: 'bench', ...change } },
-    came,
+    place,
     reported: 'test',
   });
   expect(answer.status, JSON.stringify(answer.body)).toBe(201);
