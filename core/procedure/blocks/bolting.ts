@@ -22,9 +22,18 @@ export function boltUp({ valve, features, site }: Context): Task {
 
 /** A flange of the line: its own studs by size and class, its own torque (ASME B16.5; B7 unless the site says otherwise). */
 export function boltUpFlange({ site }: Context, studs: number, thread: string): Task | undefined {
-  const torque = computed(thread, 'B7', site.nutFactor, site.yieldPercent);
-  return torque && inPasses(studs, torque, site);
+  const { nutFactor, yieldPercent, passes, lowTorquePercent } = site;
+  const asked = [studs, thread, nutFactor, yieldPercent, passes, lowTorquePercent].join(' ');
+  const known = flanges.get(asked);
+  if (known) return known;
+  const torque = computed(thread, 'B7', nutFactor, yieldPercent);
+  const task = torque && inPasses(studs, torque, site);
+  if (task) flanges.set(asked, task);
+  return task;
 }
+
+/** Flanges worked out before: plans are made for every entry of a job, and a line has few sizes. */
+const flanges = new Map<string, Task>();
 
 /** A joint whose torque is fixed by its construction rather than by its studs. */
 export function boltUpTo(c: Context, bolts: number, torque: Torque, source: string): Task {
