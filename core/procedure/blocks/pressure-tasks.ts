@@ -96,19 +96,26 @@ export function closureTest(c: Context, { as, seat }: BySize): Task {
   });
   const pressure = worked.ok ? worked.value.result.testPressure : undefined;
   if (!worked.ok || !pressure) return wants('pressureClass');
-  const { result } = worked.value;
   const most = fluid === 'gas' ? psig(LOW_PRESSURE_CLOSURE_PSIG.high) : asked.result.shell;
+  return seatTestBy(worked.value, { fluid, pressure, most }, [
+    `API 598 requires the ${required} closure test of a ${as} of this size and class; the other is as the buyer asks.`,
+  ]);
+}
+
+/** A seat tested by what its standard lets through, with the working beside it. */
+export function seatTestBy(
+  worked: Shown & { readonly result: LeakAllowance },
+  asked: Pick<PressureTestTask, 'fluid' | 'pressure'> & { readonly most?: GaugePressure },
+  notes: string[] = [],
+): Task {
+  const { fluid, pressure, most } = asked;
   return {
     kind: 'pressure-test',
     test: 'seat',
-    fluid,
-    pressure,
-    most,
-    hold: result.hold,
-    allowed: countedLeak(result, fluid),
-    shown: judgedAt(worked.value, pressure, most, [
-      `API 598 requires the ${required} closure test of a ${as} of this size and class; the other is as the buyer asks.`,
-    ]),
+    ...asked,
+    hold: worked.result.hold,
+    allowed: countedLeak(worked.result, fluid),
+    shown: judgedAt(worked, pressure, most, notes),
   };
 }
 
@@ -159,22 +166,12 @@ export function leakClassTest({ features, valve }: Context): Task {
   });
   const pressure = worked.ok ? worked.value.result.testPressure : undefined;
   if (!worked.ok || !pressure) return { kind: 'do' };
-  const { result } = worked.value;
   const isByCapacity = tightness.class !== 'V' && tightness.class !== 'VI';
   const most = isByCapacity ? psig(CAPACITY_TEST_PSI.most) : undefined;
-  return {
-    kind: 'pressure-test',
-    test: 'seat',
-    fluid,
-    pressure,
-    ...(most ? { most } : {}),
-    hold: result.hold,
-    allowed: countedLeak(result, fluid),
-    shown: judgedAt(worked.value, pressure, most),
-  };
+  return seatTestBy(worked.value, { fluid, pressure, ...(most ? { most } : {}) });
 }
 
-const wants = (...ids: DetailId[]): Task & { kind: 'wants' } => ({ kind: 'wants', wants: ids });
+export const wants = (...ids: DetailId[]): Task & { kind: 'wants' } => ({ kind: 'wants', wants: ids });
 
 /** The test pressures of this valve, or what must be known first. */
 function pressuresOf({ valve, features }: Context) {
@@ -199,7 +196,7 @@ function holdOf({ valve }: Context, as: ClosureTested, test: 'shell' | 'backseat
 }
 
 /** What may leak, in what is counted: drops or bubbles where the standard counts them, else millilitres. */
-export function countedLeak(
+function countedLeak(
   { flow, dropsPerMinute, bubblesPerMinute }: LeakAllowance,
   fluid: 'liquid' | 'gas',
 ): Leak {
@@ -232,12 +229,7 @@ function withHold(worked: Shown, pressure: GaugePressure, hold: Time): Shown {
 }
 
 /** The limits a test is judged by, and what the gauge itself may be off. */
-export function judgedAt(
-  worked: Shown,
-  least: GaugePressure,
-  most?: GaugePressure,
-  notes: string[] = [],
-): Shown {
+function judgedAt(worked: Shown, least: GaugePressure, most?: GaugePressure, notes: string[] = []): Shown {
   const limit = most ? ` and not above ${formatAs(most, 'psig')}` : '';
   return {
     ...worked,

@@ -1,21 +1,18 @@
 import { psig, quantity, valueIn, type GaugePressure } from '../../quantity';
 import { CODE_OF_STAMP, mediumOf, POP_SPREAD, type HazardousMedium } from '../../standards';
 import type { MeasureAsk, Task } from '../../task';
-import type { DetailId } from '../../valve';
 import { leakAllowance, reliefSet } from '../../workings';
 import { onStep } from '../../job';
 import type { Context } from '../draft';
 import { stepName } from '../relations';
 import { pressureAsk } from './asks';
-import { countedLeak, judgedAt } from './pressure-tasks';
+import { seatTestBy, wants } from './pressure-tasks';
 
 /** Where the cold differential test pressure is kept. */
 export const RELIEF_SET = stepName('setup.set');
 export const COLD_SET = 'cold differential test pressure';
 
 const POPS = ['first pop', 'second pop', 'third pop'] as const;
-
-const wants = (...ids: readonly DetailId[]): Task => ({ kind: 'wants', wants: ids });
 
 /** What the pops are judged about: the cold differential test pressure that was set, else the set pressure. */
 function aimOf(c: Context): GaugePressure | undefined {
@@ -99,17 +96,7 @@ export function tightnessTask(c: Context): Task {
   });
   const pressure = worked.ok ? worked.value.result.testPressure : undefined;
   if (!worked.ok || !pressure) return wants(fluid === 'gas' ? 'orifice' : 'nps');
-  const { result } = worked.value;
   // Nearer to its set pressure it simmers.
   const most = psig((valueIn(pressure, 'psig') + valueIn(aim, 'psig')) / 2);
-  return {
-    kind: 'pressure-test',
-    test: 'seat',
-    fluid,
-    pressure,
-    most,
-    hold: result.hold,
-    allowed: countedLeak(result, fluid),
-    shown: judgedAt(worked.value, pressure, most),
-  };
+  return seatTestBy(worked.value, { fluid, pressure, most });
 }
