@@ -29,6 +29,8 @@ export default defineConfig({
         test: {
           name: 'server',
           include: ['server/**/*.test.ts'],
+          // Each file opens a shop of its own: modules, half of the time, are loaded once a worker.
+          isolate: false,
           maxWorkers: 2,
           testTimeout: 120_000,
           hookTimeout: 120_000,

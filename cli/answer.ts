@@ -8,6 +8,7 @@ dw constructions            list the constructions, with their usual features
 dw plan CONSTRUCTION        the plan of a usual valve of that construction
     --features FILE         with other features: a JSON object, an axis at a time
     --place PLACE           where it is done: in-line, out (and back) or bare
+    --scope SCOPE           what it is for: repack, trim, actuator, positioner, set-up, reversal, check, quote
     --findings FILE         after findings: [{part, finding: {kind, ...}}], and ways chosen: [{way: {question, choice}}]
 dw plan --job FILE          the plan of an exported job
 `;

@@ -9,6 +9,7 @@ import {
   type Fact,
   type JobState,
   type Place,
+  type Scope,
   type StepRef,
 } from '@dusk-wren/core/job';
 import {
@@ -20,7 +21,7 @@ import {
 } from '@dusk-wren/core/inspection';
 import { plan, type Plan, type PlannedStep } from '@dusk-wren/core/plan';
 import { must } from '@dusk-wren/core/problem';
-import { lookOf, spelt } from '@dusk-wren/core/procedure';
+import { lookOf, scopesOf, spelt } from '@dusk-wren/core/procedure';
 import { say } from '@dusk-wren/core/quantity';
 import {
   closureOf,
@@ -68,6 +69,7 @@ function read(args: readonly string[]) {
         features: { type: 'string' },
         findings: { type: 'string' },
         place: { type: 'string' },
+        scope: { type: 'string' },
       },
     });
   } catch (error) {
@@ -132,20 +134,35 @@ function placeIn(typed: string | undefined, { features }: Valve): Place {
   return place;
 }
 
+function scopeIn(typed: string | undefined, { features }: Valve): { scope?: Scope } {
+  if (typed === undefined) return {};
+  const known = scopesOf(features);
+  const scope = known.find((each) => each === typed);
+  if (!scope) throw new UsageError(`--scope of this valve is one of ${known.join(', ')}.`);
+  return { scope };
+}
+
 interface Varied {
   readonly features?: string | undefined;
   readonly findings?: string | undefined;
   readonly place?: string | undefined;
+  readonly scope?: string | undefined;
 }
 
-async function usual(construction: string, { features, findings, place }: Varied): Promise<JobState> {
+async function usual(construction: string, { features, findings, place, scope }: Varied): Promise<JobState> {
   const known = CONSTRUCTION_IDS.find((id) => id === construction);
   if (!known) throw refused({ code: 'construction.unknown', id: construction, known: [...CONSTRUCTION_IDS] });
   const valve = await varied(defaultValve(known), features);
   const nobody = '00000000-0000-4000-8000-000000000000';
   const person = personStamp.parse({ id: nobody, name: 'nobody', role: 'technician' });
   const stamp = { commandId: commandId.parse(nobody), by: person, at: '2026-01-01T00:00:00Z' };
-  const body = { valve, site: USUAL_RULES, place: placeIn(place, valve), reported: '' };
+  const body = {
+    valve,
+    site: USUAL_RULES,
+    place: placeIn(place, valve),
+    reported: '',
+    ...scopeIn(scope, valve),
+  };
   const { state } = must(record(EMPTY_JOB, openJob(body, person), stamp));
   if (findings === undefined) return state;
   const steps = must(plan(state))?.steps ?? [];

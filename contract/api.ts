@@ -6,6 +6,7 @@ import {
   jobId,
   personId,
   PLACES,
+  SCOPES,
   ROLES,
   STAGES,
   valveId,
@@ -48,6 +49,7 @@ export const confirmationView = z.object({ confirmation: z.string() });
 export const jobSummaryView = z.object({
   state: z.enum(['open', 'released', 'condemned']),
   stage: z.enum(STAGES),
+  scope: z.enum(SCOPES).exactOptional(),
   travel: z.number(),
   holds: z.array(z.object({ at: z.number(), released: z.boolean() })),
   inHand: z.string(),
@@ -108,6 +110,7 @@ export const openJobRequest = z.strictObject({
   commandId,
   valve: z.union([z.strictObject({ id: valveId }), z.strictObject({ new: valveSchema })]),
   place: z.enum(PLACES),
+  scope: z.enum(SCOPES).exactOptional(),
   reported: z.string().trim().max(400),
   due: z.iso.date().exactOptional(),
   /** Only this unit of the valve, swapped out before, is on the bench. */

@@ -5,7 +5,7 @@ import { must } from '@dusk-wren/core/problem';
 import { plainly, taskKind } from '@dusk-wren/core/task';
 import { plainHands } from '@dusk-wren/core/testing/plain-hands';
 import { expect, type Page } from '@playwright/test';
-import { jobAt, jobPath, postFrom } from './api';
+import { jobAt, jobPath, post, sessionOf } from './api';
 import { title } from './bench';
 
 /** What this shop's globes measure; anything else is taken as its own example says. */
@@ -27,12 +27,13 @@ class Job {
   private constructor(
     private readonly page: Page,
     private state: JobState,
+    private readonly session: Awaited<ReturnType<typeof sessionOf>>,
   ) {}
 
   static async of(page: Page): Promise<Job> {
     const { origin } = new URL(page.url());
     const address = `${origin}${jobPath(page)}`;
-    const job = new Job(page, EMPTY_JOB);
+    const job = new Job(page, EMPTY_JOB, await sessionOf(page.request, origin));
     // What is on its way, from the page or to it, arrives first: both have the same step in hand then.
     await expect(async () => {
       job.state = must(fold((await jobAt(page, address)).entries));
@@ -69,11 +70,11 @@ class Job {
 
   /** Whether it was taken; the page may have been faster. */
   private async send(command: unknown): Promise<boolean> {
-    const answer = await postFrom(this.page, `/api${jobPath(this.page)}/commands`, {
-      baseVersion: this.state.version,
-      commandId: crypto.randomUUID(),
-      command,
-    });
+    const { origin } = new URL(this.page.url());
+    const { csrf, person } = this.session;
+    const path = `/api${jobPath(this.page)}/commands`;
+    const body = { baseVersion: this.state.version, commandId: crypto.randomUUID(), command };
+    const answer = await post(this.page.request, origin, csrf, path, body, person?.id);
     const told: unknown = await answer.json();
     const stale = answer.status() === 409 ? staleView.safeParse(told).data : undefined;
     expect(stale ? 200 : answer.status(), JSON.stringify(told)).toBe(200);

@@ -7,7 +7,7 @@ import { defaultValve } from '../valve';
 import { certificate } from '.';
 
 function finished(): BenchJob {
-  const job = new BenchJob().workTo('inspect.runout');
+  const job = new BenchJob({ ...defaultValve(), ends: 'flanged' }).workTo('inspect.runout');
   job.send({
     kind: 'take-runout',
     body: { step: 'inspect.runout', readings: bendReadings(3.1), readBy: DIAL },
@@ -43,6 +43,26 @@ describe('the certificate', () => {
     expect(paper.asFound.join('\n')).toMatch(/seat damage, 0.002 in deep/);
     expect(paper.asLeft.join('\n')).toMatch(/renewed: .*stem/);
     expect(paper.asLeft.join('\n')).toMatch(/100 % of the circle/);
+  });
+
+  it('what was taken and compared stands side by side, set-up among what it was left with', () => {
+    const caged = new BenchJob(defaultValve('control-balanced-cage'), { place: 'bare' }).workTo(
+      'strip.preload',
+    );
+    const turns = (step: string, value: string) =>
+      caged.send({
+        kind: 'take-measurement',
+        body: { step, what: 'turns of the spring adjuster', value, readBy: 'hand' },
+      });
+    turns('strip.preload', '7 turns');
+    caged.workTo('rebuild.preload');
+    turns('rebuild.preload', '7.5 turns');
+    caged.workTo('nothing');
+    const { asFound = [], asLeft = [] } = certificate(caged.state, caged.log, 'US') ?? {};
+    expect(asFound).toContain('turns of the spring adjuster: 7 turns');
+    expect(asLeft).toContain('turns of the spring adjuster: 7.5 turns, was 7 turns');
+    expect(asLeft.some((line) => line.startsWith('pressure at start of travel'))).toBe(true);
+    expect(asFound.some((line) => line.startsWith('pressure at start of travel'))).toBe(false);
   });
 
   it('gives every call with its reason and whose rule it is', () => {

@@ -3,13 +3,15 @@ import {
   openingOf,
   PLACE_WORDS,
   placeOf,
+  SCOPE_WORDS,
   type Entry,
   type InstrumentStamp,
   type JobState,
   type PersonStamp,
 } from '../job';
-import { plan } from '../plan';
+import { leftUnlooked, plan, type Plan } from '../plan';
 import { capital, format, type Length, type UnitSystem } from '../quantity';
+import { resulting, reversible } from '../valve';
 import { callLines, type CallLine } from './calls';
 import { asFound, asLeft } from './found-and-left';
 import { instrumentsIn, peopleIn } from './people';
@@ -27,6 +29,8 @@ export interface WorkingLine {
 export interface Certificate {
   readonly title: string;
   readonly plate: readonly PlateLine[];
+  /** Where it was worked on, what for, and what that left out. */
+  readonly about: readonly PlateLine[];
   readonly reported: string;
   readonly received: string;
   readonly signed?: { readonly by: PersonStamp; readonly at: string; readonly nextDue: string };
@@ -65,10 +69,11 @@ export function certificate(
   const signed = state.records['certificate-signed'].at(-1);
   const stamps = instrumentsIn(state);
   return {
-    title: current.condemned ? 'Condemnation report' : 'Overhaul certificate',
-    plate: [
-      ...plateOf(current.valve, system),
+    title: titleOf(current),
+    plate: plateOf(current.valve, system),
+    about: [
       { label: 'Worked on', value: capital(PLACE_WORDS[placeOf(state)]) },
+      ...scopeLines(state, current),
     ],
     reported: opening.body.reported,
     received: opening.at,
@@ -100,6 +105,44 @@ export function certificate(
     ),
     simulated: stamps.some(({ simulated }) => simulated),
   };
+}
+
+/** An overhaul is what a certificate is usually of; less says so in its title. */
+function titleOf({ condemned, scope }: Plan): string {
+  if (condemned) return 'Condemnation report';
+  if (scope === 'overhaul') return 'Overhaul certificate';
+  return scope === 'quote' ? 'Report and quote' : `Certificate: ${SCOPE_WORDS[scope]}`;
+}
+
+/** What it was for, why that was changed, what nobody looked at and by when somebody does; what a reversal made of it. */
+function scopeLines(state: JobState, { scope, valve }: Plan): PlateLine[] {
+  const changes = state.records['scope-changed'];
+  const left = leftUnlooked(scope, valve);
+  const due = state.records['certificate-signed'].at(-1)?.body.nextDue;
+  const moved = reversible(valve.features);
+  return [
+    ...(scope === 'overhaul' && changes.length === 0
+      ? []
+      : [
+          {
+            label: 'Scope',
+            value: [SCOPE_WORDS[scope], ...changes.map(({ body, by }) => `${body.reason} (${by.name})`)].join(
+              '; ',
+            ),
+          },
+        ]),
+    ...(left.length === 0
+      ? []
+      : [
+          {
+            label: 'Not looked at',
+            value: `${left.join(', ')}; ${due === undefined ? 'at the next overhaul' : `by ${due}`}`,
+          },
+        ]),
+    ...(moved?.reversing
+      ? [{ label: 'Fail action', value: `was ${moved.action}, is ${resulting(moved)}` }]
+      : []),
+  ];
 }
 
 function packingOf(state: JobState, system: UnitSystem): Pick<Certificate, 'packing'> {

@@ -1,24 +1,55 @@
 import { latestRunout, siteOf } from '../calls';
-import { describeEntry, type EntryOf, type JobState, type Stage } from '../job';
+import { describeEntry, onStep, type EntryOf, type JobState, type Stage } from '../job';
 import type { Plan } from '../plan';
 import { format, type UnitSystem } from '../quantity';
 import { seatContact } from '../workings';
+
+/** The stages in which a valve is taken as it came. */
+const BEFORE: readonly Stage[] = ['receive', 'diagnose', 'isolate', 'strip', 'inspect'];
+
+/** What nothing was found on, in one line. */
+function soundLine(words: string, made: readonly EntryOf<'finding-made'>[]): string[] {
+  const sound = made
+    .filter(({ body }) => body.finding.kind === 'sound')
+    .map(({ body }) => body.step.title.toLowerCase());
+  return sound.length > 0 ? [`${words}: ${sound.join('; ')}`] : [];
+}
+
+/** The last reading of each figure, beside what the same figure was before where that was taken. */
+function figures(
+  state: JobState,
+  { steps }: Plan,
+  system: UnitSystem,
+  wanted: (stage: Stage) => boolean,
+): string[] {
+  const last = new Map(
+    state.records.measured
+      .filter(({ body }) => wanted(body.step.stage))
+      .map((entry) => [`${entry.body.step.id} ${entry.body.what}`, entry.body] as const),
+  );
+  return [...last.values()].map(({ step, what, value }) => {
+    const task = steps.find(({ id }) => id === step.id)?.task;
+    const was = task?.kind === 'measure' ? task.asks.find((ask) => ask.what === what)?.was : undefined;
+    const before =
+      was === undefined
+        ? undefined
+        : onStep(state, 'measured', was).findLast(({ body }) => body.what === what)?.body.value;
+    return `${what}: ${format(value, system)}${before ? `, was ${format(before, system)}` : ''}`;
+  });
+}
 
 /** What was found on the valve as it came, in lines. */
 export function asFound(state: JobState, current: Plan, system: UnitSystem): string[] {
   const { records } = state;
   const runout = latestRunout(state);
-  const sound = records['finding-made']
-    .filter(({ body }) => body.finding.kind === 'sound')
-    .map(({ body }) => body.step.title.toLowerCase());
-  const findings = records['finding-made']
+  const made = records['finding-made'].filter(({ body }) => BEFORE.includes(body.step.stage));
+  const findings = made
     .filter(({ body }) => body.finding.kind !== 'sound')
     .map(
       (entry) =>
         describeEntry(entry, system) +
         ('depth' in entry.body.finding ? `, ${format(entry.body.finding.depth, system)} deep` : ''),
     );
-  const measured = records.measured.map(({ body }) => `${body.what}: ${format(body.value, system)}`);
   return [
     ...(runout
       ? [
@@ -26,9 +57,9 @@ export function asFound(state: JobState, current: Plan, system: UnitSystem): str
         ]
       : []),
     ...findings,
-    ...(sound.length > 0 ? [`nothing found: ${sound.join('; ')}`] : []),
+    ...soundLine('nothing found', made),
     ...contactLines(state, current, system, 'inspect'),
-    ...measured,
+    ...figures(state, current, system, (stage) => BEFORE.includes(stage)),
   ];
 }
 
@@ -46,6 +77,11 @@ export function asLeft(state: JobState, current: Plan, system: UnitSystem): stri
         ]
       : []),
     ...contactLines(state, current, system, 'repair'),
+    ...soundLine(
+      'after the work, nothing found',
+      state.records['finding-made'].filter(({ body }) => !BEFORE.includes(body.step.stage)),
+    ),
+    ...figures(state, current, system, (stage) => !BEFORE.includes(stage)),
   ];
 }
 

@@ -1,7 +1,7 @@
-import { energiesOf, pointsOf, storedIn, SHUT_BY_WORDS } from '../isolation';
-import { counts, lineOf, placeOf, valveOf, type EntryOf, type JobState } from '../job';
+import { storedIn, SHUT_BY_WORDS } from '../isolation';
+import { counts, lineOf, placeOf, scopeOf, valveOf, type EntryOf, type JobState } from '../job';
 import { plan, type PlannedStep } from '../plan';
-import type { IsolationPart } from '../procedure';
+import { isolationOf, type IsolationPart } from '../procedure';
 import { meets } from '../task';
 import { format, type UnitSystem } from '../quantity';
 
@@ -50,7 +50,8 @@ export function isolationSheet(state: JobState, units: UnitSystem): IsolationShe
   const { steps } = planned.value;
   const part = (wanted: IsolationPart) =>
     steps.find(({ isolation }) => isolation !== undefined && isSamePart(isolation, wanted));
-  const points = pointsOf(valve, line).map(({ id, title, locked }): SheetPoint => {
+  const isolation = isolationOf({ state, valve, place: placeOf(state), scope: scopeOf(state) }, line);
+  const points = isolation.points.map(({ id, title, locked }): SheetPoint => {
     const entry = part({ is: 'point', point: id })?.finished;
     const gone = part({ is: 'restored', point: id })?.finished;
     const hung = entry?.kind === 'lock-hung' ? entry.body : undefined;
@@ -63,7 +64,7 @@ export function isolationSheet(state: JobState, units: UnitSystem): IsolationShe
       ...(gone ? { off: { by: gone.by.name, at: gone.at } } : {}),
     };
   });
-  const energies = energiesOf(valve, line).map(({ kind, where, proof }): SheetEnergy => {
+  const energies = isolation.energies.map(({ kind, where, proof }): SheetEnergy => {
     if (proof.kind === 'held') return { where, how: proof.how, state: 'held', simulated: false };
     const step = part({ is: 'proof', energy: kind });
     return proof.kind === 'tried'

@@ -21,6 +21,7 @@ const EVERY: { readonly [K in CommandKind]: Extract<RawCommand, { kind: K }>['bo
   'check-makers-sheet': { filed: 1 },
   'check-kit': { sheet: 'PS-K1', kit: 'A', found: [{ line: '1', count: 1 }] },
   'change-place': { place: 'in line', reason: 'the face can be cut where it stands' },
+  'change-scope': { scope: 'repack', reason: 'only the gland weeps' },
   'choose-way': { way: { question: 'leakingGland', choice: 'repack' } },
   'do-step': { step },
   'draw-line': { step, line: usualLine(defaultValve().features) },

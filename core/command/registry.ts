@@ -4,6 +4,7 @@ import { addNote } from './commands/add-note';
 import { assignPerson } from './commands/assign-person';
 import { attachWorking } from './commands/attach-working';
 import { changePlace } from './commands/change-place';
+import { changeScope } from './commands/change-scope';
 import { chooseWay } from './commands/choose-way';
 import { checkKit } from './commands/check-kit';
 import { takeUnit } from './commands/take-unit';
@@ -57,6 +58,7 @@ export const COMMANDS = {
   'attach-working': attachWorking,
   'check-kit': checkKit,
   'change-place': changePlace,
+  'change-scope': changeScope,
   'choose-way': chooseWay,
   'take-unit': takeUnit,
   'assign-person': assignPerson,

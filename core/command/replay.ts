@@ -26,6 +26,7 @@ const WRITTEN_BY: Readonly<Record<EventKind, CommandKind | undefined>> = {
   'job-opened': undefined,
   'job-imported': undefined,
   'place-changed': 'change-place',
+  'scope-changed': 'change-scope',
   'valve-identified': 'identify-valve',
   'step-done': 'do-step',
   measured: 'take-measurement',

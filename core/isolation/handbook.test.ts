@@ -34,8 +34,12 @@ const WANTED: Readonly<Record<ConstructionId, Wanted>> = {
   // Repacked with its actuator left on: that has its air.
   'plug-eccentric': { points: CONTROL, energies: [...PRESSURES, ...AIRS] },
   // All cover bolts but two opposing, the cover clamped: there is a spring under it.
+  // No block stands between a pump and the valve that protects it: the drive is locked out.
   'check-recirculation': {
-    points: BOTH_SIDES,
+    points: [
+      'pump',
+      ...BOTH_SIDES.map((point) => (point === 'block.upstream' ? 'shut-down.upstream' : point)),
+    ],
     energies: [...PRESSURES, 'spring'],
     held: /two opposing bolts/,
   },
@@ -75,7 +79,10 @@ const WANTED: Readonly<Record<ConstructionId, Wanted>> = {
     energies: [...PRESSURES, 'spring'],
     held: /screwed fully off before a bolt/,
   },
-  'relief-shear-pin': { points: ['block.upstream', 'vent.upstream'], energies: ['upstream pressure'] },
+  'relief-shear-pin': {
+    points: ['pump', 'shut-down.upstream', 'vent.upstream'],
+    energies: ['upstream pressure'],
+  },
   // Power off; coil off.
   'solenoid-pilot': {
     points: [...BOTH_SIDES, 'power'],

@@ -60,7 +60,7 @@ export function usualLine(features: Features): Line {
   const closure = closureOf(features);
   const mover = moverOf(features);
   return {
-    upstream: { shutBy: 'block valve', vent: true },
+    upstream: { shutBy: closure.onPump ? 'line shut down' : 'block valve', vent: true },
     downstream: relieves(closure)
       ? { shutBy: 'open end', vent: false }
       : { shutBy: 'block valve', vent: true },

@@ -26,12 +26,28 @@ const pressureOf = (side: Side): EnergyKind => `${side} pressure`;
 export function pointsOf(valve: Valve, line: Line): IsolationPoint[] {
   return [
     ...(line.bypass ? [BYPASS] : []),
+    ...(closureOf(valve.features).onPump ? [PUMP] : []),
     ...SIDES.flatMap((side) => shut(side, line)),
     ...place(valve, line),
     ...SIDES.flatMap((side) => vent(side, line)),
     ...services(valve, line),
   ];
 }
+
+/** Between a pump and the valve that protects it stands no block: the pump itself is what is locked out. */
+const PUMP: IsolationPoint = {
+  id: 'pump',
+  title: 'Stop the pump; lock out and tag its drive',
+  why: 'A pump that starts against a closed or opened valve bursts something: no block stands between them.',
+  caution: 'At the breaker, by a person qualified for it; then try the start button.',
+  minutes: 10,
+  locked: true,
+  for: [],
+  restore: {
+    title: 'Lock off, pump given back',
+    why: 'Last of all: everything is closed and everybody clear.',
+  },
+};
 
 const BYPASS: IsolationPoint = {
   id: 'bypass',

@@ -2,16 +2,17 @@ import { describe, expect, it } from 'vitest';
 import first from './samples/frozen-2026-11-26.json';
 import later from './samples/frozen-2026-11-26-later-kinds.json';
 import places from './samples/frozen-2026-11-26-place.json';
+import scopes from './samples/frozen-2026-11-26-scope.json';
 import tests from './samples/frozen-2026-11-26-pressure-tested.json';
 import { must } from '../problem';
 import { defaultValve, type ConstructionId, type Features } from '../valve';
-import { describeEntry, EVENTS, fold, placeOf, readEntry, readLog, type EventKind } from '.';
+import { describeEntry, EVENTS, fold, placeOf, readEntry, readLog, scopeOf, type EventKind } from '.';
 
 /**
  * Stored entries, frozen as a version of that day wrote them: every kind that there was, and a kind that had a new format
  * then in both. A file is never edited again; a new format freezes a new one.
  */
-const frozen: readonly { kind: string }[] = [...first, ...later, ...places];
+const frozen: readonly { kind: string }[] = [...first, ...later, ...places, ...scopes];
 const sample = (kind: string): Record<string, unknown> => {
   const found = frozen.find((entry) => entry.kind === kind);
   if (!found) throw new Error(`the frozen log has no ${kind}`);
@@ -88,6 +89,14 @@ describe('an opening of format 1, which knew two ways to come', () => {
       ['place-changed', 1],
     ]);
     expect(placeOf(must(fold(log)))).toBe('in line');
+  });
+});
+
+describe('what a job is for', () => {
+  it('is an overhaul where nothing was said, and what was said last otherwise', () => {
+    expect(scopeOf(must(fold(must(readLog(places)))))).toBe('overhaul');
+    const log = must(readLog(scopes));
+    expect(log.map((entry) => scopeOf(must(fold(log.slice(0, entry.seq)))))).toEqual(['repack', 'overhaul']);
   });
 });
 

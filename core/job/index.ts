@@ -39,6 +39,9 @@ export {
 } from './registry';
 export { PLACE_WORDS, PLACES, type Place } from './places';
 export { placeOf } from './place';
+export { SCOPE_WORDS, SCOPES, type Scope } from './scopes';
+export { scopeOf } from './scope';
+export { valveAsLeft, valveWorkedOn } from './worked-on';
 export { LOTS } from './events/part-laid';
 export { apartDegrees, markOf, MARKS_MEET_DEGREES } from './marks';
 export { evidenceOn } from './evidence';

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import first from './samples/frozen-2026-11-26.json';
 import places from './samples/frozen-2026-11-26-place.json';
+import scopes from './samples/frozen-2026-11-26-scope.json';
 import later from './samples/frozen-2026-11-26-later-kinds.json';
 import { must } from '../problem';
 import { defaultValve } from '../valve';
@@ -15,6 +16,8 @@ function eventful(): BenchJob {
   const job = new BenchJob(valve);
   for (const place of ['in line', 'out and back'] as const)
     job.send({ kind: 'change-place', body: { place, reason: 'the body face decides' } });
+  for (const scope of ['quote', 'overhaul'] as const)
+    job.send({ kind: 'change-scope', body: { scope, reason: 'the owner decides' } });
   job.workTo('diagnose.place');
   job.send({
     kind: 'take-evidence',
@@ -184,7 +187,11 @@ describe('stored formats', () => {
   it('a frozen log of format 1 still reads, kind by kind, and folds to the same job', () => {
     const log = must(readLog(first));
     expect(
-      new Set([...log, ...must(readLog(later)), ...must(readLog(places))].map(({ kind }) => kind)),
+      new Set(
+        [...log, ...must(readLog(later)), ...must(readLog(places)), ...must(readLog(scopes))].map(
+          ({ kind }) => kind,
+        ),
+      ),
     ).toEqual(new Set(Object.keys(EVENTS)));
     expect(must(fold(log)).records['certificate-signed']).toHaveLength(1);
   });

@@ -30,6 +30,7 @@ import { partArrived } from './events/part-arrived';
 import { partOrdered } from './events/part-ordered';
 import { personAssigned } from './events/person-assigned';
 import { placeChanged } from './events/place-changed';
+import { scopeChanged } from './events/scope-changed';
 import { pressureTested } from './events/pressure-tested';
 import { runoutTaken } from './events/runout-taken';
 import { stepDone } from './events/step-done';
@@ -44,6 +45,7 @@ import { workingAttached } from './events/working-attached';
 export const EVENTS = {
   'job-opened': jobOpened,
   'place-changed': placeChanged,
+  'scope-changed': scopeChanged,
   'valve-identified': valveIdentified,
   'step-done': stepDone,
   measured,

@@ -1,12 +1,25 @@
 import { siteOf } from '../calls';
-import { counts, onStep, openingOf, placeOf, type EntryOf, type JobState, type Stage } from '../job';
-import { FRAGMENTS, inService, spelt, type Context, type Fragment, type Opening } from '../procedure';
+import { counts, onStep, openingOf, placeOf, scopeOf, type EntryOf, type JobState, type Stage } from '../job';
+import {
+  FRAGMENTS,
+  inService,
+  spelt,
+  worksOn,
+  type Context,
+  type Fragment,
+  type Opening,
+  type Outcome,
+} from '../procedure';
 import { outcomeOf } from '../task';
 import { asksOf, partsOf, type Valve } from '../valve';
 import { proposed, type Proposed } from './order';
 
-/** What falls away on a valve that is beyond repair. */
-const NOT_ON_CONDEMNED: readonly Stage[] = ['repair', 'rebuild', 'set up', 'test'];
+/** What falls away by how it leaves. */
+const LEFT_OUT: Readonly<Record<Outcome, readonly Stage[]>> = {
+  sound: [],
+  condemned: ['repair', 'rebuild', 'set up', 'test'],
+  quoted: ['repair', 'rebuild', 'set up', 'test'],
+};
 
 interface Openings {
   readonly steps: readonly Proposed[];
@@ -21,31 +34,29 @@ export function stepsOfAllOpenings(
   calls: Context['calls'],
   condemned: boolean,
 ): Openings {
+  const outcome: Outcome = condemned ? 'condemned' : scopeOf(state) === 'quote' ? 'quoted' : 'sound';
+  const leftOut = LEFT_OUT[outcome];
   const fragments = FRAGMENTS.filter(
-    ({ when, of }) => (when?.(valve.features) ?? true) && of !== (condemned ? 'sound' : 'condemned'),
+    ({ when, of }) => (when?.(valve.features) ?? true) && (of?.includes(outcome) ?? true),
   );
   const steps: Proposed[] = [];
   for (let opening: Opening = { number: 1 }; ;) {
     const { number } = opening;
     const context = contextFor(state, valve, calls, opening);
-    const composed = (which: readonly Fragment['openings'][]) =>
+    const composed = (which: readonly Fragment['openings'][], named = number) =>
       fragments
         .filter(({ openings }) => which.includes(openings))
-        .flatMap((fragment) => fragment.compose(context))
-        .filter(
-          ({ stage, once }) => !(once && number > 1) && !(condemned && NOT_ON_CONDEMNED.includes(stage)),
-        )
-        .map((draft) => inService(valve, draft));
-    const own = composed(number === 1 ? ['first', 'every'] : ['later', 'every']).map((draft) =>
-      proposed(draft, number),
-    );
+        .flatMap((fragment) =>
+          fragment
+            .compose(context)
+            .filter(({ stage, once }) => !(once && number > 1) && !leftOut.includes(stage))
+            .map((draft) => proposed(inService(valve, placeOf(state), draft), number, named, fragment.room)),
+        );
+    const own = composed(number === 1 ? ['first', 'every'] : ['later', 'every']);
     steps.push(...own);
     const failed = failedSeatTest(state, own);
     if (!failed) {
-      steps.push(
-        ...composed(['last']).map((draft) => proposed(draft, number)),
-        ...composed(['afterwards']).map((draft) => proposed(draft, number, 1)),
-      );
+      steps.push(...composed(['last']), ...composed(['afterwards'], 1));
       return { steps, openings: number };
     }
     opening = { number: number + 1, failed };
@@ -66,13 +77,17 @@ function contextFor(state: JobState, valve: Valve, calls: Context['calls'], open
   const opened = openingOf(state);
   const size = valve.nps ?? 2;
   const roles = new Set(partsOf(valve).map(({ role }) => role));
+  const scope = scopeOf(state);
+  const worked = worksOn(scope, valve.features);
   return {
     valve,
     features: valve.features,
     has: (part) => roles.has(part),
+    works: (part) => worked.has(part),
     site: siteOf(state),
     state,
     place: placeOf(state),
+    scope,
     calls,
     asks: asksOf(opened?.body.valve ?? valve),
     opening,

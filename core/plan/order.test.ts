@@ -4,7 +4,7 @@ import { STAGES, type Stage } from '../job';
 import { must } from '../problem';
 import { always, draft, stepName, type Draft } from '../procedure';
 import { ifThere, lastTime } from '../procedure/relations';
-import { ordered, proposed, type Proposed } from './order';
+import { ordered, settled, proposed, type Proposed } from './order';
 import { readyBy } from './ready-by';
 import { workingDaysFrom } from './working-days';
 
@@ -23,7 +23,7 @@ const step = (id: string, change: Partial<Draft> = {}, opening = 1): Proposed =>
     }),
     opening,
   );
-const order = (steps: Proposed[]) => must(ordered(steps)).map(({ id }) => id);
+const order = (steps: Proposed[]) => must(ordered(settled(steps))).map(({ id }) => id);
 
 describe('the order of steps', () => {
   it('keeps every relation, whatever order the fragments came in', () => {
@@ -41,11 +41,11 @@ describe('the order of steps', () => {
       step('blow', { provides: ['clean to close'] }),
     ];
     expect(order(steps)).toEqual(['wipe', 'blow', 'close']);
-    const [last] = must(ordered(steps)).slice(-1);
+    const [last] = must(ordered(settled(steps))).slice(-1);
     expect(last?.after).toEqual(['wipe', 'blow']);
   });
   it('a milestone that nothing gives, and a step that is not there, are not waited for', () => {
-    expect(must(ordered([step('a', { after: ['tests', ifThere(B)] })]))[0]?.after).toEqual([]);
+    expect(must(ordered(settled([step('a', { after: ['tests', ifThere(B)] })])))[0]?.after).toEqual([]);
   });
   it('a step does not wait for a milestone it gives itself', () => {
     expect(order([step('a', { after: ['tests'], provides: ['tests'] })])).toEqual(['a']);
@@ -63,20 +63,25 @@ describe('the order of steps', () => {
       step('a', { after: [lastTime('seat tested'), 'asked'], provides: ['seat tested'] }, 2),
       step('b', { after: ['seat tested', A] }, 2),
     ];
-    const after = Object.fromEntries(must(ordered(steps)).map((each) => [each.id, each.after]));
+    const after = Object.fromEntries(must(ordered(settled(steps))).map((each) => [each.id, each.after]));
     expect(after).toEqual({ ask: [], a: [], 'a@2': ['a', 'ask'], 'b@2': ['a@2'] });
   });
   it('a circle is refused with the names in it, and no others', () => {
-    const { problem } = ordered([
-      step('free'),
-      step('a', { after: [B] }),
-      step('b', { after: [C] }),
-      step('c', { after: [A] }),
-    ]);
+    const { problem } = ordered(
+      settled([
+        step('free'),
+        step('a', { after: [B] }),
+        step('b', { after: [C] }),
+        step('c', { after: [A] }),
+      ]),
+    );
     expect(problem).toEqual({ code: 'plan.cycle', fragments: ['a', 'b', 'c'] });
   });
   it('one step proposed twice is refused by name', () => {
-    expect(ordered([step('a'), step('a')]).problem).toEqual({ code: 'plan.same-step', steps: ['a'] });
+    expect(ordered(settled([step('a'), step('a')])).problem).toEqual({
+      code: 'plan.same-step',
+      steps: ['a'],
+    });
   });
   it('any relations without a circle give an order that keeps them all, each step once (property)', () => {
     const relations = fc.array(fc.tuple(fc.nat(19), fc.nat(19)), { maxLength: 60 });

@@ -1,11 +1,14 @@
 import { ok, refuse, type Result } from '../problem';
 import { STAGES } from '../job';
 import { isStepName, spelt, type Draft, type Milestone, type Relation } from '../procedure';
+import type { Room } from '../valve';
 
 /** A step as it was proposed for one opening of the valve. */
 export interface Proposed {
   readonly id: string;
   readonly opening: number;
+  /** The room of the valve that its fragment belongs to; absent of what every job has. */
+  readonly room?: Room;
   readonly draft: Draft;
 }
 
@@ -15,20 +18,21 @@ export interface Placed extends Proposed {
 }
 
 /** A draft for one opening, named by its number; what is done once, after the last, by none. */
-export const proposed = (draft: Draft, opening: number, named = opening): Proposed => ({
+export const proposed = (draft: Draft, opening: number, named = opening, room?: Room): Proposed => ({
   id: spelt(draft.name, named),
   opening,
   draft,
+  ...(room === undefined ? {} : { room }),
 });
 
 /**
  * Puts steps in an order that keeps every relation; among those that may come next, the earlier opening, then the
  * earlier stage, then the fragment's own order. A circle of relations is refused with the names in it.
  */
-export function ordered(steps: readonly Proposed[]): Result<Placed[]> {
+export function ordered(steps: readonly Placed[]): Result<Placed[]> {
   const twice = repeated(steps.map(({ id }) => id));
   if (twice.length > 0) return refuse({ code: 'plan.same-step', steps: twice });
-  const placed = settled(steps).map((each, i) => ({
+  const placed = steps.map((each, i) => ({
     each,
     rank: (each.opening * STAGES.length + STAGES.indexOf(each.draft.stage)) * steps.length + i,
     waitsFor: each.after.length,
@@ -67,7 +71,8 @@ function repeated(ids: readonly string[]): string[] {
   return [...new Set(ids.filter((id) => seen.has(id) || !seen.add(id)))];
 }
 
-function settled(steps: readonly Proposed[]): Placed[] {
+/** Relations as the ids that they mean on this plan. */
+export function settled(steps: readonly Proposed[]): Placed[] {
   const ids = new Set(steps.map(({ id }) => id));
   const givers = new Map<string, string[]>();
   for (const { id, opening, draft } of steps)

@@ -1,13 +1,24 @@
 import { ok, type Result } from '../problem';
 import { callsOf, type StandingCall } from '../calls';
-import { openingOf, standingEntries, stepIdOf, valveOf, type Entry, type JobState, type Stage } from '../job';
-import type { Draft } from '../procedure';
+import {
+  placeOf,
+  scopeOf,
+  standingEntries,
+  stepIdOf,
+  valveWorkedOn,
+  type Entry,
+  type JobState,
+  type Scope,
+  type Stage,
+} from '../job';
+import { hasOwnAir, worksOn, type Draft } from '../procedure';
 import type { PartRole, Valve } from '../valve';
 import { finishedBy, StepFacts } from '../task';
 import { withBenchAir } from './bench-air';
 import { deliberateSteps } from './deliberate';
 import { stepsOfAllOpenings } from './openings';
-import { ordered, type Placed } from './order';
+import { ordered, settled, type Placed } from './order';
+import { withinScope } from './scope';
 import { bothSides, coveredBy, signingOf, type Signing } from './signatures';
 import { onTheBench } from './swap';
 
@@ -40,6 +51,7 @@ export interface PlannedStep extends Omit<
 
 export interface Plan {
   readonly valve: Valve;
+  readonly scope: Scope;
   readonly steps: readonly PlannedStep[];
   readonly calls: ReadonlyMap<PartRole, StandingCall>;
   /** The step to do now: the first that is ready, one that waits for a part only when nothing else is. */
@@ -63,21 +75,25 @@ export function plan(state: JobState): Result<Plan | undefined> {
 }
 
 function compose(state: JobState): Result<Plan | undefined> {
-  const valve = valveOf(state);
-  const opened = openingOf(state);
-  if (!valve || !opened) return ok(undefined);
+  const valve = valveWorkedOn(state);
+  if (!valve) return ok(undefined);
   const calls = callsOf(state);
   const condemned = [...calls.values()].some(({ verdict }) => verdict === 'condemn');
   const { steps: asked, openings } = stepsOfAllOpenings(state, valve, calls, condemned);
-  const settled = ordered(onTheBench(state, valve, asked));
-  if (!settled.ok) return settled;
-  const order = withBenchAir(settled.value, valve);
+  const scope = scopeOf(state);
+  const cut = withinScope(state, valve, settled(onTheBench(state, valve, asked)));
+  const sorted = ordered(cut);
+  if (!sorted.ok) return sorted;
+  const order = hasOwnAir({ state, valve, place: placeOf(state), scope })
+    ? sorted.value
+    : withBenchAir(sorted.value, valve);
   const steps = [...keptSteps(state, order), ...withStatus(order, state)];
   const open = steps.filter(({ status }) => status !== 'done');
   return ok({
     valve,
+    scope,
     steps,
-    calls,
+    calls: callsWithin(scope, valve, calls, cut),
     inHand:
       steps.find(({ status, waits }) => status === 'ready' && waits.length === 0) ??
       steps.find(({ status }) => status === 'ready'),
@@ -85,6 +101,21 @@ function compose(state: JobState): Result<Plan | undefined> {
     condemned,
     openings,
   });
+}
+
+/** What is new at every overhaul is new only where the scope comes to it. */
+function callsWithin(
+  scope: Scope,
+  valve: Valve,
+  calls: ReadonlyMap<PartRole, StandingCall>,
+  steps: readonly Placed[],
+): ReadonlyMap<PartRole, StandingCall> {
+  if (scope === 'overhaul') return calls;
+  const worked = worksOn(scope, valve.features);
+  const back = new Set(steps.flatMap(({ draft }) => draft.on));
+  return new Map(
+    [...calls].filter(([part, { because }]) => because.length > 0 || worked.has(part) || back.has(part)),
+  );
 }
 
 function withStatus(order: readonly Placed[], state: JobState): PlannedStep[] {

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { apartDegrees, MARKS_MEET_DEGREES } from '../job';
 import { degrees, parseQuantity, valueIn } from '../quantity';
 import { BenchJob, LEAD } from '../testing/bench';
-import { CONSTRUCTION_IDS, defaultValve } from '../valve';
+import { waitsFor } from '../testing/relations';
+import { CONSTRUCTION_IDS, defaultValve, type ConstructionId } from '../valve';
 import { handOver } from '.';
 
 const mark = (job: BenchJob, step: string, clock: string) =>
@@ -51,18 +52,53 @@ describe('match marks (handbook part 1: nobody wrote down how the bonnet was clo
 });
 
 describe('settings that are lost with the first turn (common practice)', () => {
-  it('a relief valve: turns and height of its screw, before it is touched, and again with the difference', () => {
-    const { steps } = new BenchJob(defaultValve('relief-spring')).plan();
-    const place = (id: string) => steps.findIndex((step) => step.id === id);
-    expect(place('strip.settings')).toBeGreaterThan(-1);
-    const again = steps[place('setup.settings')]?.task;
-    expect(again?.kind === 'measure' && again.asks.map(({ what, was }) => `${what}: ${String(was)}`)).toEqual(
-      [
-        'turns of the compression screw: strip.settings',
-        'height of the compression screw: strip.settings',
-        'length of the spring as set: strip.settings',
-      ],
-    );
+  it('a relief valve: the height of its screw once the cap is off, its turns as it is backed off; both again', () => {
+    const job = new BenchJob(defaultValve('relief-spring'));
+    const before = (id: string) => [...waitsFor(job.plan(), id)];
+    // Nothing under a cap can be measured with the cap on.
+    expect(job.step('strip.settings')).toBeUndefined();
+    expect(before('strip.screw-height')).toContain('strip.cap');
+    expect(before('strip.compression-screw')).toContain('strip.screw-height');
+    const was = (id: string) => {
+      const task = job.step(id)?.task;
+      return task?.kind === 'measure' ? task.asks.map((ask) => `${ask.what}: ${String(ask.was)}`) : [];
+    };
+    expect(was('rebuild.compression-screw')).toEqual([
+      'turns of the compression screw: strip.compression-screw',
+    ]);
+    expect(was('setup.screw-height')).toEqual(['height of the compression screw: strip.screw-height']);
+    expect(before('setup.screw-height')).toContain('setup.set');
+  });
+  it('packing fills what lantern ring and adapters leave of the box, so many of it below the port', () => {
+    // 2 in deep, 1/4 in gland, 3/8 in lantern ring; rings 1/4 in, compressed by a quarter: 0.1875 in each.
+    const packed = (id: ConstructionId) => {
+      const job = new BenchJob(defaultValve(id)).workTo('rebuild.pack');
+      const task = job.step('rebuild.pack')?.task;
+      if (task?.kind !== 'packing') throw new Error(`${id} is not packed`);
+      return task;
+    };
+    expect(packed('control-globe-double-seat')).toMatchObject({ rings: 7, below: 4, opened: 'cut at 45°' });
+    expect(packed('plug-eccentric')).toMatchObject({ opened: 'cut radially' });
+    expect(packed('control-balanced-cage')).toMatchObject({ opened: 'whole' });
+  });
+  it('what is counted off is counted on again by the step that restores it, side by side', () => {
+    const pairs: [ConstructionId, string, string][] = [
+      ['control-balanced-cage', 'strip.preload', 'rebuild.preload'],
+      ['control-ball-in-venturi', 'strip.coupler', 'rebuild.couple'],
+      ['control-butterfly', 'strip.actuator-off', 'rebuild.actuator-on'],
+      ['globe-yoke-clamp', 'strip.shims', 'rebuild.shims'],
+    ];
+    for (const [id, off, on] of pairs) {
+      const job = new BenchJob(defaultValve(id));
+      const [taken, again] = [job.step(off)?.task, job.step(on)?.task];
+      expect(taken?.kind, off).toBe('measure');
+      if (taken?.kind !== 'measure' || again?.kind !== 'measure') throw new Error(`${on} compares nothing`);
+      expect(again.asks.map(({ what }) => what)).toEqual(taken.asks.map(({ what }) => what));
+      expect(
+        again.asks.every(({ was }) => was === off),
+        on,
+      ).toBe(true);
+    }
   });
   it('a relief valve: its rings are counted before the bonnet is off and come back by the count (blowdown)', () => {
     const job = new BenchJob(defaultValve('relief-spring')).workTo('strip.ring-notches');
@@ -81,7 +117,7 @@ describe('settings that are lost with the first turn (common practice)', () => {
     ]);
   });
   it('every valve with a spring to set has its figure taken', () => {
-    const sprung = ['spring-diaphragm', 'range-spring', 'set-spring', 'weight-lever'];
+    const sprung = ['spring-diaphragm', 'range-spring', 'weight-lever'];
     for (const id of CONSTRUCTION_IDS) {
       const valve = defaultValve(id);
       const has = new BenchJob(valve).step('strip.settings') !== undefined;

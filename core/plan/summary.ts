@@ -1,4 +1,4 @@
-import { STAGES, type JobState, type Stage } from '../job';
+import { STAGES, type JobState, type Scope, type Stage } from '../job';
 import { blockedBy, type Blocked } from './blocked';
 import { awaitedBy, type Awaited } from './ready-by';
 import { plan, stageOf, type Plan, type PlannedStep } from './plan';
@@ -7,6 +7,8 @@ import { plan, stageOf, type Plan, type PlannedStep } from './plan';
 export interface JobSummary {
   readonly state: 'open' | 'released' | 'condemned';
   readonly stage: Stage;
+  /** What it is for; absent: an overhaul. */
+  readonly scope?: Scope;
   /** Where the pointer stands on the travel scale, 0 to 10. */
   readonly travel: number;
   /** Where the holds are on the scale, and whether they are released. */
@@ -32,6 +34,7 @@ export function summarise(state: JobState, known?: Plan): JobSummary | undefined
   return {
     state: signed ? (current.condemned ? 'condemned' : 'released') : 'open',
     stage,
+    ...(current.scope === 'overhaul' ? {} : { scope: current.scope }),
     travel: signed ? STAGES.length : travelOf(current, stage),
     holds: current.steps
       .filter(({ task, kept }) => task.kind === 'hold' && !kept)

@@ -44,7 +44,6 @@ describe.each(CONSTRUCTION_IDS)('%s, handed over at any moment', (construction) 
   beforeAll(() => {
     // Each place in turn: every construction in each of them would be three times the work and say no more.
     const place = PLACES[CONSTRUCTION_IDS.indexOf(construction) % PLACES.length];
-    // Screwed ends: the studs of two line flanges are eighty clicks more of the same.
     const valve = { ...defaultValve(construction), ends: 'screwed' as const };
     seen = watched(new BenchJob(valve, place ? { place } : {}));
   });

@@ -1,10 +1,10 @@
 import { wordReason, type SiteRules } from '../inspection';
 import type { EnergyKind } from '../isolation';
 import type { StandingCall } from '../calls';
-import type { EntryOf, JobState, Place, Stage } from '../job';
+import type { EntryOf, JobState, Place, Scope, Stage } from '../job';
 import { phrase, type Phrase } from '../quantity';
 import type { Task } from '../task';
-import type { Ask, Features, PartRole, Valve } from '../valve';
+import type { Ask, Features, PartRole, Room, Valve } from '../valve';
 import type { ConsumableName } from './consumables';
 import type { Milestone, Relation, StepName } from './relations';
 import type { ToolName } from './tools';
@@ -54,9 +54,16 @@ export interface Draft {
 }
 
 export type IsolationPart =
-  | { readonly is: 'point'; readonly point: string }
-  | { readonly is: 'restored'; readonly point: string }
+  | {
+      readonly is: 'point' | 'restored';
+      readonly point: string;
+      /** Whoever does it stands at line pressure. */
+      readonly live?: true;
+    }
   | { readonly is: 'proof'; readonly energy: EnergyKind };
+
+/** How a valve leaves: put right, beyond repair, or apart on its tray until a quote is answered. */
+export type Outcome = 'sound' | 'condemned' | 'quoted';
 
 /** One time that the valve is open: the first, and one more for each seat test over its allowance. */
 export interface Opening {
@@ -71,9 +78,12 @@ export interface Context {
   readonly features: Features;
   /** Whether this valve has the part. */
   readonly has: (part: PartRole) => boolean;
+  /** Whether the job is about the part: its scope works on it. */
+  readonly works: (part: PartRole) => boolean;
   readonly site: SiteRules;
   readonly state: JobState;
   readonly place: Place;
+  readonly scope: Scope;
   readonly calls: ReadonlyMap<PartRole, StandingCall>;
   /** What was unknown when the valve came in, answered since or not. */
   readonly asks: readonly Ask[];
@@ -94,8 +104,10 @@ export interface Fragment {
   readonly openings: 'first' | 'every' | 'last' | 'later' | 'afterwards';
   /** The features it is written for; every valve unless told. */
   readonly when?: (features: Features) => boolean;
-  /** Only for a valve that is condemned, or only for one that is not; for both unless told. */
-  readonly of?: 'condemned' | 'sound';
+  /** Only for valves that leave so; for every one unless told. */
+  readonly of?: readonly Outcome[];
+  /** The room of the valve that it works on. */
+  readonly room?: Room;
   readonly compose: (context: Context) => readonly Draft[];
 }
 

@@ -2,17 +2,22 @@ import { closureSteps } from './closures';
 import type { Fragment } from './draft';
 import { asFound } from './every-job/as-found';
 import { closingUp } from './every-job/closing-up';
-import { diagnose } from './every-job/diagnose';
+import { diagnose, ringsOnTop } from './every-job/diagnose';
 import { inspectParts } from './every-job/inspect';
 import { inService } from './every-job/in-service';
-import { isolate, restore } from './every-job/isolate';
+import { isolate } from './every-job/isolation/isolate';
+import { restore } from './every-job/isolation/restore';
+import { trial } from './every-job/isolation/trial';
 import { liftBack, liftOut } from './every-job/lift';
 import { jointFaces } from './every-job/joint-faces';
+import { lookedAtAgain } from './every-job/looked-at-again';
 import { marksMet, matchMarks, ventedAgain } from './every-job/match-marks';
 import { partRenewal } from './every-job/part-renewal';
 import { pressureTests, testHold } from './every-job/pressure-tests';
+import { outOfScope } from './every-job/out-of-scope';
 import { receive } from './every-job/receive';
-import { condemn, release } from './every-job/release';
+import { reversal } from './every-job/reversal';
+import { condemn, quote, release } from './every-job/release';
 import { blueAsFound } from './every-job/seat-work/bluing';
 import { cutting } from './every-job/seat-work/cutting';
 import { grinding } from './every-job/seat-work/rounds';
@@ -32,12 +37,15 @@ export const FRAGMENTS: readonly Fragment[] = [
   receive,
   asFound,
   diagnose,
+  ringsOnTop,
+  reversal,
   isolate,
   liftOut,
   matchMarks,
   ventedAgain,
   settings,
   inspectParts,
+  outOfScope,
   moverSteps,
   positionerSteps,
   jointSteps,
@@ -50,13 +58,16 @@ export const FRAGMENTS: readonly Fragment[] = [
   partRenewal,
   cutting,
   grinding,
+  lookedAtAgain,
   closingUp,
   marksMet,
   pressureTests,
   testHold,
+  trial,
   liftBack,
   restore,
   inService,
   release,
   condemn,
+  quote,
 ];

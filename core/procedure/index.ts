@@ -9,11 +9,14 @@ export {
   type Fragment,
   type IsolationPart,
   type Opening,
+  type Outcome,
 } from './draft';
 export { consumableOf, type ConsumableName } from './consumables';
 export { toolOf, type ToolName } from './tools';
 export { lookOf } from './every-job/looks';
 export { FRAGMENTS } from './fragments';
+export { isolatedFor, scopeProcedure, scopesOf, worksOn, type Isolated, type ScopeProcedure } from './scopes';
+export { hasOwnAir, isolationOf } from './every-job/isolation/isolated';
 export { inService } from './service';
 export {
   isStepName,

@@ -61,10 +61,12 @@ const THOU_BELOW_METRES = 0.05 * 0.0254;
 const KSI_FROM_PASCALS = 10_000 * 6894.757293168;
 const MINUTES_FROM_SECONDS = 120;
 
+const isTurns = ({ dimension, unit }: Quantity): boolean => dimension === 'angle' && unit === 'turn';
+
 /** The unit in which this system shows this quantity. */
 export function preferredUnit(q: Quantity, system: UnitSystem): string {
-  // Things counted stay what they are.
-  if (q.dimension === 'count') return q.unit;
+  // Things counted stay what they are, and turns of a screw are counted.
+  if (q.dimension === 'count' || isTurns(q)) return q.unit;
   const size = Math.abs(si(q));
   if (q.dimension === 'length' && system === 'US' && size > 0 && size < THOU_BELOW_METRES) return 'thou';
   if (q.dimension === 'stress' && system === 'US' && size >= KSI_FROM_PASCALS) return 'ksi';
@@ -95,7 +97,7 @@ export const formatClock = (angle: Quantity<'angle'>): string =>
   `${formatNumber(valueIn(angle, 'o’clock') % 12, 1).replace(/^0$/, '12')} o’clock`;
 
 const isInSystem = (q: Quantity, system: UnitSystem): boolean => {
-  if (q.unit === PREFERRED[q.dimension][system]) return true;
+  if (q.unit === PREFERRED[q.dimension][system] || isTurns(q)) return true;
   return (
     q.dimension === 'length' && (system === 'US' ? ['in', 'thou', 'ft'] : ['mm', 'µm', 'm']).includes(q.unit)
   );

@@ -81,6 +81,7 @@ const sheet: KitSheet = kitSheetSchema.parse({
     },
     { line: '6', name: 'Backup rings', part: 'backup rings', quantity: 2, kits: ['S', 'D', 'A'] },
     { line: '7', name: 'Housing gasket', part: 'housing gasket', quantity: 1, kits: ['S', 'D', 'A'] },
+    { line: '8', name: 'Diaphragm nut', part: 'diaphragm nut', quantity: 1, kits: ['S', 'D', 'A'] },
   ],
 });
 
@@ -122,7 +123,7 @@ describe('which kit of the sheet', () => {
 });
 
 describe('the bag against its sheet (common practice; handbook part 2, construction 15)', () => {
-  const full = bag(['1', 1, '2Q25'], ['3', 1, '2Q25'], ['5', 1, '2Q25'], ['6', 2], ['7', 1]);
+  const full = bag(['1', 1, '2Q25'], ['3', 1, '2Q25'], ['5', 1, '2Q25'], ['6', 2], ['7', 1], ['8', 1]);
   const verdicts = (of: Valve, counted: Counted[]) =>
     Object.fromEntries(check(of, counted).rows.map(({ line, part, verdict }) => [line || part, verdict]));
 
@@ -135,6 +136,7 @@ describe('the bag against its sheet (common practice; handbook part 2, construct
       5: 'belongs and present',
       6: 'belongs and present',
       7: 'belongs and present',
+      8: 'belongs and present',
       'port seat': 'in no kit',
     });
     expect(check(valve('single acting'), full).complete).toBe(true);

@@ -94,6 +94,8 @@ export type { LapsAgainst } from './lapping';
 export type { LookChoice } from './look';
 export { apartBy, meets } from './measure';
 export type { MeasureAsk } from './measure-ask';
+export type { MeasureTask } from './measure';
+export type { PackingTask } from './packing';
 export { outcomeOf, passed, type TestOutcome } from './pressure-test';
 export type { Shown } from './shown';
 export { StepFacts, type Hands, type PlainCommand } from './task-kind';

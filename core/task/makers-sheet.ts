@@ -1,3 +1,4 @@
+import type { TorquePlace } from '../valve';
 import type { TaskKind } from './task-kind';
 
 /** The maker's figures of this model, typed once. */
@@ -6,6 +7,8 @@ export interface MakersSheetTask {
   readonly model?: string;
   readonly joint: boolean;
   readonly gland: boolean;
+  /** Other places of this valve that are tightened to a figure. */
+  readonly places: readonly TorquePlace[];
 }
 
 export const makersSheetTask: TaskKind<MakersSheetTask> = {

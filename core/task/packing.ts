@@ -6,8 +6,12 @@ import type { TaskKind } from './task-kind';
 export interface PackingTask {
   readonly kind: 'packing';
   readonly rings: number;
+  /** Of them, below the lantern ring. */
+  readonly below?: number;
   readonly section: Length;
   readonly length: Length;
+  /** How a ring is opened to go round its stem; whole rings are cut to no length. */
+  readonly opened: 'cut at 45°' | 'cut radially' | 'whole';
   readonly stem: Length;
   readonly bore: Length;
   readonly stagger: number;

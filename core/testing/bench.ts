@@ -21,6 +21,7 @@ import {
   type PersonStamp,
   type Place,
   type Role,
+  type Scope,
 } from '../job';
 import { USUAL_RULES, type SiteRules } from '../inspection';
 import { plan, type Plan, type PlannedStep } from '../plan';
@@ -113,17 +114,20 @@ export class BenchJob {
     options: {
       site?: SiteRules;
       place?: Place;
+      scope?: Scope;
       due?: string;
       only?: ShelfUnitKind;
       sheet?: MakersSheet;
     } = {},
   ) {
-    const { site = USUAL_RULES, place = usualPlace(valve), due, only, sheet } = options;
+    const { site = USUAL_RULES, place = usualPlace(valve), scope, due, only, sheet } = options;
     const body = {
-      valve,
+      // Screwed unless told: the studs of two line flanges are eighty clicks more of the same.
+      valve: { ends: 'screwed' as const, ...valve },
       site,
       place,
       reported: 'passes when shut',
+      ...(scope === undefined ? {} : { scope }),
       ...(due === undefined ? {} : { due }),
       ...(only === undefined ? {} : { only }),
     };

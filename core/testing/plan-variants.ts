@@ -5,6 +5,7 @@ import { commandId, type Fact, type JobState } from '../job';
 import { seedFrom } from '../simulation';
 import { plan, type Plan, type PlannedStep } from '../plan';
 import { must } from '../problem';
+import { scopesOf } from '../procedure';
 import { psig } from '../quantity';
 import { CONSTRUCTION_IDS, defaultValve, type Valve } from '../valve';
 import { anyFeatures } from './any-features';
@@ -23,7 +24,7 @@ const stamp = { commandId: commandId.parse(id(1)), by: TECHNICIAN, at: '2026-11-
 
 /**
  * Plans that between them show what the fragments do: every construction in its line and bare, with something found on
- * every look, opened again after its seat test, and random valves of features that may stand together.
+ * every look, opened again after its seat test, each job that a rotary valve can be in for, and random valves of features that may stand together.
  */
 export function planVariants(): PlanVariant[] {
   const states = CONSTRUCTION_IDS.flatMap((construction): [string, JobState][] => {
@@ -37,9 +38,15 @@ export function planVariants(): PlanVariant[] {
       ...(again ? [[`${construction}, bare, opened again`, again] satisfies [string, JobState]] : []),
     ];
   });
+  const rotary = defaultValve('control-rotary-eccentric');
+  const cut = scopesOf(rotary.features).map((scope): [string, JobState] => [
+    `${rotary.construction}, ${scope}, in line`,
+    new BenchJob(rotary, { place: 'in line', scope }).state,
+  ]);
   const random = fc.sample(anyFeatures, { seed: SEED, numRuns: RANDOM_VALVES });
   return [
     ...states,
+    ...cut,
     ...random.map((features, i): [string, JobState] => [
       `random valve ${i + 1}`,
       new BenchJob({ ...defaultValve(), ratedPressure: psig(5000), features }).state,

@@ -59,9 +59,12 @@ export {
   makersJointTorque,
   makersSheet,
   makersStemTir,
+  makersTorque,
+  TORQUE_PLACES,
   sheetKey,
   type MakersFigure,
   type MakersSheet,
+  type TorquePlace,
 } from './makers-sheet';
 export { moverWords } from './mover-words';
 export { protectionFor, type Protection } from './protection';
@@ -79,6 +82,7 @@ export {
   type Details,
 } from './details';
 export * from './parts';
+export { asReversed, resulting, reversible, toReverse, type Reversible } from './reversal';
 export {
   SHELF_UNIT_KINDS,
   SHELF_UNITS,

@@ -8,6 +8,23 @@ const page = z.string().trim().min(1).max(20);
 const figure = <D extends 'torque' | 'length'>(dimension: D) =>
   z.strictObject({ value: quantityOf(dimension), page });
 
+/** What is tightened to a figure besides the joint and the gland of a packed box. */
+export const TORQUE_PLACES = [
+  'seat retainer',
+  'pivot',
+  'diaphragm bolt',
+  'trunnion plug',
+  'insert screw',
+  'yoke',
+  'yoke clamp bolt',
+  'nozzle',
+  'liner sub',
+  'bonnet',
+  'packing gland',
+  'bearing cap',
+] as const;
+export type TorquePlace = (typeof TORQUE_PLACES)[number];
+
 /** What a maker's sheet says of a model: typed once, with its revision and the page of every figure. */
 export const makersSheet = z.strictObject({
   model: z.string().trim().min(1).max(60),
@@ -17,6 +34,7 @@ export const makersSheet = z.strictObject({
       jointTorque: figure('torque').exactOptional(),
       glandTorque: figure('torque').exactOptional(),
       stemTir: figure('length').exactOptional(),
+      torques: z.partialRecord(z.enum(TORQUE_PLACES), figure('torque')).exactOptional(),
     })
     .refine((figures) => Object.keys(figures).length > 0, 'the sheet has no figure yet'),
 });
@@ -61,6 +79,12 @@ export function makersGlandTorque({ sheet, features }: OnSheet): MakersFigure<To
   if (sheet?.figures.glandTorque) return onPage(sheet, sheet.figures.glandTorque);
   const typed = 'chamber' in features.packing ? features.packing.glandTorque : undefined;
   return typed && { value: typed, source: { standing: 'maker', name: "Maker's torque sheet" } };
+}
+
+/** The maker's torque of any other place, where there is one. */
+export function makersTorque({ sheet }: OnSheet, place: TorquePlace): MakersFigure<Torque> | undefined {
+  const found = sheet?.figures.torques?.[place];
+  return sheet && found && onPage(sheet, found);
 }
 
 /** The maker's limit on the stem's runout, where there is one. */

@@ -1,10 +1,16 @@
 import type { Change } from './change';
 import { countFault } from './fault-counts';
 import { followSheet } from './makers-sheets';
+import { followReversal } from './reversed-valves';
 import { followShelf } from './shelf';
 
 /** What follows from new entries outside the job itself: all of it with them, or none. */
-const FOLLOWERS: readonly ((change: Change) => Promise<void>)[] = [followSheet, countFault, followShelf];
+const FOLLOWERS: readonly ((change: Change) => Promise<void>)[] = [
+  followSheet,
+  countFault,
+  followShelf,
+  followReversal,
+];
 
 export async function follow(change: Change): Promise<void> {
   for (const each of FOLLOWERS) await each(change);

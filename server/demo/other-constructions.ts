@@ -126,7 +126,7 @@ const CAME: readonly Came[] = [
     technician: 2,
     daysAgo: 4,
     dueInDays: 6,
-    until: { off: 'bypass insert' },
+    until: { stage: 'inspect', task: 'look', part: 'bypass insert' },
   },
   {
     tag: 'DH-240',

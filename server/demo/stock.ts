@@ -108,6 +108,7 @@ export const KIT_SHEETS: readonly KitSheet[] = [
       line(5, 'stem O-ring', ['15-S', '15-D', '15-A'], 'Stem O-ring'),
       line(6, 'backup rings', ['15-S', '15-D', '15-A'], 'Backup ring', 2),
       line(7, 'housing gasket', ['15-S', '15-D', '15-A'], 'Housing gasket'),
+      line(8, 'diaphragm nut', ['15-S', '15-D', '15-A'], 'Diaphragm nut'),
     ],
   },
   {

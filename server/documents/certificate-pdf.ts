@@ -18,7 +18,7 @@ export async function certificatePdf(made: JobPaper): Promise<Buffer> {
       paper.simulated ? 'Some readings are simulated.' : '',
     ].join(''),
     content: [
-      plate(paper.plate),
+      plate([...paper.plate, ...paper.about]),
       {
         text: `Reported: ${paper.reported || 'nothing'}. Received ${day(paper.received)}.`,
         margin: [0, 8, 0, 0],

@@ -209,6 +209,11 @@ export const done = (step: string, note?: string) => ({
 
 const mark = (step: string) => ({ kind: 'set-mark', body: { step, part: 'bonnet', clock: "2 o'clock" } });
 
+const counted = (step: string) => ({
+  kind: 'take-measurement',
+  body: { step, what: 'packing rings', value: '6 pieces', readBy: 'hand' },
+});
+
 export const laidOut = (step: string) => ({
   kind: 'match-spares',
   body: { step, laid: [{ what: 'kit' }] },
@@ -242,7 +247,9 @@ export async function stripToRunout(screen: Screen, job: string): Promise<number
         ? mark(step)
         : step === 'receive.spares'
           ? laidOut(step)
-          : done(step, 'No. 71');
+          : step === 'strip.packing'
+            ? counted(step)
+            : done(step, 'No. 71');
     const answer = await screen.command(job, version++, command);
     if (answer.status !== 200) throw new Error(`${step}: ${JSON.stringify(answer.body)}`);
   }

@@ -7,6 +7,7 @@ import { sayTime } from '../parts/dates';
 import { SETTLED_AFTER_MILLISECONDS, stepChanged, useKeys } from '../keys/keys';
 import { useJob } from '../stores/job';
 import { usePreferences } from '../stores/preferences';
+import ScopeAdvice from './ScopeAdvice.vue';
 import StepFold from './StepFold.vue';
 import StepInHand from './StepInHand.vue';
 
@@ -53,7 +54,9 @@ watch(
     fresh.start();
     if (before === undefined) return;
     await nextTick();
-    document.getElementById('in-hand')?.scrollIntoView({ block: 'nearest' });
+    // A proposal stands over the step: it is seen first.
+    const proposed = document.getElementById('scope-advice');
+    (proposed ?? document.getElementById('in-hand'))?.scrollIntoView({ block: 'nearest' });
   },
   { immediate: true },
 );
@@ -92,6 +95,7 @@ useKeys([
         Fold up what is done
       </button>
     </template>
+    <ScopeAdvice />
     <p v-if="signed" class="signed label">
       The certificate is signed. <router-link :to="`/jobs/${job.id}/certificate`">Open it</router-link>
     </p>

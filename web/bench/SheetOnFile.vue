@@ -17,13 +17,16 @@ const LABELS = {
   glandTorque: 'torque of the gland',
   stemTir: 'limit of stem runout',
 } as const;
-const figures = computed(() =>
-  Object.entries(sheet.value?.figures ?? {}).map(([name, { value, page }]) => ({
-    label: LABELS[name as keyof typeof LABELS],
-    value: show(value),
-    page,
-  })),
-);
+const figures = computed(() => {
+  const { torques = {}, ...others } = sheet.value?.figures ?? {};
+  return [
+    ...Object.entries(others).map(([name, figure]) => ({
+      label: LABELS[name as keyof typeof LABELS],
+      ...figure,
+    })),
+    ...Object.entries(torques).map(([place, figure]) => ({ label: `torque of the ${place}`, ...figure })),
+  ].map(({ label, value, page }) => ({ label, value: show(value), page }));
+});
 const ofPlate = computed(() => job.state && sheet.value && plateNamesModel(job.state, sheet.value.model));
 const own = computed(() => on.value?.filed.by.id === session.person?.id);
 function check(): void {

@@ -4,6 +4,7 @@ import { siteOf } from '@dusk-wren/core/calls';
 import { computed } from 'vue';
 import { useJob } from '../stores/job';
 import PlaceForm from './PlaceForm.vue';
+import ScopeForm from './ScopeForm.vue';
 
 /** Where practitioners disagree: the site's way, and another one for this job, each with what it gives up. */
 const job = useJob();
@@ -18,6 +19,7 @@ function choose(question: Question, choice: string): void {
 
 <template>
   <div v-if="site" class="ways">
+    <ScopeForm />
     <PlaceForm />
     <p class="muted">
       Both ways are good practice somewhere. {{ site.name }} goes by what is marked; another can be taken for

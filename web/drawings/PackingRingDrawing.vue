@@ -8,6 +8,7 @@ const props = defineProps<{
   bore: Length;
   section: Length;
   length: Length;
+  opened: 'cut at 45°' | 'cut radially' | 'whole';
   rings: number;
   /** Degrees from joint to joint. */
   stagger: number;
@@ -20,6 +21,8 @@ const outer = computed(() => (inch(props.bore) / 2) * scale.value);
 const cutScale = computed(() => Math.min(58, 380 / inch(props.length)));
 const cut = computed(() => inch(props.length) * cutScale.value);
 const thick = computed(() => Math.max(6, inch(props.section) * cutScale.value));
+/** How far a cut leans: a skive by its own section, a radial cut not at all. */
+const skew = computed(() => (props.opened === 'cut at 45°' ? thick.value : 0));
 const ticks = computed(() => Array.from({ length: Math.floor(inch(props.length)) + 1 }, (_, i) => i));
 const joint = (i: number) => {
   const angle = (((i * props.stagger) % 360) - 90) * (Math.PI / 180);
@@ -48,8 +51,8 @@ const joint = (i: number) => {
       <path :d="`M${joint(i - 1).x1} ${joint(i - 1).y1}L${joint(i - 1).x2} ${joint(i - 1).y2}`" />
       <text v-if="i * stagger <= 360" :x="joint(i - 1).tx" :y="joint(i - 1).ty">{{ i }}</text>
     </g>
-    <g transform="translate(190 60)">
-      <path :d="`M0 ${thick}L${thick} 0H${cut}L${cut - thick} ${thick}Z`" fill="url(#weave)" class="edge" />
+    <g v-if="opened !== 'whole'" transform="translate(190 60)">
+      <path :d="`M0 ${thick}L${skew} 0H${cut}L${cut - skew} ${thick}Z`" fill="url(#weave)" class="edge" />
       <path v-for="tick in ticks" :key="tick" :d="`M${tick * cutScale} ${thick + 10}v8`" class="edge" />
       <path :d="`M0 ${thick + 14}H${cut}`" class="edge" />
       <text v-for="tick in ticks" :key="`t${tick}`" :x="tick * cutScale" :y="thick + 33">

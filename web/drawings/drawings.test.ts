@@ -82,6 +82,7 @@ describe('the packing ring', () => {
     bore: inches(1.5),
     section: inches(0.25),
     length: inches(3.927),
+    opened: 'cut at 45°' as const,
     rings: 5,
     stagger: 90,
     fitted: 2,
@@ -94,6 +95,10 @@ describe('the packing ring', () => {
     expect(ticks).toHaveLength(4);
     const cut = Number(/H([\d.]+)L/.exec(markup)?.[1]);
     expect(cut / ((ticks[1] ?? 0) - (ticks[0] ?? 0))).toBeCloseTo(3.927, 3);
+  });
+  it('a whole ring is cut to no length', async () => {
+    const markup = await render(PackingRingDrawing, { ...ring, opened: 'whole' as const });
+    expect(markup).not.toMatch(/v8/);
   });
   it('says how many are in, and marks the next', async () => {
     const markup = await render(PackingRingDrawing, ring);

@@ -44,6 +44,12 @@ const RING = (verdict: string) =>
         >
       </nav>
     </header>
+    <dl class="about label">
+      <div v-for="line in paper.about" :key="line.label">
+        <dt>{{ line.label }}</dt>
+        <dd>{{ line.value }}</dd>
+      </div>
+    </dl>
     <div class="found">
       <section>
         <h2>As found</h2>
@@ -191,6 +197,21 @@ const RING = (verdict: string) =>
 </template>
 
 <style scoped>
+.about {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 28px;
+}
+.about div {
+  display: flex;
+  gap: 8px;
+}
+.about dt {
+  color: var(--muted);
+}
+.about dd {
+  margin: 0;
+}
 .certificate {
   display: grid;
   gap: 16px;

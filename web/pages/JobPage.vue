@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Stage } from '@dusk-wren/core/job';
+import { SCOPE_WORDS, type Stage } from '@dusk-wren/core/job';
 import type { PartRole } from '@dusk-wren/core/valve';
 import { computed, ref } from 'vue';
 import { sayDay, sayMinutes } from '../parts/dates';
@@ -37,7 +37,8 @@ const opening = computed(() => job.state?.records['job-opened'][0]?.body);
 const left = computed(() => {
   const { summary } = job;
   if (!summary || summary.state !== 'open') return summary?.state;
-  return `${sayMinutes(summary.remainingMinutes)} left, ready ${job.ready ? sayDay(job.ready) : '?'}`;
+  const scope = job.planned?.scope ?? 'overhaul';
+  return `${scope === 'overhaul' ? '' : `${SCOPE_WORDS[scope]}: `}${sayMinutes(summary.remainingMinutes)} left, ready ${job.ready ? sayDay(job.ready) : '?'}`;
 });
 const photographed = computed(
   () => new Set((job.state?.records['photo-added'] ?? []).flatMap(({ body }) => body.part ?? [])),

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { openJobView, type ValveLine, type OpenJobRequest } from '@dusk-wren/contract';
-import { PLACE_WORDS, PLACES, type Place } from '@dusk-wren/core/job';
+import { PLACE_WORDS, PLACES, SCOPE_WORDS, type Place, type Scope } from '@dusk-wren/core/job';
+import { scopesOf } from '@dusk-wren/core/procedure';
 import { asksOf, blankDraft, valveFrom } from '@dusk-wren/core/valve';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
@@ -21,6 +22,10 @@ const picked = ref<ValveLine>();
 const valve = computed(() => picked.value?.valve ?? valveFrom(draft.value));
 const asks = computed(() => asksOf(valve.value));
 const place = ref<Place>('bare');
+const wanted = ref<Scope>('overhaul');
+const scopes = computed(() => scopesOf(valve.value.features));
+/** A valve that turns out to be another kind may not have what was wanted. */
+const scope = computed(() => (scopes.value.includes(wanted.value) ? wanted.value : 'overhaul'));
 const reported = ref('');
 const due = ref('');
 const problem = ref('');
@@ -39,6 +44,7 @@ async function open(): Promise<void> {
     commandId,
     valve: picked.value ? { id: picked.value.id } : { new: valve.value },
     place: place.value,
+    ...(scope.value === 'overhaul' ? {} : { scope: scope.value }),
     reported: reported.value,
     ...(due.value ? { due: due.value } : {}),
   };
@@ -75,6 +81,12 @@ async function open(): Promise<void> {
               v-model="place"
               label="Where it is worked on"
               :items="PLACES.map((each) => ({ title: PLACE_WORDS[each], value: each }))"
+            />
+            <v-select
+              :model-value="scope"
+              label="What it is for"
+              :items="scopes.map((each) => ({ title: SCOPE_WORDS[each], value: each }))"
+              @update:model-value="wanted = $event"
             />
             <v-text-field v-model="due" type="date" label="Wanted by" />
           </div>

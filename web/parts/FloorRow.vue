@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { JobLine } from '@dusk-wren/contract';
+import { SCOPE_WORDS } from '@dusk-wren/core/job';
 import { wordBlocked } from '@dusk-wren/core/plan';
 import { computed } from 'vue';
 import { usePreferences } from '../stores/preferences';
@@ -41,8 +42,9 @@ const edge = computed(() =>
             >, {{ sayDay(stop.expected) }}</template
           ></b
         ><span
-          ><template v-if="job.summary.imported">imported, not checked here · </template>{{ job.customer }},
-          {{ job.location }}</span
+          ><template v-if="job.summary.imported">imported, not checked here · </template
+          ><template v-if="job.summary.scope">{{ SCOPE_WORDS[job.summary.scope] }} · </template
+          >{{ job.customer }}, {{ job.location }}</span
         ></span
       >
     </span>

@@ -16,7 +16,8 @@ export const fileMakersSheet = defineCommand({
         fields: ['model'],
         why: `The sheet is for ${sheet.model}, the plate says ${model}.`,
       });
-    for (const [field, given] of Object.entries(sheet.figures))
+    const { torques = {}, ...others } = sheet.figures;
+    for (const [field, given] of Object.entries({ ...others, ...torques }))
       if (si(given.value) <= 0)
         return refuse({
           code: 'input.out-of-range',

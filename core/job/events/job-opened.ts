@@ -3,6 +3,7 @@ import { siteRulesSchema } from '../../inspection';
 import { closureOf, featuresSchema, SHELF_UNIT_KINDS, valveSchema } from '../../valve';
 import { defineEvent, type Upgrade } from '../define-event';
 import { PLACES } from '../places';
+import { SCOPES } from '../scopes';
 
 const first = z.looseObject({
   came: z.enum(['in line', 'bare']),
@@ -32,6 +33,8 @@ export const jobOpened = defineEvent({
     valve: valveSchema,
     site: siteRulesSchema,
     place: z.enum(PLACES),
+    /** What it is for; absent: an overhaul. */
+    scope: z.enum(SCOPES).exactOptional(),
     reported: z.string().max(400),
     due: z.iso.date().exactOptional(),
     /** Only this unit of the valve is on the bench: it was swapped out and goes back to the shelf. */

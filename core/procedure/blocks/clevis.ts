@@ -1,13 +1,9 @@
 import { phrase, type Phrase } from '../../quantity';
-import type { RollingDiaphragm, VaneArm } from '../../valve';
+import type { Reversible } from '../../valve';
 import type { Sketch } from '../sequence';
 
-/** How it works once it is put back: the other way, where it is reversed on this job. */
-export const resulting = ({ action, reversing }: RollingDiaphragm | VaneArm): typeof action =>
-  reversing ? (action === 'air-to-close' ? 'air-to-open' : 'air-to-close') : action;
-
 /** What an action is changed to, in words. */
-export const reversed = ({ action }: RollingDiaphragm | VaneArm): string =>
+export const reversed = ({ action }: Reversible): string =>
   action === 'air-to-close' ? 'air-to-close to air-to-open' : 'air-to-open to air-to-close';
 
 /**

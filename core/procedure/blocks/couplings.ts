@@ -4,6 +4,16 @@ import { closureProcedure } from '../closures';
 import { opensByAir } from '../../valve';
 import type { Context } from '../draft';
 import type { Sketch } from '../sequence';
+import { stepName } from '../relations';
+import { lengthAsk } from './asks';
+import { compared, taken } from './taken';
+
+const COUPLER = stepName('strip.coupler');
+const COUPLED = [
+  lengthAsk('gap between the stems', '1/8 in'),
+  lengthAsk('thread engaged, actuator stem', '0.75 in'),
+  lengthAsk('thread engaged, valve stem', '0.75 in'),
+];
 
 const TOUCH =
   'The touch is of plug on seat, no further. Lock nuts against the connector, indicator to the scale.';
@@ -15,9 +25,10 @@ export function uncoupled({ features }: Context): readonly Sketch[] {
   if (moved.coupling === 'split') {
     return [
       {
-        id: 'strip.coupler',
-        title: 'Split coupler off',
-        why: 'Note the gap between the two stems: it goes back the same.',
+        id: COUPLER,
+        title: 'Gap and engagement measured; split coupler off',
+        why: 'The gap between the two stems and the thread in each half go back the same.',
+        task: taken(...COUPLED),
         caution: CAUTIONS.grip,
         off: ['travel indicator', 'coupler nut', 'split coupler'],
         minutes: 6,
@@ -58,6 +69,7 @@ export function coupled({ features, valve }: Context): readonly Sketch[] {
         caution: placed
           ? 'No gap, or unequal threads, and the actuator drives the ball home: stem, cage, ball or guide pin breaks.'
           : 'Unequal engagement strips the shorter thread under load.',
+        task: compared(COUPLER, ...COUPLED),
         on: ['split coupler', 'coupler nut', 'travel indicator'],
         minutes: 12,
       },

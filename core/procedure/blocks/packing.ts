@@ -1,13 +1,14 @@
 import { must } from '../../problem';
 import type { Length } from '../../quantity';
-import { packedBox } from '../../valve';
+import { closureOf, packedBox } from '../../valve';
 import { packingRings } from '../../workings';
 import { CAUTIONS } from '../cautions';
 import type { ConsumableName } from '../consumables';
 import { feature, type Context, type Draft } from '../draft';
-import type { Task } from '../../task';
+import type { PackingTask, Task } from '../../task';
 import { inspect, sequence } from '../sequence';
 import { lengthAsk } from './asks';
+import { countAsk, taken } from './taken';
 
 /** The rings that go in. */
 export function ringsFor({ features }: Context): ConsumableName[] {
@@ -20,15 +21,23 @@ export const BOX = feature('packed stuffing box');
 /** Wood or steel: by the chamber, or by the site's school. */
 export function oldPackingOut(
   c: Context,
-): Pick<Draft, 'title' | 'why' | 'tools' | 'consumables'> & { readonly caution: string } {
+): Pick<Draft, 'title' | 'why' | 'tools' | 'consumables' | 'task'> & { readonly caution: string } {
   const steel =
     c.site.schools.packingRemoval === 'hook' ||
     (c.site.schools.packingRemoval === 'by chamber' && packedBox(c.features)?.chamber === 'plain');
   return {
     title: c.has('lantern ring') ? 'Old packing and lantern ring out' : 'Push the old packing out',
     why: c.has('lantern ring')
-      ? 'Count the rings below the lantern ring: the same number goes back there.'
-      : 'Count the rings as they come: the count is as found.',
+      ? 'Count them as they come, above the lantern ring and below it: as found, and what the new set is held against.'
+      : 'Count the rings as they come: as found, and what the new set is held against.',
+    task: taken(
+      ...(c.has('lantern ring')
+        ? [
+            countAsk('rings above the lantern ring', '4 pieces'),
+            countAsk('rings below the lantern ring', '3 pieces'),
+          ]
+        : [countAsk('packing rings', '6 pieces')]),
+    ),
     caution: steel
       ? 'A hook, or a screw pulled into a rigid ring: never against the stem or the wall.'
       : CAUTIONS.wood,
@@ -37,6 +46,11 @@ export function oldPackingOut(
   };
 }
 
+/** What else stands in the box, and takes its part of the depth. */
+const LANTERN = lengthAsk('lantern ring height', '3/8 in');
+const PORT = lengthAsk('depth to the lantern port', '1 in');
+const ADAPTERS = lengthAsk('both adapters together', '1/2 in');
+
 export function measuredBox(c: Context): Draft[] {
   return sequence(c, inspect(BOX, 'box measured'), [
     {
@@ -44,7 +58,11 @@ export function measuredBox(c: Context): Draft[] {
       title: 'Measure stem and stuffing box',
       why: 'The packing is cut to these, not to the sheet.',
       tools: ['caliper', 'inside micrometer'],
-      parts: c.has('shaft') ? ['shaft'] : c.has('bonnet') ? ['stem', 'bonnet'] : ['stem'],
+      parts: c.has('shaft')
+        ? ['shaft']
+        : c.has('bonnet') && c.works('bonnet')
+          ? ['stem', 'bonnet']
+          : ['stem'],
       minutes: 10,
       task: {
         kind: 'measure',
@@ -53,6 +71,8 @@ export function measuredBox(c: Context): Draft[] {
           lengthAsk('box bore', '1 1/2 in'),
           lengthAsk('box depth', '2 in'),
           lengthAsk('gland entry', '1/4 in'),
+          ...(c.has('lantern ring') ? [LANTERN, PORT] : []),
+          ...(c.has('male adapter') ? [ADAPTERS] : []),
         ],
       },
     },
@@ -76,21 +96,35 @@ export function packing(c: Context): Task {
     depth: found.depth,
     glandEntry: found.glandEntry,
     style: sheet.style,
+    ...known('lanternRing', measured(c, LANTERN.what)),
+    ...known('portDepth', measured(c, PORT.what)),
+    ...known('bottomBushing', measured(c, ADAPTERS.what)),
   };
   const worked = packingRings.work(input);
   if (!worked.ok) return { kind: 'do' };
-  const { rings, section, length } = must(worked).result;
+  const { rings, ringsBelowLantern: below, section, length } = must(worked).result;
   return {
     kind: 'packing',
     rings,
+    ...(below === undefined ? {} : { below }),
     section,
     length,
+    opened: openedHow(c, sheet.style),
     stem: input.stem,
     bore: input.bore,
     stagger: rings >= 4 ? c.site.jointStagger : 180,
     shown: worked.value,
   };
 }
+
+/** Braided rope is skived; rings round a shaft that stays are cut once, radially; formed ones go on whole (common practice). */
+function openedHow({ features }: Context, style: string): PackingTask['opened'] {
+  if (closureOf(features).repackedInPlace) return 'cut radially';
+  return style === 'braided' ? 'cut at 45°' : 'whole';
+}
+
+const known = <K extends string>(name: K, value: Length | undefined) =>
+  (value === undefined ? {} : { [name]: value }) as Partial<Record<K, Length>>;
 
 function measured({ state }: Context, what: string): Length | undefined {
   const value = state.records.measured.findLast(({ body }) => body.what === what)?.body.value;

@@ -1,5 +1,6 @@
 import { phrase, quantity } from '../../quantity';
 import type { BalancedPlug } from '../../valve';
+import { torqued } from '../blocks/torqued';
 import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft } from '../draft';
 
@@ -10,6 +11,7 @@ const CAGE = feature('balanced plug in a cage');
 
 /** A balanced plug with its cage and upper guide, all hanging on the bonnet; plug, pin and stem are one set. */
 export const balancedPlug: ClosureProcedure<BalancedPlug> = {
+  torques: ['insert screw'],
   proof: { by: 'class' },
   lift: {
     title: 'Lift straight up: bonnet, guide, cage, plug and stem together',
@@ -33,7 +35,7 @@ function apart(c: Context, soft: boolean): Draft[] {
     },
     {
       id: 'strip.plug',
-      title: 'Unscrew plug, then cage, then guide, anticlockwise',
+      title: 'Turn plug, cage and guide off as one, anticlockwise',
       why: 'Plug, pin and stem are renewed only as a set.',
       caution: CAUTIONS.grip,
       off: ['plug', 'cage', 'guide', 'plug seals', 'guide gasket'],
@@ -73,6 +75,7 @@ function together(c: Context, soft: boolean): Draft[] {
       caution: CAUTIONS.cheater,
       tools: ['torque wrench', 'hex key'],
       on: ['insert O-ring', 'soft insert', 'insert retainer', 'insert screw'],
+      task: torqued(c, 'insert screw'),
       minutes: 8,
     },
     {

@@ -1,5 +1,5 @@
 import type { ClosureTested } from '../../standards';
-import type { Features, PartRole } from '../../valve';
+import type { Features, PartRole, TorquePlace } from '../../valve';
 import type { Context, Draft } from '../draft';
 import type { Sketch } from '../sequence';
 
@@ -35,6 +35,8 @@ export interface ClosureProcedure<F = Features['closure']> {
   readonly lift?: Lift;
   /** Its packing goes in by steps of its own. */
   readonly packsItself?: true;
+  /** A ring under its packing holds the shaft: the packing comes out first. */
+  readonly packingFirst?: true;
   /** It hangs on its stem: the steps of the stem take it out and put it back. */
   readonly hangsOnStem?: true;
   /** Locked to its stem for spotting, it is shimmed. */
@@ -46,6 +48,8 @@ export interface ClosureProcedure<F = Features['closure']> {
   // Methods, not properties: their parameters compare both ways, so that a record by kind is a record of procedures.
   /** Its own steps, at every opening. */
   steps?(c: Context, own: F): readonly Draft[];
+  /** What of it is tightened to a figure of its own. */
+  readonly torques?: readonly TorquePlace[];
   /** Whether its trim comes out downwards, before the actuator is uncoupled from above. */
   leavesFromBelow?(features: Features): boolean;
 }

@@ -21,7 +21,7 @@ const sized = (c: Context): Draft[] =>
   measured(c, {
     id: 'inspect.seat-rings',
     title: 'Seat rings: which is the larger',
-    why: 'One is slightly larger so that the plug passes; big and small are never swapped.',
+    why: 'Where they stand: one is slightly larger so that the plug passes, and stands next to the opening that it comes out of. Big and small are never swapped.',
     tools: ['caliper'],
     parts: ['upper seat ring', 'lower seat ring'],
     asks: [lengthAsk('upper seat bore', '4.06 in'), lengthAsk('lower seat bore', '4 in')],
@@ -38,16 +38,6 @@ const blindHead: Sketch = {
   minutes: 12,
 };
 
-const seatRings: Sketch = {
-  id: 'strip.seat-rings',
-  title: 'Both seat rings out with bar and keeper, anticlockwise',
-  why: 'One is slightly larger than the other so that the plug passes.',
-  caution: 'Mark upper and lower as they come: big and small are never swapped.',
-  tools: ['seat bar and keeper'],
-  off: ['upper seat ring', 'lower seat ring'],
-  minutes: 20,
-};
-
 /** Air-to-close: the spring holds it open; the bonnet comes off and the plug with it. */
 function fromAbove(c: Context): Draft[] {
   return sequence(c, strip(DOUBLE, ['bonnet off'], 'stem out'), [
@@ -60,7 +50,6 @@ function fromAbove(c: Context): Draft[] {
       minutes: 8,
     },
     blindHead,
-    seatRings,
   ]);
 }
 
@@ -70,9 +59,17 @@ function fromBelow(c: Context): Draft[] {
     ...sequence(c, strip(DOUBLE, ['marked'], 'blind head off', 'stem out'), [
       { ...blindHead, title: 'Blind head first: nuts, blind head and its gasket off' },
       {
+        id: 'strip.gland-slack',
+        title: 'Gland nuts slack',
+        why: 'The packing lets go of the stem before it is turned.',
+        parts: ['gland nuts'],
+        minutes: 3,
+      },
+      {
         id: 'strip.uncouple',
-        title: 'Loosen the lock nuts, unscrew the plug from the actuator stem',
-        why: 'Lock nuts and indicator off as the stem comes through.',
+        benchAir: true,
+        title: 'Air lifts the plug off its seats; lock nuts loose, plug unscrewed from the actuator stem',
+        why: 'Its spring holds it shut: turned so, it scores both seats. Lock nuts and indicator off as the stem comes through.',
         caution: `${CAUTIONS.grip} ${CAUTIONS.plugSeated}`,
         off: (['coupler nut', 'split coupler', 'stem lock nuts', 'travel indicator'] as const).filter(c.has),
         minutes: 10,
@@ -94,23 +91,12 @@ function fromBelow(c: Context): Draft[] {
         off: ['upper guide'],
         minutes: 4,
       },
-      seatRings,
     ]),
   ];
 }
 
 function together(c: Context): Draft[] {
   const below = opensByAir(c.features);
-  const rings: Sketch = {
-    id: 'rebuild.seat-rings',
-    title: 'Seat rings in with bar and keeper, each in its own bore',
-    why: 'Anti-seize on the thread; the larger one where the plug passes.',
-    caution: 'Big and small are never swapped.',
-    tools: ['seat bar and keeper'],
-    consumables: ['nickel anti-seize'],
-    on: ['upper seat ring', 'lower seat ring'],
-    minutes: 20,
-  };
   const head: readonly Sketch[] = [
     {
       id: 'rebuild.blind-head',
@@ -133,7 +119,6 @@ function together(c: Context): Draft[] {
   ];
   if (!below) {
     return sequence(c, rebuild(DOUBLE, ['stem repaired'], 'trim in'), [
-      rings,
       ...head,
       {
         id: 'rebuild.plug',
@@ -147,7 +132,6 @@ function together(c: Context): Draft[] {
   }
   return [
     ...sequence(c, rebuild(DOUBLE, ['stem repaired'], 'trim in'), [
-      rings,
       {
         id: 'rebuild.upper-guide',
         title: 'Upper guide into the bonnet',

@@ -4,13 +4,18 @@ import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft } from '../draft';
 import { proving, rebuild, sequence, strip } from '../sequence';
 import type { ClosureProcedure } from './closure';
+import { torqued } from '../blocks/torqued';
 
 const PILOT = feature('diaphragm housing over a reversible seat');
 
 /** A dump disc under its diaphragm housing: link, bonnet, diaphragms, seat. */
 export const dumpDisc: ClosureProcedure = {
+  torques: ['pivot', 'diaphragm bolt'],
   steps: (c) => [...housingOff(c), ...housingOn(c), ...proved(c)],
 };
+
+/** The bonnet has four, whatever the housing has. */
+const BONNET_BOLTS = 4;
 
 const TEN = quantity('torque', 10, 'lbf·ft');
 
@@ -18,7 +23,7 @@ function housingOff(c: Context): Draft[] {
   return sequence(c, strip(PILOT, ['lever off']), [
     {
       id: 'strip.bonnet',
-      title: 'Bonnet bolts, two opposing last; bonnet and gasket off',
+      title: 'Four bonnet bolts, two opposing last; bonnet pried off if it sticks; gasket',
       why: 'Two opposing hold it if anything is still pushing.',
       caution: CAUTIONS.slack,
       off: ['bonnet bolts', 'bonnet', 'bonnet gasket'],
@@ -33,43 +38,35 @@ function housingOff(c: Context): Draft[] {
     },
     {
       id: 'strip.diaphragm-bolt',
-      title: 'Diaphragm bolt, retainer, upper diaphragm',
-      why: 'The upper diaphragm is renewed with its kit.',
-      off: ['diaphragm bolt', 'diaphragm retainer', 'upper diaphragm'],
+      title: 'Diaphragm bolt out with the stem, straight up',
+      why: 'Straight, so that the pin that joins them does not drop into the body.',
+      caution: 'A pin in the body is found by taking everything apart.',
+      off: ['diaphragm bolt', 'stem'],
       tools: ['crow-foot'],
       minutes: 6,
     },
     {
+      id: 'strip.stem-pin',
+      title: 'Pin out, stem drawn through the bolt; retainer, upper diaphragm',
+      why: 'The upper diaphragm goes to scrap: it is in the kit.',
+      off: ['stem pin', 'diaphragm retainer', 'upper diaphragm'],
+      minutes: 5,
+    },
+    {
       id: 'strip.housing',
       title: 'Housing bolts, housing off by its lifting rings',
-      why: 'Straight up off the stem.',
+      why: 'Straight up.',
       caution: CAUTIONS.lift,
       off: ['housing bolts', 'lifting rings', 'housing'],
       minutes: 10,
     },
     {
-      id: 'strip.stem-pin',
-      title: 'Stem pin out, stem off',
-      why: 'It joins stem and diaphragm assembly.',
-      off: ['stem pin', 'stem'],
-      minutes: 4,
-    },
-    {
       id: 'strip.diaphragm',
-      title: 'Pivot out; plate, diaphragm, ratio plug, reversible seat, disc apart',
-      why: 'Note which way up each lies.',
+      title: 'Plate neck in the vice: pivot out; ratio plug, reversible seat, disc, diaphragm off the plate',
+      why: 'Letters and numbers up on each part; which face of the seat has worked.',
+      tools: ['vice, soft jaws'],
       off: ['pivot', 'diaphragm plate', 'diaphragm', 'ratio plug', 'reversible seat', 'dump disc'],
       minutes: 8,
-    },
-    {
-      id: 'strip.seat',
-      title: 'Removable seat: leave it alone if it is sound and there is no seat wrench',
-      why: 'Corrosion where the seat meets the body means a new body.',
-      caution: 'A seat started with a pipe wrench is a scrapped seat.',
-      tools: ['seat wrench'],
-      parts: ['removable seat', 'body'],
-      optional: 'only if the seat is worn',
-      minutes: 10,
     },
     {
       id: 'strip.holes',
@@ -98,29 +95,15 @@ function housingOn(c: Context): Draft[] {
       minutes: 5,
     },
     {
-      id: 'rebuild.seat',
-      title: 'Seat greased and snug',
-      why: 'Snug is enough.',
-      caution: 'More, and its gasket tears.',
-      parts: ['removable seat'],
-      consumables: ['grease for the elastomer'],
-      minutes: 4,
-    },
-    {
       id: 'rebuild.diaphragm',
-      title: 'Disc, reversible seat, ratio plug, diaphragm the right way up, plate; pivot to its torque',
-      why: phrase`Pivot to ${TEN}. Upside down it is cut by its plate.`,
+      title:
+        'Upside down, plate neck in the vice: diaphragm, disc, reversible seat, ratio plug on the plate; pivot',
+      why: 'Letters and numbers up, each part. A seat worn on one face is turned over; worn on both it is new.',
       caution: 'Wrong way up it works on the bench and fails in service.',
-      tools: ['torque wrench'],
-      on: ['dump disc', 'reversible seat', 'ratio plug', 'diaphragm', 'diaphragm plate', 'pivot'],
+      tools: ['vice, soft jaws', 'torque wrench'],
+      on: ['diaphragm plate', 'diaphragm', 'dump disc', 'reversible seat', 'ratio plug', 'pivot'],
+      task: torqued(c, 'pivot', TEN),
       minutes: 10,
-    },
-    {
-      id: 'rebuild.stem',
-      title: 'Stem in, pin held while it goes in',
-      why: 'The pin drops into the body if it is let go.',
-      on: ['stem', 'stem pin'],
-      minutes: 5,
     },
     {
       id: 'rebuild.housing',
@@ -142,17 +125,25 @@ function housingOn(c: Context): Draft[] {
       minutes: 12,
     },
     {
+      id: 'rebuild.stem',
+      title: 'Upper diaphragm, retainer numbers up; stem through the bolt, pin held, then into the plate',
+      why: 'The pin drops into the body if it is let go.',
+      on: ['upper diaphragm', 'diaphragm retainer', 'stem', 'stem pin'],
+      minutes: 6,
+    },
+    {
       id: 'rebuild.diaphragm-bolt',
-      title: 'Upper diaphragm, retainer, diaphragm bolt with a crow-foot',
+      title: 'Diaphragm bolt with a crow-foot',
       why: phrase`To ${TEN}. There is no room for a socket; at 90° to the wrench the figure stays the same.`,
       caution: 'In line with the wrench the crow-foot adds to the torque: set it lower.',
       tools: ['torque wrench', 'crow-foot'],
-      on: ['upper diaphragm', 'diaphragm retainer', 'diaphragm bolt'],
+      on: ['diaphragm bolt'],
+      task: torqued(c, 'diaphragm bolt', TEN),
       minutes: 8,
     },
     {
       id: 'rebuild.link',
-      title: 'Trunnion hub towards the inlet, arrows up; link pin, two snap rings',
+      title: 'Hub lifted, bonnet over it, rounded side to the inlet; link pin, two new snap rings',
       why: 'The other way round the lever lifts the wrong way.',
       on: ['trunnion hub', 'link pin', 'snap rings'],
       minutes: 6,
@@ -171,7 +162,7 @@ function housingOn(c: Context): Draft[] {
       caution: CAUTIONS.cheater,
       tools: ['torque wrench', 'socket'],
       on: ['bonnet bolts'],
-      task: torque(c, bolts, 25),
+      task: torque(c, BONNET_BOLTS, 25),
       minutes: 12,
     },
   ]);

@@ -2,14 +2,14 @@ import { CAUTIONS } from '../cautions';
 import { feature, type Context } from '../draft';
 import { once, proving, rebuild, sequence, strip } from '../sequence';
 import type { ClosureProcedure } from './closure';
-import { oldPackingOut, packing, ringsFor } from '../blocks/packing';
+import { measuredBox, oldPackingOut, packing, ringsFor } from '../blocks/packing';
 
 const IN_PLACE = feature('repacked with the actuator left on');
 
 /** Packing renewed under an actuator that stays on: the gland is wired up out of the way. */
 export const eccentricPlug: ClosureProcedure = {
   packsItself: true,
-  steps: (c) => [...out(c), ...back(c), ...proved(c)],
+  steps: (c) => [...out(c), ...measuredBox(c), ...back(c), ...proved(c)],
 };
 
 function out(c: Context) {
@@ -58,7 +58,7 @@ function out(c: Context) {
       id: 'strip.packing',
       ...oldPackingOut(c),
       title: 'Snip and pull the soft rings',
-      why: 'Count them as they come.',
+      why: 'Cutters slice each ring, long-nose pliers draw it. Count them as they come.',
       off: ['packing'],
       minutes: 8,
     },
@@ -74,10 +74,10 @@ function out(c: Context) {
 
 function back(c: Context) {
   const adapters = c.has('male adapter');
-  return sequence(c, once(rebuild(IN_PLACE, [], 'packed')), [
+  return sequence(c, once(rebuild(IN_PLACE, ['box measured'], 'packed')), [
     {
       id: 'rebuild.cut-rings',
-      title: 'Cut each new ring once, radially, razor sharp; box clean',
+      title: 'Cut each new ring and adapter once, radially, razor sharp; box clean',
       why: 'A ragged cut is a leak path; grit under the first ring scores the shaft.',
       caution: 'Cut away from the hand.',
       tools: ['razor knife'],

@@ -6,6 +6,7 @@ import { rebuild, sequence, setUp, strip } from '../sequence';
 import type { ClosureProcedure } from './closure';
 import { boltUp } from '../blocks/bolting';
 import { lipSealsIn, lipSealsOut } from '../blocks/lip-seals';
+import { torqued } from '../blocks/torqued';
 
 const UNIT = feature('internals carried in the bonnet');
 
@@ -16,8 +17,16 @@ export const expandingGates: ClosureProcedure = {
     how: 'At rated pressure from each side in turn, the other side open and looked at; down to zero between, and each side again.',
     parts: ['outer gate', 'inner gate', 'seat assemblies'],
   },
+  torques: ['packing gland', 'bearing cap'],
   steps: (c) => [...lifted(c), ...bench(c), ...together(c), ...greased(c)],
 };
+
+/** Outer gate and stem stay pinned together unless one of them is renewed. */
+const gateComesOff = ({ calls }: Context): boolean =>
+  (['outer gate', 'stem', 'gate pins'] as const).some((part) => {
+    const call = calls.get(part);
+    return call?.verdict === 'renew' && call.because.length > 0;
+  });
 
 const GATES_OUT = stepName('strip.extend-gates');
 
@@ -108,10 +117,10 @@ function bench(c: Context): Draft[] {
       off: ['stem'],
       minutes: 6,
     },
-    {
+    gateComesOff(c) && {
       id: 'strip.outer-gate',
       title: 'Retainer pins out, knurled end first; outer gate off',
-      why: 'Only when the gate is renewed or the stem is.',
+      why: 'Gate or stem is renewed: else they stay together.',
       caution:
         'Knurled end first: the other way the knurl broaches the hole and the pin is never tight again.',
       tools: ['pin punch'],
@@ -140,9 +149,10 @@ function together(c: Context): Draft[] {
       why: 'The figure is on the maker’s sheet.',
       tools: ['torque wrench'],
       on: ['packing gland'],
+      task: torqued(c, 'packing gland'),
       minutes: 5,
     },
-    {
+    gateComesOff(c) && {
       id: 'rebuild.outer-gate',
       title: 'Outer gate on the rising stem, retainer pins in, knurled end last',
       why: 'The knurl grips in the last of the hole.',
@@ -168,10 +178,11 @@ function together(c: Context): Draft[] {
     },
     {
       id: 'rebuild.cap',
-      title: 'Outer bearing, O-ring, bearing cap to torque, handwheel',
+      title: 'Outer bearing, O-ring, bearing cap to torque; then the handwheel',
       why: 'The cap carries the whole stem thrust.',
       tools: ['torque wrench'],
       on: ['outer bearing', 'cap O-ring', 'bearing cap', 'handwheel'],
+      task: torqued(c, 'bearing cap'),
       minutes: 10,
     },
     {

@@ -29,6 +29,13 @@ export const guidedCheck: ClosureProcedure = {
   steps: (c) => [...apart(c), ...together(c), ...functional(c)],
 };
 
+/** Slid in its bore where it stands: it is pressed out only when that, or a look, says so. */
+const insertComesOut = ({ calls }: Context): boolean =>
+  (['bypass insert', 'vortex bushing'] as const).some((part) => {
+    const call = calls.get(part);
+    return call !== undefined && call.verdict !== 'fit';
+  });
+
 const apart = (c: Context): Draft[] =>
   sequence(c, strip(INSERT, ['marked']), [
     ...springCoverOff(COVER),
@@ -46,10 +53,10 @@ const apart = (c: Context): Draft[] =>
       off: ['check disc', 'guide rings'],
       minutes: 6,
     },
-    {
+    insertComesOut(c) && {
       id: 'strip.insert',
       title: 'Press insert and vortex bushing out',
-      why: 'With the hydraulic press, square, on a sleeve.',
+      why: 'It did not slide freely, or is renewed: with the hydraulic press, square, on a sleeve. Mark where its outlet hole points first.',
       caution: CAUTIONS.press,
       tools: ['hydraulic press', 'press sleeve'],
       off: ['bypass insert', 'vortex bushing'],
@@ -59,10 +66,11 @@ const apart = (c: Context): Draft[] =>
 
 function together(c: Context): Draft[] {
   return sequence(c, rebuild(INSERT, [], 'closed'), [
-    {
+    insertComesOut(c) && {
       id: 'rebuild.insert',
       title: 'Bushing and insert pressed in on a clean pipe',
-      why: 'Spotless. Threadlocker on the bushing; its outlet hole towards the bypass branch.',
+      why: 'Spotless. Threadlocker on the bushing; its outlet hole towards the bypass branch, seen by a second person.',
+      task: { kind: 'do', writes: 'which way the outlet hole points, and who looked with you' },
       caution: `The hole the wrong way shuts the bypass: the pump boils. ${CAUTIONS.press}`,
       tools: ['hydraulic press', 'clean pipe'],
       consumables: ['anaerobic threadlocker'],

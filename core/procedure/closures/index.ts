@@ -54,6 +54,7 @@ export const closureProcedure = ({ closure }: Pick<Features, 'closure'>): Closur
 
 export const closureSteps: Fragment = {
   name: 'closure',
+  room: 'closure',
   openings: 'every',
   compose: (c) => closureProcedure(c.features).steps?.(c, c.features.closure) ?? [],
 };

@@ -9,6 +9,7 @@ import { lookOf } from '../every-job/looks';
 import { ifThere, spelt, stepName } from '../relations';
 import { once, proving, rebuild, repair, sequence, setUp, strip, type Sketch } from '../sequence';
 import type { ClosureProcedure } from './closure';
+import { compared, taken, turnsAsk } from '../blocks/taken';
 
 const RELIEF = feature('spring-loaded disc on a nozzle');
 
@@ -44,6 +45,10 @@ const sized = (c: Context): Draft[] => [
 ];
 
 const NOTCHES = stepName('strip.ring-notches');
+const HEIGHT = stepName('strip.screw-height');
+const BACKED_OFF = stepName('strip.compression-screw');
+const SCREW = lengthAsk('height of the compression screw', '1.75 in');
+const TURNS = turnsAsk('turns of the compression screw', '4.5 turns');
 
 function asFound(c: Context): Draft[] {
   return sequence(c, once(strip(RELIEF, ['received', 'isolated'], 'diagnosed')), [
@@ -77,6 +82,15 @@ function apart(c: Context): Draft[] {
       minutes: 5,
     },
     {
+      id: HEIGHT,
+      title: 'Height of the compression screw over its nut',
+      why: 'Under its cap, as it was set: shown again beside the figure as left.',
+      task: taken(SCREW),
+      parts: ['compression screw'],
+      tools: ['caliper'],
+      minutes: 3,
+    },
+    {
       id: NOTCHES,
       title: 'Ring positions by notch count from the reference',
       why: 'Ring pins out; turn each ring to its stop and count the notches; a valve of one ring counts it as its lower.',
@@ -87,11 +101,12 @@ function apart(c: Context): Draft[] {
       minutes: 6,
     },
     {
-      id: 'strip.compression-screw',
+      id: BACKED_OFF,
       title: 'Back off the compression screw, counting the turns',
       why: 'The turns bring the first pop near its set.',
       caution: CAUTIONS.spring,
       off: ['compression screw'],
+      task: taken(TURNS),
       minutes: 5,
     },
     {
@@ -118,12 +133,11 @@ function apart(c: Context): Draft[] {
       minutes: 6,
     },
     {
-      id: 'strip.nozzle',
-      title: 'Adjusting rings off; nozzle out',
-      why: 'The nozzle only if its seat is to be machined or renewed.',
-      off: ['adjusting rings', 'nozzle'],
-      tools: ['nozzle wrench'],
-      minutes: 10,
+      id: 'strip.rings',
+      title: 'Adjusting rings off; the nozzle stays',
+      why: 'It comes out only if its seat is past lapping, by a call on it.',
+      off: ['adjusting rings'],
+      minutes: 6,
     },
   ]);
 }
@@ -150,11 +164,11 @@ function lapped(c: Context): Draft[] {
 function together(c: Context): Draft[] {
   return sequence(c, rebuild(RELIEF, ['stem repaired'], 'trim in', 'closed'), [
     {
-      id: 'rebuild.nozzle',
-      title: 'Nozzle in, to torque; adjusting rings on',
-      why: 'A wrench on its flats, not on its seat.',
+      id: 'rebuild.rings-on',
+      title: 'Adjusting rings on',
+      why: 'Clear of the lapped face of the nozzle.',
       caution: 'Guard the lapped face.',
-      on: ['nozzle', 'adjusting rings'],
+      on: ['adjusting rings'],
       minutes: 8,
     },
     {
@@ -196,6 +210,7 @@ function together(c: Context): Draft[] {
       title: 'Compression screw in by the turns counted',
       why: 'Near its set before the first pop.',
       on: ['compression screw'],
+      task: compared(BACKED_OFF, TURNS),
       minutes: 3,
     },
   ]);
@@ -215,6 +230,15 @@ function set(c: Context): Draft[] {
         parts: ['compression screw'],
         task: coldSetTask(c),
         minutes: 15,
+      },
+      {
+        id: 'setup.screw-height',
+        title: 'Height of the compression screw, as left',
+        why: 'Beside the height as found: what the setting cost of the spring.',
+        parts: ['compression screw'],
+        tools: ['caliper'],
+        task: compared(HEIGHT, SCREW),
+        minutes: 2,
       },
     ]),
     ...sequence(c, proving(RELIEF), [

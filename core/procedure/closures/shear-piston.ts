@@ -2,6 +2,7 @@ import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft } from '../draft';
 import { proving, rebuild, sequence, setUp, strip } from '../sequence';
 import type { ClosureProcedure } from './closure';
+import { torqued } from '../blocks/torqued';
 
 const SHEAR = feature('set pressure held by a shear pin');
 const PIN =
@@ -9,6 +10,7 @@ const PIN =
 
 /** A pop-off valve for slurry pumps: piston on a stem held by a pin of known shear. */
 export const shearPiston: ClosureProcedure = {
+  torques: ['liner sub', 'bonnet'],
   steps: (c) => [...apart(c), ...together(c), ...proved(c)],
 };
 
@@ -39,16 +41,16 @@ function apart(c: Context): Draft[] {
     },
     {
       id: 'strip.bonnet',
-      title: 'Bonnet off',
-      why: 'The stem stays in the body.',
+      title: 'Bonnet unscrewed, right-hand thread; bonnet, cushion and stem drawn together',
+      why: 'The stem stays in its bonnet: piston and all come up with it.',
       tools: ['strap wrench or bar'],
       off: ['bonnet'],
       minutes: 6,
     },
     {
       id: 'strip.stem',
-      title: 'Stem assembly out',
-      why: 'Piston and all, upwards.',
+      title: 'Stem out of bonnet and cushion',
+      why: 'Drawn straight: it runs in both.',
       off: ['stem'],
       minutes: 4,
     },
@@ -104,20 +106,39 @@ function together(c: Context): Draft[] {
       minutes: 3,
     },
     {
-      id: 'rebuild.liner-sub',
-      title: 'New O-ring; grease stem, piston and sub; stem tapped in; sub tight',
-      why: 'Tapped with a soft hammer, square.',
-      tools: ['soft hammer', 'large wrench'],
+      id: 'rebuild.bonnet-in',
+      title: 'Grease the bonnet and start it in the body, first of all',
+      why: 'The stem goes through the body into it.',
       consumables: ['service grease'],
-      on: ['sub O-ring', 'liner sub', 'stem'],
-      minutes: 8,
+      parts: ['bonnet', 'body'],
+      minutes: 4,
+    },
+    {
+      id: 'rebuild.stem',
+      title: 'Grease stem and piston; stem through the body into the bonnet, tapped in square',
+      why: 'With a soft hammer.',
+      tools: ['soft hammer'],
+      consumables: ['service grease'],
+      on: ['stem'],
+      minutes: 5,
+    },
+    {
+      id: 'rebuild.liner-sub',
+      title: 'New O-ring, greased; sub tight',
+      why: 'Before the bonnet: the sub draws the stack together.',
+      tools: ['large wrench', 'torque wrench'],
+      consumables: ['service grease'],
+      on: ['sub O-ring', 'liner sub'],
+      task: torqued(c, 'liner sub'),
+      minutes: 6,
     },
     {
       id: 'rebuild.bonnet',
-      title: 'Grease the bonnet thread; bonnet tight',
+      title: 'Bonnet tight',
       why: 'Slack, it backs off with the pump’s shaking.',
-      consumables: ['service grease'],
+      tools: ['strap wrench or bar', 'torque wrench'],
       on: ['bonnet'],
+      task: torqued(c, 'bonnet'),
       minutes: 5,
     },
     {
@@ -149,6 +170,10 @@ function proved(c: Context): Draft[] {
         why: 'The only setting there is.',
         caution: CAUTIONS.relief,
         parts: ['shear pin'],
+        task: {
+          kind: 'do',
+          writes: 'size, alloy, how many pins and the set pressure, and who read them with you',
+        },
         minutes: 4,
       },
     ]),

@@ -2,12 +2,15 @@ import { SHAFT, shaftGlandOff, shaftIn, shaftOut } from '../blocks/shaft-trim';
 import type { Context, Draft } from '../draft';
 import { rebuild, sequence, strip } from '../sequence';
 import type { ClosureProcedure } from './closure';
+import { torqued } from '../blocks/torqued';
 
 const TURNED = { part: 'plug', called: 'plug' } as const;
 
 /** A plug on a shaft through a packed box: shaft drawn, plug out through the flange end. */
 export const sphericalPlug: ClosureProcedure = {
   proof: { by: 'class' },
+  packingFirst: true,
+  torques: ['seat retainer'],
   steps: (c) => [...apart(c), ...together(c)],
 };
 
@@ -17,7 +20,8 @@ const apart = (c: Context): Draft[] =>
     {
       id: 'strip.box-ring',
       title: 'Pin out of the bonnet, packing box ring out',
-      why: 'The pin holds the ring so that the shaft cannot blow out.',
+      also: ['packing out'],
+      why: 'Under the packing: the pin holds the ring so that the shaft cannot blow out.',
       caution: 'With pressure in the body this pin is all that holds the shaft: prove zero again.',
       off: ['shaft retaining pin', 'packing box ring'],
       minutes: 5,
@@ -55,8 +59,9 @@ const together = (c: Context): Draft[] =>
       id: 'rebuild.seat-centre',
       title: 'Close the plug by hand, then tighten the seat retainer',
       why: 'The plug centres the ring. It turns through 50° and its arms flex: more thrust seats it harder.',
-      tools: ['retainer wrench'],
+      tools: ['retainer wrench', 'torque wrench'],
       parts: ['plug', 'seat ring', 'seat retainer'],
+      task: torqued(c, 'seat retainer'),
       minutes: 8,
     },
   ]);

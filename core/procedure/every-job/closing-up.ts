@@ -28,7 +28,7 @@ function hold(c: Context): Draft {
     },
     minutes: 10,
     because: rule('hold point before rebuild'),
-    after: ['inspected', 'repaired', 'stripped'],
+    after: ['inspected', 'repaired', 'looked at again', 'stripped'],
     provides: [],
   });
 }

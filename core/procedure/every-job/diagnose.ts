@@ -72,20 +72,45 @@ function glandLadder(c: Context): Draft[] {
         optional: GLAND_LEAKS,
         minutes: 5,
       },
-      lubricated && {
-        id: 'diagnose.gland.add',
-        title: 'Add rings on top, as a temporary repair',
-        why: 'Block, bypass, depressure; flange and gland wired up; pick out what you can, or pump old packing out with grease through the lubricator port. The lantern ring stays. 45° cut rope, angles overlapping, joints 180° apart; tamp with the gland; fill the box and no more. Look at the stem: scored, grooved or bellied is renewed.',
-        caution: 'Nothing below the lantern ring is reached so: note the reason and a recall date.',
-        task: { kind: 'do', writes: 'the reason, and the date to recall it for a full repack' },
-        consumables: ['45° cut packing rope', 'packing lubricant stick for the service'],
-        parts: ['packing', 'stem'],
-        optional: 'only if it still leaks and the line cannot be spared',
-        minutes: 30,
-      },
     ],
   );
 }
+
+/** The rung that opens the box: only once the isolation is signed. */
+export const ringsOnTop: Fragment = {
+  name: 'rings on top',
+  openings: 'first',
+  of: ['sound'],
+  room: 'packing',
+  compose: (c) => {
+    const { lantern } = c.features;
+    const lubricated = lantern.kind === 'lantern-ring' && lantern.lubricator;
+    if (c.place === 'bare' || c.scope !== 'overhaul' || c.site.schools.leakingGland === 'repack') return [];
+    if (!lubricated || !packedBox(c.features) || !c.has('gland nuts')) return [];
+    return sequence(
+      c,
+      {
+        stage: 'strip',
+        because: rule('school: lubricate, tighten, add, then repack'),
+        after: ['isolated', 'received', 'diagnosed'],
+        provides: [],
+      },
+      [
+        {
+          id: 'strip.gland-add',
+          title: 'Add rings on top, as a temporary repair',
+          why: 'Flange and gland wired up; pick out what you can, or pump old packing out with grease through the lubricator port. The lantern ring stays. 45° cut rope, angles overlapping, joints 180° apart; tamp with the gland; fill the box and no more. Look at the stem: scored, grooved or bellied is renewed.',
+          caution: 'Nothing below the lantern ring is reached so: note the reason and a recall date.',
+          task: { kind: 'do', writes: 'the reason, and the date to recall it for a full repack' },
+          consumables: ['45° cut packing rope', 'packing lubricant stick for the service'],
+          parts: ['packing', 'stem'],
+          optional: 'only if it still leaks and the line cannot be spared',
+          minutes: 30,
+        },
+      ],
+    );
+  },
+};
 
 const PASSES = 'only if it passes when shut';
 

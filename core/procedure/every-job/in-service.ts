@@ -1,11 +1,11 @@
 import { quantity } from '../../quantity';
-import { closureOf, packedBox, relieves } from '../../valve';
+import { closureOf, packedBox, relieves, type PartRole } from '../../valve';
 import { pressureAsk } from '../blocks/asks';
 import { closureProcedure } from '../closures';
 import { draft, feature, type Context, type Draft, type Fragment } from '../draft';
 import { jointProcedure } from '../joints';
 import { ifThere, stepName } from '../relations';
-import { guardsOf, RESTORED } from './isolate';
+import { RESTORED } from './isolation/steps';
 
 const because = feature('it stayed in its line');
 const LOOK = stepName('service.look');
@@ -17,22 +17,22 @@ const NONE = quantity('count', 0, 'pieces');
 export const inService: Fragment = {
   name: 'in service',
   openings: 'afterwards',
-  of: 'sound',
+  of: ['sound'],
   compose: (c) => (c.place === 'in line' ? proof(c) : []),
 };
 
 function proof(c: Context): Draft[] {
   const thread = { stage: 'test', because, provides: ['proved in service'] } as const;
-  const joints = jointProcedure(c.features).marks.parts.filter(c.has);
-  const packing = (['packing', 'gland'] as const).filter(c.has);
-  const guards = guardsOf(c.valve);
+  const opened = (part: PartRole) => c.has(part) && c.works(part);
+  const joints = jointProcedure(c.features).marks.parts.filter(opened);
+  const packing = (['packing', 'gland'] as const).filter(opened);
   return [
     draft({
       ...thread,
       name: LOOK,
       title: 'Every opened joint, gland, plug and fitting looked at, at line pressure',
       why: 'Blocks opened slowly, the pressure stood. Leak fluid, or a detector for gas. A joint that weeps is not tightened under pressure: shut, let down, prove zero, then tighten.',
-      caution: `Steam never by hand; a poisonous gas by detector and from upwind only. ${guards}`.trim(),
+      caution: 'Steam never by hand; a poisonous gas by detector and from upwind only.',
       tools: ['gauge'],
       consumables: ['leak-detecting soap'],
       parts: [...joints, ...packing],
@@ -44,7 +44,7 @@ function proof(c: Context): Draft[] {
         ],
       },
       minutes: 10,
-      after: [RESTORED],
+      after: [ifThere(RESTORED), 'isolated'],
     }),
     ...(packedBox(c.features)
       ? [
@@ -53,7 +53,7 @@ function proof(c: Context): Draft[] {
             name: GLAND,
             title: 'Nip the gland up evenly',
             why: 'Both nuts a flat at a time, never over its figure; stroke it, look again.',
-            caution: `A crooked gland scores the stem. ${guards}`.trim(),
+            caution: 'A crooked gland scores the stem.',
             parts: (['gland nuts', 'gland', 'packing'] as const).filter(c.has),
             optional: 'only if the gland weeps',
             minutes: 5,

@@ -28,11 +28,11 @@ export const inspectParts: Fragment = {
   ],
 };
 
-/** Looks at parts that come off, and at the body and whatever stays in it. Nothing of a valve that is only repacked. */
+/** Looks at parts that come off, and at the body and whatever stays in it; of a valve that is only repacked, at its shaft. */
 function looks(c: Context): Draft[] {
   const inPlace = closureOf(c.features).repackedInPlace !== undefined;
   return partsOf(c.valve)
-    .filter(({ stays }) => !(stays && inPlace))
+    .filter(({ role, stays }) => !(stays && inPlace) || role === stemRole(c.valve))
     .flatMap((part): Draft[] => {
       const look = lookAt(part, c.features);
       return look

@@ -1,16 +1,21 @@
 import { wordReason } from '../../inspection';
-import { phrase } from '../../quantity';
+import { capital, phrase } from '../../quantity';
 import { slug } from '../blocks/arrival';
 import { CAUTIONS } from '../cautions';
-import { finding, type Fragment } from '../draft';
+import { partsOf } from '../../valve';
+import { finding, type Context, type Fragment } from '../draft';
 import { repair, sequence } from '../sequence';
+
+/** Every part that seals on a flat face. */
+const faces = ({ valve }: Context) =>
+  partsOf(valve).flatMap(({ role, kind }) => (kind === 'joint' ? [role] : []));
 
 /** Lapping or turning the joint faces, when a look said so. */
 export const jointFaces: Fragment = {
   name: 'joint faces',
   openings: 'first',
   compose: (c) =>
-    (['body', 'bonnet', 'cover', 'bonnet chamber'] as const).flatMap((part) => {
+    faces(c).flatMap((part) => {
       const call = c.calls.get(part);
       if (call?.verdict !== 'rework') return [];
       const because = finding(phrase`${part}: ${wordReason(call.reason)}`, call.because.at(-1));
@@ -20,7 +25,7 @@ export const jointFaces: Fragment = {
         return sequence(c, repair(because, []), [
           {
             id: `repair.${face}-${method.replaceAll(' ', '-')}`,
-            title: `${part}: ${method}`,
+            title: `${capital(part)}: ${method}`,
             why: 'Dress it and look again.',
             parts: [part],
             minutes: 15,

@@ -7,7 +7,7 @@ import { boltUpFlange } from '../blocks/bolting';
 import { CAUTIONS } from '../cautions';
 import { feature, draft, type Context, type Draft, type Fragment } from '../draft';
 import { ifThere, spelt, stepName, type StepName } from '../relations';
-import { SIGNED } from './isolate';
+import { SIGNED } from './isolation/steps';
 
 const because = feature('out to the shop and back');
 const LOAD = stepName('lift.load');
@@ -22,7 +22,7 @@ const SIDES = ['upstream', 'downstream'] as const;
 type Side = (typeof SIDES)[number];
 
 const MASS = 'mass of the valve';
-const ANGLE = 'whole angle between the sling legs';
+const ANGLE = 'angle between the legs';
 const BLANKS = 'blinds';
 
 /** Lifted out once every energy is proved gone, and put back once it is tested. */
@@ -35,7 +35,7 @@ export const liftOut: Fragment = {
 export const liftBack: Fragment = {
   name: 'lift back',
   openings: 'afterwards',
-  of: 'sound',
+  of: ['sound'],
   compose: (c) => (c.place === 'out and back' ? back(c) : []),
 };
 

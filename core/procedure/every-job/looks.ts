@@ -124,7 +124,7 @@ const LOOKS: Partial<Record<PartRole, Look>> = {
     title: 'Threads of the stem bushing',
     why: 'Worn through, system pressure pushes the valve open and it can no longer be closed.',
   },
-  gland: { title: 'Gland and its flange', why: 'A scored or oval gland marks the new stem.', minutes: 3 },
+  gland: { title: 'Gland: bore and end', why: 'Scored or oval it marks the new stem.', minutes: 3 },
   'bonnet studs': { id: 'inspect.studs', title: 'Studs and nuts' },
   bonnet: { id: 'inspect.bonnet-face', title: 'Joint face of the bonnet' },
   body: {
@@ -241,6 +241,15 @@ const LOOKS: Partial<Record<PartRole, Look>> = {
     why: 'One face worn: turn it over. Both: a new one.',
     choices: [{ label: 'One face worn', finding: { kind: 'light marks' } }, WORN],
   },
+  cartridge: {
+    title: 'Cartridge: which seat worked, and how both look',
+    why: 'One seat worn: it is turned end for end. Both: a new cartridge.',
+    choices: [
+      { label: 'Working seat worn, the other sound', finding: { kind: 'light marks' } },
+      WORN,
+      CRACKED,
+    ],
+  },
   'relief piston': { title: 'Piston set' },
   'liner sub': { title: 'Bore of the liner sub' },
   nozzle: { title: 'Nozzle seat' },
@@ -257,30 +266,17 @@ const LOOKS: Partial<Record<PartRole, Look>> = {
   },
 };
 
-/** Kinds looked at though nothing more is known of the part. */
-const LOOKED_AT: readonly PartKind[] = [
-  'seating',
-  'soft seating',
-  'joint',
-  'stem',
-  'shaft',
-  'thread',
-  'guide',
-  'spring',
-  'diaphragm',
-  'bore',
-  'port',
-  'insert',
-];
+/** Small things are looked at in passing. */
+const MINUTES: Partial<Record<PartKind, number>> = { fastener: 2, pin: 2, plain: 2, gland: 2, assembly: 3 };
 
 /** The step that looks at a part, where one does. */
 export const lookOf = (part: PartRole): StepName => stepName(LOOKS[part]?.id ?? `inspect.${slug(part)}`);
 
 /** The look at one part, when it is one that is looked at. */
 export function lookAt(part: Part, features: Features): LookStep | undefined {
-  const { role, kind, policy } = part;
+  const { role, policy } = part;
   const own = LOOKS[role];
-  if (policy !== 'inspect' || (own === undefined && !LOOKED_AT.includes(kind))) return undefined;
+  if (policy !== 'inspect') return undefined;
   const usual = BY_KIND[PART_CATALOGUE[role].kind];
   const why =
     role === 'wedge' && features.seat.kind === 'wedge-pair' && !features.seat.removable
@@ -290,7 +286,7 @@ export function lookAt(part: Part, features: Features): LookStep | undefined {
     name: lookOf(role),
     title: own?.title ?? capital(part.name),
     why,
-    minutes: own?.minutes ?? 5,
+    minutes: own?.minutes ?? MINUTES[part.kind] ?? 5,
     parts: [role],
     task: { kind: 'look', part: role, choices: [SOUND, ...(own?.choices ?? usual.choices), UNSURE] },
   };

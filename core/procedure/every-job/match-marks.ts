@@ -1,4 +1,4 @@
-import { closureOf, type Features, type PartRole } from '../../valve';
+import { closureOf, reversible, type Features, type PartRole } from '../../valve';
 import { PRESSURE_AT_VENT } from '../blocks/vent';
 import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Fragment } from '../draft';
@@ -10,7 +10,10 @@ const MARK = stepName('strip.match-mark');
 
 /** What is turned against the body and marked to it: the parts of the joint, then what stands on them. */
 function marked(c: Context): PartRole[] {
-  const above: readonly PartRole[] = ['actuator', 'cylinder', 'positioner'];
+  // An actuator that is reversed goes back another way round, on purpose.
+  const above: readonly PartRole[] = reversible(c.features)?.reversing
+    ? []
+    : ['actuator', 'cylinder', 'positioner'];
   return [...new Set([...jointProcedure(c.features).marks.parts, ...above])].filter(
     (part) => part !== 'body' && c.has(part),
   );
@@ -53,7 +56,7 @@ export const matchMarks: Fragment = {
 export const marksMet: Fragment = {
   name: 'marks met',
   openings: 'first',
-  of: 'sound',
+  of: ['sound'],
   when: takenApart,
   compose: (c) => {
     const parts = marked(c);

@@ -1,13 +1,14 @@
 import type { StandingCall } from '../../calls';
 import { wordReason } from '../../inspection';
 import { capital, capitalised, phrase } from '../../quantity';
-import { partsOf, type PartRole } from '../../valve';
+import { PART_CATALOGUE, partsOf, type PartRole } from '../../valve';
 import { arrivalOf, orderOf, slug } from '../blocks/arrival';
 import { CAUTIONS } from '../cautions';
 import { draft, fromCall, type Context, type Draft, type Fragment } from '../draft';
 import { closureProcedure } from '../closures';
 import { ifThere, stepName, type StepName } from '../relations';
 import { lookOf } from './looks';
+import { isBlued } from './seat-work/contacts';
 
 /** Ordering and receiving what a call renews, fitting it where fitting is work of its own, and small rework. */
 export const partRenewal: Fragment = {
@@ -18,7 +19,7 @@ export const partRenewal: Fragment = {
       const call = c.calls.get(role);
       if (!call || policy === 'renew always') return [];
       if (call.verdict === 'renew') return [...bought(c, role, leadDays, call), ...fitted(c, role, call)];
-      return call.verdict === 'rework' ? [...compared(c, role, call), ...reworked(role, call)] : [];
+      return call.verdict === 'rework' ? [...compared(c, role, call), ...reworked(c, role, call)] : [];
     }),
 };
 
@@ -49,7 +50,16 @@ function bought(c: Context, part: PartRole, leadDays: number, call: StandingCall
 }
 
 /** Seats that are screwed or pressed into the body and change there. */
-const SEATS: readonly PartRole[] = ['seat', 'left seat', 'right seat'];
+const SEATS: readonly PartRole[] = [
+  'seat',
+  'left seat',
+  'right seat',
+  'upper seat ring',
+  'lower seat ring',
+  'port seat',
+  'removable seat',
+  'nozzle',
+];
 
 function fitted(c: Context, part: PartRole, call: StandingCall): Draft[] {
   const common = {
@@ -132,17 +142,18 @@ const ELSEWHERE: readonly string[] = [
   'lap in place',
 ];
 
-const FACES: readonly PartRole[] = ['body', 'bonnet', 'cover', 'bonnet chamber'];
-
 /** Rework that no other fragment takes. */
-function reworked(part: PartRole, call: StandingCall): Draft[] {
+function reworked(c: Context, part: PartRole, call: StandingCall): Draft[] {
   const { method } = call;
-  if (method === undefined || ELSEWHERE.includes(method) || FACES.includes(part)) return [];
+  if (method === undefined || PART_CATALOGUE[part].kind === 'joint') return [];
+  // Ground in where it closes on another; else its face is dressed by itself.
+  const isDressed = method === 'grind in' && !isBlued(c, part);
+  if (ELSEWHERE.includes(method) && !isDressed) return [];
   return [
     draft({
       name: stepName(`repair.${slug(part)}`, method.replaceAll(' ', '-')),
       stage: 'repair',
-      title: `${capital(part)}: ${method}`,
+      title: isDressed ? `Dress the seating face of the ${part} on a lap` : `${capital(part)}: ${method}`,
       why: capitalised(phrase`${wordReason(call.reason)}.`),
       parts: [part],
       minutes: method === 'straighten' ? 60 : 15,

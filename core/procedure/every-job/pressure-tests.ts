@@ -25,7 +25,7 @@ export const pressureTests: Fragment = {
 export const testHold: Fragment = {
   name: 'hold on the test',
   openings: 'last',
-  of: 'sound',
+  of: ['sound'],
   compose: hold,
 };
 

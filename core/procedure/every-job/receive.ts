@@ -55,7 +55,12 @@ export const receive: Fragment = {
 /** The maker's figures, typed once for a model and used ever after; on file already, the step is done by itself. */
 function sheetOf({ valve: { plate }, features }: Context): Draft[] {
   const [joint, gland] = [boltedJoint(features) !== undefined, packedBox(features) !== undefined];
-  if (!joint && !gland) return [];
+  const places = [
+    ...(closureProcedure(features).torques ?? []),
+    ...(jointProcedure(features).torques ?? []),
+    ...(moverProcedure(features).torques?.(features.moved) ?? []),
+  ];
+  if (!joint && !gland && places.length === 0) return [];
   return [
     draft({
       name: stepName('receive.sheet'),
@@ -67,6 +72,7 @@ function sheetOf({ valve: { plate }, features }: Context): Draft[] {
         ...(plate?.model === undefined ? {} : { model: plate.model }),
         joint,
         gland,
+        places,
       },
       optional: 'only where the sheet is at hand and not on file yet',
       minutes: 3,
@@ -79,7 +85,7 @@ function sheetOf({ valve: { plate }, features }: Context): Draft[] {
 
 /** The kit laid out: everything that is new at every overhaul, and what no kit brings. */
 function spares(c: Context): Draft {
-  const renewed = partsOf(c.valve).filter(({ policy }) => policy === 'renew always');
+  const renewed = partsOf(c.valve).filter(({ role, policy }) => policy === 'renew always' && c.works(role));
   const never = neverInKit(c.features);
   return draft({
     name: stepName('receive.spares'),

@@ -1,17 +1,18 @@
 import { wordReason } from '../../inspection';
 import { phrase } from '../../quantity';
-import { always, draft, feature, finding, type Context, type Draft, type Fragment } from '../draft';
+import { always, draft, feature, finding, rule, type Context, type Draft, type Fragment } from '../draft';
 import { ifThere, stepName, type Relation } from '../relations';
 
 const PLACE = stepName('release.place');
 const SHELF = stepName('release.shelf');
 const CONDEMN = stepName('release.condemn');
+const QUOTE = stepName('release.quote');
 
 /** Stage 10: back in line, tags off, paper signed. */
 export const release: Fragment = {
   name: 'release',
   openings: 'afterwards',
-  of: 'sound',
+  of: ['sound'],
   compose: released,
 };
 
@@ -19,8 +20,29 @@ export const release: Fragment = {
 export const condemn: Fragment = {
   name: 'condemn',
   openings: 'afterwards',
-  of: 'condemned',
+  of: ['condemned'],
   compose: condemned,
+};
+
+/** Apart on its tray, with a price on it: what happens next is somebody’s decision. */
+export const quote: Fragment = {
+  name: 'quote',
+  openings: 'afterwards',
+  of: ['quoted'],
+  compose: (c) => [
+    draft({
+      name: QUOTE,
+      ofTheJob: true,
+      stage: 'release',
+      title: 'Quote handed over; every part trayed, covered and tagged until it is answered',
+      why: 'Taken up, the job is widened to what was ordered and goes on from here; refused, the report is signed.',
+      task: { kind: 'do', writes: 'the number of the quote, and who has it' },
+      minutes: 15,
+      because: rule('scope: receive and quote'),
+      after: ['inspected'],
+    }),
+    sign(c, 'Sign the report', [QUOTE]),
+  ],
 };
 
 function released(c: Context): Draft[] {

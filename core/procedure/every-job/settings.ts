@@ -9,15 +9,16 @@ import { sequence, setUp, strip } from '../sequence';
 const SETTINGS = stepName('strip.settings');
 
 const asksFor = (features: Features): readonly MeasureAsk[] => [
-  ...(moverProcedure(features).settings ?? []),
+  ...(moverProcedure(features).settings?.(features.moved) ?? []),
   ...(jointProcedure(features).settings?.(features.joint) ?? []),
 ];
 
 /** Taken before they are lost, and asked for again at set-up with the difference. */
 export const settings: Fragment = {
   name: 'settings',
+  room: 'mover',
   openings: 'first',
-  of: 'sound',
+  of: ['sound', 'quoted'],
   when: (features) => asksFor(features).length > 0,
   compose: (c) => {
     const asks = asksFor(c.features);

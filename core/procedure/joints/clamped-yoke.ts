@@ -7,7 +7,12 @@ import { once, rebuild, repair, sequence, setUp, strip } from '../sequence';
 import type { JointProcedure } from './joint';
 import { glandTightness } from '../blocks/bolting';
 import { measuredBox, oldPackingOut, packing } from '../blocks/packing';
+import { stepName } from '../relations';
+import { compared, countAsk, taken } from '../blocks/taken';
+import { torqued } from '../blocks/torqued';
 
+const SHIMS = stepName('strip.shims');
+const COUNT = countAsk('timing shims', '2 pieces');
 const YOKE = feature('yoke threaded on the body and clamped, drop-in bonnet chamber');
 
 /** A yoke screwed on the body over a bonnet chamber that drops in: jacked open, unscrewed, packed off the valve. */
@@ -22,6 +27,7 @@ export const clampedYoke: JointProcedure<ClampedYoke> = {
   },
   packsItself: true,
   refacedFromThread: true,
+  torques: ['yoke', 'yoke clamp bolt'],
   settings: ({ timingShims }) =>
     timingShims ? [lengthAsk('thickness of the timing shims', '0.020 in')] : [],
   steps: (c) => [
@@ -42,8 +48,7 @@ function glandSlack(c: Context): Draft[] {
       title: 'Unlock and loosen the gland, slowly',
       why: 'Valve about half open: what is trapped comes out past the packing.',
       caution: 'Stand aside: this vents trapped pressure.',
-      off: ['gland lock', 'gland spring'],
-      parts: ['gland'],
+      parts: ['gland', 'gland lock', 'gland spring'],
       minutes: 5,
     },
   ]);
@@ -86,19 +91,20 @@ function unscrewed(c: Context): Draft[] {
     },
     {
       id: 'strip.stem',
-      title: 'Wind the stem out of the yoke',
+      title: 'Wind the stem out of the yoke; gland spring and wrench, captive under it, come free',
       why: 'If it binds, dress its threads with a triangular file.',
       caution: CAUTIONS.grip,
-      off: ['clamped yoke'],
+      off: ['clamped yoke', 'gland spring', 'gland lock'],
       parts: ['stem'],
       minutes: 6,
     },
     shims && {
-      id: 'strip.shims',
+      id: SHIMS,
       title: 'Timing shims off: count them, keep them together',
       why: 'They set where the gland wrench locks; forgotten, it does not line up.',
       caution: 'They are easily lost in the grease: note how many and how thick.',
       off: ['timing shims'],
+      task: taken(COUNT),
       minutes: 2,
     },
     {
@@ -165,6 +171,7 @@ function together(c: Context): Draft[] {
       why: 'As many as came off.',
       caution: 'Forgotten shims: the gland wrench no longer locks where it should.',
       on: ['timing shims'],
+      task: compared(SHIMS, COUNT),
       consumables: ['nickel anti-seize'],
       minutes: 3,
     },
@@ -179,12 +186,13 @@ function together(c: Context): Draft[] {
     },
     {
       id: 'rebuild.yoke-torque',
-      title: 'Screw the yoke on; torque at least to the match mark',
+      title: 'Gland spring and wrench under it, screw the yoke on; torque at least to the match mark',
       why: 'To the mark or slightly past: short of it the joint seat is not loaded.',
       caution: `Stem at mid-travel, never on its seat. ${CAUTIONS.cheater}`,
       tools: ['yoke wrench', 'torque wrench'],
-      on: ['clamped yoke'],
+      on: ['clamped yoke', 'gland spring', 'gland lock'],
       parts: ['body'],
+      task: torqued(c, 'yoke'),
       minutes: 10,
     },
     {
@@ -192,6 +200,8 @@ function together(c: Context): Draft[] {
       title: 'Clamp bolt back to the right side, and tight',
       why: 'From the back it spreads the yoke instead of clamping it.',
       on: ['yoke clamp bolt'],
+      tools: ['torque wrench'],
+      task: torqued(c, 'yoke clamp bolt'),
       minutes: 3,
     },
     {
@@ -228,7 +238,7 @@ function gland(c: Context): Draft[] {
       id: 'setup.lock-gland',
       title: 'Lock the gland wrench',
       why: 'An unlocked gland backs off with the heat.',
-      on: ['gland spring', 'gland lock'],
+      parts: ['gland spring', 'gland lock'],
       minutes: 2,
     },
   ]);

@@ -43,6 +43,7 @@ export const jointProcedure = ({ joint }: Pick<Features, 'joint'>): JointProcedu
 
 export const jointSteps: Fragment = {
   name: 'joint',
+  room: 'joint',
   openings: 'every',
   compose: (c) => jointProcedure(c.features).steps?.(c, c.features.joint) ?? [],
 };

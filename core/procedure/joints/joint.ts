@@ -1,4 +1,4 @@
-import type { Joint, PartRole } from '../../valve';
+import type { Joint, PartRole, TorquePlace } from '../../valve';
 import type { Context, Draft } from '../draft';
 import type { MeasureAsk } from '../../task';
 import type { Sketch } from '../sequence';
@@ -16,6 +16,8 @@ export interface JointProcedure<F = Joint> {
   readonly identify?: Sketch;
   /** Its packing goes in by steps of its own. */
   readonly packsItself?: true;
+  /** What of it is tightened to a figure of its own. */
+  readonly torques?: readonly TorquePlace[];
   /** The seat is refaced by hand from the thread of the body. */
   readonly refacedFromThread?: true;
   // Methods, not properties: their parameters compare both ways, so that a record by kind is a record of procedures.

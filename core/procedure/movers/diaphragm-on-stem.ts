@@ -1,4 +1,4 @@
-import type { DiaphragmOnStem } from '../../valve';
+import { boltedJoint, type DiaphragmOnStem } from '../../valve';
 import { lengthAsk } from '../blocks/asks';
 import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft } from '../draft';
@@ -15,13 +15,29 @@ const STACK = {
   held: ['diaphragm nut'],
 } as const;
 
+/** Air on both sides: it lies on top of the housing, under the bonnet. */
+const UNDER_ITS_BONNET = {
+  why: 'Plate in the vice, nut off; if the stem turns instead, the stem in soft jaws.',
+};
+const BEVEL_DOWN = {
+  why: 'The bevel of the diaphragm down, the number of the plate towards the housing; a new nut.',
+};
+
 /** The oilfield low-pressure valve in its three variants: spring or none, adjusting screw or none, seat in or out. */
 export const diaphragmOnStem: MoverProcedure<DiaphragmOnStem> = {
-  settings: [lengthAsk('height of the adjusting screw', '1 in')],
+  settings: (moved) => (sprung(moved) ? [lengthAsk('height of the adjusting screw', '1 in')] : []),
   steps: (c, moved) => [...apart(c, moved), ...together(c, moved), ...proved(c, moved)],
 };
 
 const sprung = ({ variant }: DiaphragmOnStem) => variant !== 'double acting';
+
+const COUNTED: Readonly<Record<number, string>> = { 4: 'Four', 6: 'Six', 8: 'Eight', 12: 'Twelve' };
+
+/** Its bolts in words, where their number is known. */
+function boltsIn({ features }: Context): string {
+  const bolts = boltedJoint(features)?.bolts;
+  return bolts === undefined ? 'All' : (COUNTED[bolts] ?? String(bolts));
+}
 
 function apart(c: Context, moved: DiaphragmOnStem): Draft[] {
   return sequence(c, strip(HOUSING, ['marked'], 'stem out'), [
@@ -35,12 +51,13 @@ function apart(c: Context, moved: DiaphragmOnStem): Draft[] {
     },
     {
       id: 'strip.bonnet',
-      title: 'Bonnet: six bolts, two opposing last; bonnet off',
+      title: 'Bonnet bolts, two opposing last; bonnet off',
       why: sprung(moved) ? 'Held down while the last two come out.' : 'No spring in this variant.',
       caution: sprung(moved) ? CAUTIONS.spring : CAUTIONS.slack,
       off: ['bonnet bolts', 'bonnet'],
       minutes: 8,
     },
+    !sprung(moved) && stackApart(STACK, UNDER_ITS_BONNET),
     sprung(moved) && {
       id: 'strip.spring',
       title: moved.springPlate ? 'Spring and its plate out' : 'Spring out',
@@ -67,7 +84,7 @@ function apart(c: Context, moved: DiaphragmOnStem): Draft[] {
       off: ['housing gasket'],
       minutes: 3,
     },
-    stackApart(STACK),
+    sprung(moved) && stackApart(STACK),
     {
       id: 'strip.ratio-plug',
       title: 'Stem out; ratio plug, soft seat and seat disc off its end',
@@ -84,29 +101,11 @@ function apart(c: Context, moved: DiaphragmOnStem): Draft[] {
       off: ['backup rings', 'stem O-ring'],
       minutes: 5,
     },
-    c.has('port seat') && {
-      id: 'strip.port-seat',
-      title: 'Reduced-port seat out with the seat tool, if it is worn',
-      why: 'Sound, it may stay. The new one is not in the kit.',
-      caution: 'Order it before it is out: the valve stands apart until it comes.',
-      tools: ['seat tool'],
-      off: ['port seat'],
-      minutes: 8,
-    },
   ]);
 }
 
 function together(c: Context, moved: DiaphragmOnStem): Draft[] {
   return sequence(c, rebuild(HOUSING, ['stem repaired'], 'trim in', 'closed'), [
-    c.has('port seat') && {
-      id: 'rebuild.port-seat',
-      title: 'Seat in with the seat tool',
-      why: 'Snug, its face clean. It is never in the kit.',
-      tools: ['seat tool'],
-      consumables: ['nickel anti-seize'],
-      on: ['port seat'],
-      minutes: 6,
-    },
     {
       id: 'rebuild.stem-seals',
       title:
@@ -135,7 +134,7 @@ function together(c: Context, moved: DiaphragmOnStem): Draft[] {
       on: ['stem'],
       minutes: 4,
     },
-    stackTogether(STACK),
+    sprung(moved) && stackTogether(STACK, BEVEL_DOWN),
     {
       id: 'rebuild.gasket',
       title: 'New housing gasket, greased both sides',
@@ -153,6 +152,7 @@ function together(c: Context, moved: DiaphragmOnStem): Draft[] {
       on: ['lower housing'],
       minutes: 6,
     },
+    !sprung(moved) && stackTogether(STACK, BEVEL_DOWN),
     {
       id: 'rebuild.bonnet',
       title: sprung(moved)
@@ -173,7 +173,7 @@ function together(c: Context, moved: DiaphragmOnStem): Draft[] {
     },
     {
       id: 'rebuild.bolt-up',
-      title: 'Six bolts, star pattern',
+      title: `${boltsIn(c)} bolts, star pattern`,
       why: 'All started by hand first.',
       caution: CAUTIONS.cheater,
       tools: ['torque wrench', 'socket'],

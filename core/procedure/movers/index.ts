@@ -37,6 +37,7 @@ export const moverProcedure = ({ moved }: Pick<Features, 'moved'>): MoverProcedu
 
 export const moverSteps: Fragment = {
   name: 'mover',
+  room: 'mover',
   openings: 'every',
   when: (features) => !closureOf(features).repackedInPlace,
   compose: (c) => moverProcedure(c.features).steps?.(c, c.features.moved) ?? [],

@@ -11,7 +11,7 @@ const PISTON = feature('double-acting piston actuator');
 
 /** A double-acting cylinder, its positioner on top where it has one: apart, measured, back with new seals. */
 export const piston: MoverProcedure = {
-  settings: [
+  settings: () => [
     lengthAsk('height of the jam nuts on the stem', '0.875 in'),
     lengthAsk('thread engaged in the coupling', '0.75 in'),
   ],
@@ -131,7 +131,7 @@ function together(c: Context): Draft[] {
     },
     onTop(c) && {
       id: 'rebuild.positioner',
-      provides: ['positioner on'],
+      also: ['relay together'],
       title: 'Positioner on with its new O-ring; range spring to the stem',
       why: 'The O-ring seals it to the cylinder: without it the relay hunts.',
       on: ['positioner O-ring', 'positioner', 'feedback spring'],
@@ -154,7 +154,7 @@ function on(c: Context): Draft[] {
     ...coupled(c),
     {
       id: 'rebuild.air-lines',
-      provides: ['air lines on'],
+      also: ['relay together'],
       title: 'Air lines back as marked',
       why: 'Blown through first.',
       on: ['air lines', ...(side(c) ? (['positioner'] as const) : [])],

@@ -1,17 +1,17 @@
 import { inches, phrase, psig } from '../../quantity';
-import type { RollingDiaphragm } from '../../valve';
+import { resulting, type RollingDiaphragm } from '../../valve';
 import { lengthAsk } from '../blocks/asks';
 import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft } from '../draft';
 import { rebuild, sequence, setUp, strip } from '../sequence';
 import type { MoverProcedure } from './mover';
-import { clevisAligned, resulting, reversed } from '../blocks/clevis';
+import { clevisAligned, reversed } from '../blocks/clevis';
 
 const ROLLING = feature('rolling-diaphragm actuator on a lever');
 
 /** A rolling diaphragm on a clevis and lever: off, looked at, back, and its fail action reversed when that is wanted. */
 export const rollingDiaphragm: MoverProcedure<RollingDiaphragm> = {
-  settings: [lengthAsk('clevis to yoke face', '1.5 in')],
+  settings: () => [lengthAsk('clevis to yoke face', '1.5 in')],
   steps: (c, moved) => [...off(c, moved), ...on(c, moved), ...set(c)],
 };
 
@@ -27,6 +27,15 @@ function off(c: Context, moved: RollingDiaphragm): Draft[] {
       caution: CAUTIONS.air,
       off: ['front cover', 'clevis pin'],
       minutes: 8,
+    },
+    barrel(moved) && {
+      id: 'strip.clevis',
+      benchAir: true,
+      title: 'Air to extend; clevis and lock nut off',
+      why: 'They are only reached with the stem extended.',
+      caution: CAUTIONS.air,
+      off: ['clevis', 'clevis nut'],
+      minutes: 6,
     },
     {
       id: 'strip.air-lines',
@@ -46,10 +55,10 @@ function off(c: Context, moved: RollingDiaphragm): Draft[] {
     barrel(moved)
       ? {
           id: 'strip.barrel',
-          title: 'Clevis and lock nut off; spring barrel off the yoke',
+          title: 'Spring barrel off the yoke',
           why: 'The spring stays caged in its barrel.',
           caution: 'Never open the barrel on the bench without the press.',
-          off: ['clevis', 'clevis nut', 'spring barrel', 'rolling diaphragm', 'actuator'],
+          off: ['spring barrel', 'rolling diaphragm', 'actuator'],
           minutes: 12,
         }
       : {
@@ -117,7 +126,7 @@ function on(c: Context, moved: RollingDiaphragm): Draft[] {
     },
     {
       id: 'rebuild.air-lines',
-      provides: ['air lines on'],
+      also: ['relay together'],
       title: 'Air lines back as marked',
       why: 'Air is needed to set the clevis.',
       on: ['air lines', ...(c.has('positioner') ? (['positioner'] as const) : [])],

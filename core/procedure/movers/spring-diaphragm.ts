@@ -7,13 +7,14 @@ import { once, rebuild, sequence, setUp, strip } from '../sequence';
 import type { MoverProcedure } from './mover';
 import { coupled, uncoupled } from '../blocks/couplings';
 import { stackApart, stackTogether } from '../blocks/diaphragm-stack';
+import { compared, taken, turnsAsk } from '../blocks/taken';
 
 const ACTUATOR = feature('spring-diaphragm actuator');
 const STACK = { id: 'actuator-diaphragm', diaphragm: 'actuator diaphragm', plates: [], held: [] } as const;
 
 /** Air on a diaphragm against a spring: off the bonnet, looked into, back, coupled and bench set. */
 export const springDiaphragm: MoverProcedure<SpringDiaphragm> = {
-  settings: [
+  settings: () => [
     lengthAsk('height of the spring adjuster', '1.25 in'),
     lengthAsk('height of the jam nuts on the stem', '0.875 in'),
     lengthAsk('thread engaged in the coupling', '0.75 in'),
@@ -22,6 +23,8 @@ export const springDiaphragm: MoverProcedure<SpringDiaphragm> = {
 };
 
 const ACTUATOR_OFF = stepName('strip.actuator-off');
+const PRELOAD = stepName('strip.preload');
+const TURNS = turnsAsk('turns of the spring adjuster', '6 turns');
 
 function off(c: Context): Draft[] {
   const { limits } = c.features;
@@ -37,15 +40,16 @@ function off(c: Context): Draft[] {
       off: ['air lines', ...(c.has('positioner') ? (['positioner'] as const) : [])],
       minutes: 6,
     },
-    ...uncoupled(c),
     {
-      id: 'strip.preload',
-      title: 'Unwind the adjuster until the spring preload is gone',
-      why: 'Count the turns: the bench set goes back by them.',
+      id: PRELOAD,
+      title: 'Unwind the adjuster until the spring preload is gone, counting the turns',
+      why: 'Before the stem is let go: what is left of the spring would throw it. The bench set goes back by the count.',
       caution: CAUTIONS.spring,
       parts: ['actuator spring'],
+      task: taken(TURNS),
       minutes: 5,
     },
+    ...uncoupled(c),
     {
       id: ACTUATOR_OFF,
       title: 'Actuator off the bonnet',
@@ -113,10 +117,18 @@ function on(c: Context): Draft[] {
       on: ['actuator', ...(c.has('stem connector') ? (['stem connector'] as const) : [])],
       minutes: 10,
     },
+    {
+      id: 'rebuild.preload',
+      title: 'Adjuster in again by the turns that came off',
+      why: 'Near its bench set before it is coupled; the gauge has the last word.',
+      parts: ['actuator spring'],
+      task: compared(PRELOAD, TURNS),
+      minutes: 5,
+    },
     ...coupled(c),
     {
       id: 'rebuild.air-lines',
-      provides: ['air lines on'],
+      also: ['relay together'],
       title: 'Air lines and positioner back as marked',
       why: 'Blown through first.',
       on: ['air lines', ...(c.has('positioner') ? (['positioner'] as const) : [])],

@@ -1,17 +1,22 @@
 import { phrase, psig } from '../../quantity';
-import type { VaneArm } from '../../valve';
+import { resulting, type VaneArm } from '../../valve';
 import { lengthAsk } from '../blocks/asks';
-import { clevisAligned, resulting, reversed } from '../blocks/clevis';
+import { clevisAligned, reversed } from '../blocks/clevis';
 import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft } from '../draft';
 import { rebuild, sequence, setUp, strip } from '../sequence';
 import type { MoverProcedure } from './mover';
+import { compared, taken, turnsAsk } from '../blocks/taken';
+import { stepName } from '../relations';
 
 const VANE = feature('pneumatic actuator on a keyed vane arm');
 
+const ACTUATOR_OFF = stepName('strip.actuator-off');
+const CLEVIS = turnsAsk('turns of the clevis', '9 turns');
+
 /** An actuator on a keyed arm: the arm off and, for the other action, back with its key in the other slot. */
 export const vaneArm: MoverProcedure<VaneArm> = {
-  settings: [lengthAsk('clevis thread showing', '0.5 in')],
+  settings: () => [lengthAsk('clevis thread showing', '0.5 in')],
   steps: (c, moved) => [...off(c), ...on(c, moved), ...set(c, moved)],
 };
 
@@ -41,9 +46,10 @@ function off(c: Context): Draft[] {
       minutes: 6,
     },
     {
-      id: 'strip.actuator-off',
+      id: ACTUATOR_OFF,
       title: 'Actuator off the body; clevis off its stem',
       why: 'Count the turns of the clevis.',
+      task: taken(CLEVIS),
       caution: CAUTIONS.lift,
       off: ['actuator', 'clevis', 'clevis nut', 'indicator plate'],
       minutes: 10,
@@ -59,6 +65,7 @@ function on(c: Context, moved: VaneArm): Draft[] {
       id: 'rebuild.actuator-on',
       title: 'Actuator on the body, clevis and nut on its stem',
       why: 'As many turns as came off.',
+      task: compared(ACTUATOR_OFF, CLEVIS),
       caution: CAUTIONS.lift,
       on: ['actuator', 'clevis', 'clevis nut'],
       minutes: 10,
@@ -74,7 +81,7 @@ function on(c: Context, moved: VaneArm): Draft[] {
     },
     {
       id: 'rebuild.air-lines',
-      provides: ['air lines on'],
+      also: ['relay together'],
       title: 'Air lines back as marked',
       why: 'Air is needed to set the clevis.',
       on: ['air lines', ...(c.has('positioner') ? (['positioner'] as const) : [])],

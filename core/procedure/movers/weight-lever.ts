@@ -4,6 +4,7 @@ import { lengthAsk } from '../blocks/asks';
 import { feature, type Context, type Draft } from '../draft';
 import { rebuild, sequence, setUp, strip } from '../sequence';
 import type { MoverProcedure } from './mover';
+import { torqued } from '../blocks/torqued';
 
 const RING_HERE = 'Sizes NPS 2 and 3 have an O-ring here.';
 const GASKET_HERE = 'Sizes NPS 4 to 6 have a gasket here.';
@@ -11,8 +12,9 @@ const LEVER = feature('weight and lever on a shaft through a trunnion plug');
 
 /** A weight and lever on a shaft: drip pot, lever, stuffing box and trunnion plug, off before the housing is opened. */
 export const weightLever: MoverProcedure<WeightLever> = {
-  settings: [lengthAsk('place of the weight on its lever', '9 in')],
+  settings: () => [lengthAsk('place of the weight on its lever', '9 in')],
   neverInKit: 'The drip pot and the removable seat are in no kit.',
+  torques: () => ['trunnion plug'],
   steps: (c, { sizes }) => {
     const small = sizes === '2-3 in';
     return [...leverOff(c, small), ...leverOn(c, small), ...balanced(c)];
@@ -32,7 +34,8 @@ function leverOff(c: Context, small: boolean): Draft[] {
     {
       id: 'strip.weight',
       title: 'Note where the weight stands; weight, lever, hub off',
-      why: 'A scribe on the lever: the place balances the head.',
+      why: 'A scribe on the lever: the place balances the head. Hub set screw first; a tap with a mallet if it sticks.',
+      tools: ['soft hammer', 'two spanners'],
       caution: 'Support the weight before its screw is loose.',
       off: ['weight', 'lever', 'lever hub'],
       minutes: 6,
@@ -88,6 +91,7 @@ function leverOn(c: Context, small: boolean): Draft[] {
         : 'Bushings; trunnion plug with a new gasket',
       why: phrase`${small ? RING_HERE : GASKET_HERE} To ${quantity('torque', 25, 'lbf·ft')}.`,
       tools: ['torque wrench'],
+      task: torqued(c, 'trunnion plug', quantity('torque', 25, 'lbf·ft')),
       on: ['shaft bushings', small ? 'trunnion O-ring' : 'trunnion gasket', 'trunnion plug'],
       minutes: 6,
     },
@@ -109,7 +113,7 @@ function leverOn(c: Context, small: boolean): Draft[] {
     },
     {
       id: 'rebuild.weight',
-      title: 'Hub, lever, weight at its scribe',
+      title: 'Hub with its channel outwards, set screw tight; lever, weight at its scribe',
       why: 'It is balanced on the set-up.',
       caution: 'Support the weight until its screw is tight.',
       on: ['lever hub', 'lever', 'weight'],
@@ -118,7 +122,7 @@ function leverOn(c: Context, small: boolean): Draft[] {
     {
       id: 'rebuild.drip-pot',
       title:
-        'Medium-strength threadlocker on the nipple; drip pot down; needle valve three to four full turns',
+        'Medium-strength threadlocker on the nipple; nipple and pot three to four full turns, pot down; needle valve on',
       why: 'Down, so that it fills and not the housing.',
       consumables: ['medium-strength anaerobic threadlocker'],
       on: ['drip pot', 'needle valve'],

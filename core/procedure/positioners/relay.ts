@@ -3,6 +3,7 @@ import { closureOf, moverOf, positionerOf } from '../../valve';
 import { pressureAsk } from '../blocks/asks';
 import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft, type Fragment } from '../draft';
+import { hasOwnAir } from '../every-job/isolation/isolated';
 import { once, rebuild, sequence, setUp, strip } from '../sequence';
 
 const POSITIONER = feature('force-balance positioner with a pneumatic relay');
@@ -10,6 +11,7 @@ const POSITIONER = feature('force-balance positioner with a pneumatic relay');
 /** Flappers and relay cleaned with the positioner off; zero, span and gain set after any overhaul. */
 export const positionerSteps: Fragment = {
   name: 'positioner',
+  room: 'positioner',
   openings: 'every',
   when: (features) => positionerOf(features) !== undefined && !closureOf(features).repackedInPlace,
   compose: (c) => [...relayApart(c), ...relayTogether(c), ...set(c)],
@@ -36,12 +38,14 @@ function relayApart(c: Context): Draft[] {
 }
 
 function relayTogether(c: Context): Draft[] {
-  return sequence(c, once(rebuild(POSITIONER, ['positioner on', 'air lines on'])), [
+  return sequence(c, once(rebuild(POSITIONER, [], 'relay together')), [
     {
       id: 'rebuild.relay',
       title: 'Relay together with new O-rings and gasket; nozzle held down until the four screws are tight',
       why: 'Held down, the slack between the diaphragms comes out right.',
-      caution: 'Let the nozzle up before the screws are tight and the relay never balances.',
+      consumables: ['O-ring lubricant for the elastomer'],
+      caution:
+        'O-rings greased sparingly. Let the nozzle up before the screws are tight and the relay never balances.',
       on: ['relay body', 'relay O-rings', 'inner valve', 'relay diaphragms', 'relay gasket'],
       minutes: 12,
     },
@@ -70,7 +74,7 @@ function set(c: Context): Draft[] {
     {
       id: 'setup.supply',
       benchAir: true,
-      title: 'Bench air through the positioner',
+      title: hasOwnAir(c) ? 'Its own supply through the positioner' : 'Bench air through the positioner',
       why: isDouble
         ? phrase`${psig(35)} to ${psig(100)}, or by the sheet. Bias spring is zero, range spring is span, relay nozzles are sensitivity.`
         : phrase`${quantity('pressure difference', 5, 'psi')} over the high end of the bench set at least, and never over the casing limit of the actuator. Bias spring is zero, range spring is span.`,

@@ -10,6 +10,7 @@ const STEM = feature('rising stem wound by a handwheel');
 /** A stem wound up through its bushing by a handwheel: out through the bonnet, and back. */
 export const risingStem: Fragment = {
   name: 'rising stem',
+  room: 'stem',
   openings: 'first',
   when: (features) => features.stem.motion === 'rising' && !jointOf(features).threadInYoke,
   compose: (c) => [...out(c), ...back(c), ...stroked(c)],

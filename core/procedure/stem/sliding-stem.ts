@@ -9,6 +9,7 @@ const STEM = feature('stem slid by an actuator, its disc or wedge on the end');
 /** A disc or wedge on a stem that an actuator slides: out with the bonnet, and back before it goes down. */
 export const slidingStem: Fragment = {
   name: 'sliding stem',
+  room: 'stem',
   openings: 'every',
   when: (features) => features.stem.motion === 'sliding' && closureProcedure(features).hangsOnStem === true,
   compose: (c) => [

@@ -15,6 +15,7 @@ import { BOX, measuredBox, oldPackingOut, packing, ringsFor } from '../blocks/pa
  */
 export const stuffingBox: Fragment = {
   name: 'stuffing box',
+  room: 'packing',
   openings: 'every',
   when: (features) =>
     packedBox(features) !== undefined &&
@@ -31,33 +32,51 @@ export const stuffingBox: Fragment = {
 /** A handwheel winds the stem through its bushing: opened again, it stays in its packing. */
 const wound = ({ features }: Context): boolean => moverOf(features).stem === 'winds';
 
+/** Repacked with the stem in it: nothing else is apart. */
+const inPlace = ({ scope }: Context): boolean => scope === 'repack';
+
 const box = (c: Context): readonly PartRole[] =>
   c.has('lantern ring') ? ['packing', 'lantern ring'] : ['packing'];
 
 function out(c: Context): Draft[] {
-  return sequence(c, strip(BOX, ['stem out', 'gland loose']), [
-    {
-      id: 'strip.gland',
-      title:
-        c.features.stem.motion === 'rotary'
-          ? 'Gland and flange off the shaft'
-          : 'Gland and flange off with the stem',
-      why: 'They come off over it.',
-      off: ['gland', 'gland flange'],
-      minutes: 2,
-    },
-    {
-      id: 'strip.packing',
-      ...oldPackingOut(c),
-      off: box(c),
-      minutes: 10,
-    },
-  ]);
+  return sequence(
+    c,
+    strip(
+      BOX,
+      closureProcedure(c.features).packingFirst ? ['gland loose'] : ['stem out', 'gland loose'],
+      'packing out',
+    ),
+    [
+      {
+        id: 'strip.gland',
+        ...(inPlace(c)
+          ? {
+              title: 'Gland and flange up along the stem, wired clear of the box',
+              why: 'The stem stays where it is: they cannot come off over it.',
+            }
+          : {
+              title:
+                c.features.stem.motion === 'rotary'
+                  ? 'Gland and flange off the shaft'
+                  : 'Gland and flange off with the stem',
+              why: 'They come off over it.',
+            }),
+        off: ['gland', 'gland flange'],
+        minutes: 2,
+      },
+      {
+        id: 'strip.packing',
+        ...oldPackingOut(c),
+        off: box(c),
+        minutes: 10,
+      },
+    ],
+  );
 }
 
 function packed(c: Context): Draft[] {
   const lantern = c.has('lantern ring');
-  const glandOn = wound(c) ? [] : (['gland', 'gland flange'] as const);
+  const glandOn = wound(c) && !inPlace(c) ? [] : (['gland', 'gland flange'] as const);
   return sequence(c, rebuild(BOX, ['closed', 'plug in', 'box measured'], 'packed'), [
     {
       id: 'rebuild.pack',
@@ -66,9 +85,10 @@ function packed(c: Context): Draft[] {
         : 'Pack the stuffing box',
       why: lantern
         ? 'The lantern ring stands at the lubricator port: one ring too few below it and no grease gets in.'
-        : 'After the bonnet is torqued, never before: it moves as it is pulled down.',
-      caution:
-        'Never before the joint is torqued. Gloves: skin oil harms die-formed rings. One ring at a time, pressed home.',
+        : inPlace(c)
+          ? 'Rings that are cut go round the stem where it stands; whole rings do not.'
+          : 'After the joint is torqued, never before: it moves as it is pulled down.',
+      caution: `${inPlace(c) ? '' : 'Never before the joint is torqued. '}Gloves: skin oil harms die-formed rings. One ring at a time, pressed home.`,
       on: box(c),
       consumables: ringsFor(c),
       task: packing(c),

@@ -46,10 +46,14 @@ export interface Closure<F = Features['closure']> {
   readonly isolatedAs?: 'half open' | 'closed, its body bled';
   /** A spring under its cover presses on it and is let up in the strip. */
   readonly springUnderCover?: true;
+  /** It protects a pump, and nothing stands between them. */
+  readonly onPump?: true;
   /** Its body stays in the line for the work. */
   readonly staysInLine?: true;
   /** Repacked where it stands, these parts coming off and no others. */
   readonly repackedInPlace?: readonly PartRole[];
+  /** New at every overhaul here, where others of their role are looked at: its kit brings them. */
+  readonly renewed?: readonly PartRole[];
   /** Parts that are looked at where others of their role are new at every overhaul. */
   readonly kept?: readonly PartRole[];
   /** Parts renewed only together. */

@@ -11,6 +11,7 @@ export const dumpDisc: Closure = {
   },
   ratedBy: 'nothing',
   turnedBy: 'stem',
+  renewed: ['diaphragm', 'snap rings', 'shaft bushings', 'shaft thrust washer'],
   parts: () => [
     'stem pin',
     'pivot',

@@ -8,6 +8,7 @@ export const guidedCheck: Closure = {
   ratedBy: 'class',
   turnedBy: 'nothing of its own',
   springUnderCover: true,
+  onPump: true,
   parts: () => ['check disc', 'guide rings', 'bypass insert', 'vortex bushing', 'seat'],
   contacts: () => [{ seat: 'seat', closure: 'check disc', way: 'grind in' }],
 };

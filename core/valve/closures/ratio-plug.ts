@@ -11,6 +11,7 @@ export const ratioPlug: Closure = {
   },
   ratedBy: 'nothing',
   turnedBy: 'stem',
+  renewed: ['diaphragm', 'diaphragm nut'],
   parts: (_, { seat }) => [
     'stem O-ring',
     'backup rings',

@@ -6,6 +6,8 @@ export const shearPiston: Closure = {
   fits: { joints: ['screwed-bonnet'], seats: ['liner'], motions: ['sliding'], heldBy: ['pinned stem'] },
   ratedBy: 'nothing',
   turnedBy: 'stem',
+  onPump: true,
   stemRolledFlat: true,
+  renewed: ['piston washer'],
   parts: () => ['stem cushion', 'cotter', 'piston washer', 'relief piston', 'liner sub', 'sub O-ring'],
 };

@@ -12,6 +12,7 @@ export const springRegulator: Closure<SpringRegulator> = {
   },
   ratedBy: 'nothing',
   turnedBy: 'stem',
+  renewed: ['stem', 'sliding gate', 'regulator plug', 'seat', 'diaphragm'],
   parts: ({ trim }) => [
     'diaphragm plates',
     'diaphragm',

@@ -40,18 +40,24 @@ function stemOf(features: Features): Roles {
   return features.stem.motion === 'none' || turnedBy === 'nothing of its own' ? [] : [turnedBy];
 }
 
+/** The rooms of a valve, from the outside in: what is opened, looked at and put right together. */
+export const ROOMS = ['positioner', 'mover', 'gland', 'joint', 'stem', 'packing', 'closure', 'body'] as const;
+export type Room = (typeof ROOMS)[number];
+
+/** Its parts by room, about in the order they come off. A part that two rooms share stands in both. */
+export const rolesByRoom = (features: Features): Readonly<Record<Room, Roles>> => ({
+  positioner: positionerOf(features)?.parts ?? [],
+  mover: moverOf(features).parts(features.moved, features),
+  gland: glandOf(features),
+  joint: jointOf(features).parts(features.joint, features),
+  stem: stemOf(features),
+  packing: packingOf(features),
+  closure: closureOf(features).parts(features.closure, features),
+  body: ['body'],
+});
+
 /** Everything a valve of these features is made of, about in the order it comes off, each once. */
 export function rolesOf(features: Features): readonly PartRole[] {
-  return [
-    ...new Set([
-      ...(positionerOf(features)?.parts ?? []),
-      ...moverOf(features).parts(features.moved, features),
-      ...glandOf(features),
-      ...jointOf(features).parts(features.joint, features),
-      ...stemOf(features),
-      ...packingOf(features),
-      ...closureOf(features).parts(features.closure, features),
-      'body' as const,
-    ]),
-  ];
+  const rooms = rolesByRoom(features);
+  return [...new Set(ROOMS.flatMap((room) => rooms[room]))];
 }

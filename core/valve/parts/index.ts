@@ -8,4 +8,5 @@ export {
   type PartPolicy,
   type PartRole,
 } from './catalogue';
+export { rolesByRoom, ROOMS, type Room } from './groups';
 export { partsOf, type Part } from './parts';

@@ -45,8 +45,10 @@ export function partsOf({ features }: Pick<Valve, 'features'>): readonly Part[] 
   return parts;
 }
 
-const policyOf = (role: PartRole, features: Features): PartPolicy | undefined =>
-  closureOf(features).kept?.includes(role) ? 'inspect' : undefined;
+function policyOf(role: PartRole, features: Features): PartPolicy | undefined {
+  const { kept, renewed } = closureOf(features);
+  return kept?.includes(role) ? 'inspect' : renewed?.includes(role) ? 'renew always' : undefined;
+}
 
 /** Never off on the bench: the body, and a seat in one piece with it; all but its packing of a valve repacked where it stands. */
 function staysIn(role: PartRole, features: Features): boolean {

@@ -2,7 +2,7 @@
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import type { TaskOf } from '@dusk-wren/core/task';
 import type { Quantity } from '@dusk-wren/core/quantity';
-import { computed, ref } from 'vue';
+import { computed, reactive, ref } from 'vue';
 import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
 import QuantityField from '../../parts/QuantityField.vue';
@@ -15,20 +15,30 @@ const [model, revision] = [ref(props.task.model ?? ''), ref('')];
 const [jointTorque, glandTorque] = [ref<Quantity<'torque'>>(), ref<Quantity<'torque'>>()];
 const stemTir = ref<Quantity<'length'>>();
 const pages = ref({ jointTorque: '', glandTorque: '', stemTir: '' });
+/** Torques of other places, each with its page. */
+const others = reactive(
+  props.task.places.map((place) => ({ place, value: undefined as Quantity<'torque'> | undefined, page: '' })),
+);
 const figures = computed(() => {
   const { value: at } = pages;
+  const torques = Object.fromEntries(
+    others.flatMap(({ place, value, page }) => (value ? [[place, { value, page }] as const] : [])),
+  );
   return {
     ...(jointTorque.value ? { jointTorque: { value: jointTorque.value, page: at.jointTorque } } : {}),
     ...(glandTorque.value ? { glandTorque: { value: glandTorque.value, page: at.glandTorque } } : {}),
     ...(stemTir.value ? { stemTir: { value: stemTir.value, page: at.stemTir } } : {}),
+    ...(Object.keys(torques).length > 0 ? { torques } : {}),
   };
 });
+const pagesOf = ({ torques = {}, ...own }: typeof figures.value): string[] =>
+  [...Object.values(own), ...Object.values(torques)].map(({ page }) => page);
 const complete = computed(
   () =>
     model.value.trim() !== '' &&
     revision.value.trim() !== '' &&
     Object.keys(figures.value).length > 0 &&
-    Object.values(figures.value).every(({ page }) => page.trim() !== ''),
+    pagesOf(figures.value).every((page) => page.trim() !== ''),
 );
 function keep(): void {
   if (!complete.value) return;
@@ -70,6 +80,16 @@ useKeys([{ key: 'x', label: 'No sheet at hand', run: none }]);
         optional
       />
       <v-text-field v-model="pages.glandTorque" label="Page of the gland’s torque" maxlength="20" />
+    </div>
+    <div v-for="each in others" :key="each.place" class="row">
+      <QuantityField
+        v-model="each.value"
+        :label="`Torque of the ${each.place}`"
+        dimension="torque"
+        example="40 ft-lb"
+        optional
+      />
+      <v-text-field v-model="each.page" :label="`Page of the torque of the ${each.place}`" maxlength="20" />
     </div>
     <div class="row">
       <QuantityField

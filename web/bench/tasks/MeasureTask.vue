@@ -61,7 +61,9 @@ const isOff = (ask: MeasureAsk) => {
 /** The figures that it must lie between, or below. */
 function wantedWords({ mustBe }: MeasureAsk): string {
   if (mustBe === undefined || mustBe === 'zero') return '';
-  return 'below' in mustBe ? `below ${show(mustBe.below)}` : `${show(mustBe.from)} to ${show(mustBe.to)}`;
+  if ('below' in mustBe) return `below ${show(mustBe.below)}`;
+  const [from, to] = [show(mustBe.from), show(mustBe.to)];
+  return from === to ? from : `${from} to ${to}`;
 }
 
 /** What is wrong with a reading that is not what the step asks for. */

@@ -38,13 +38,18 @@ useKeys([
   <div class="packing">
     <ul class="figures number">
       <li>
-        <b>{{ task.rings }}</b> rings
+        <b>{{ task.rings }}</b> rings<template v-if="task.below !== undefined"
+          >, <b>{{ task.below }}</b> of them below the lantern ring</template
+        >
       </li>
       <li>
         section <b>{{ show(task.section) }}</b>
       </li>
       <li>
-        cut <b>{{ show(task.length) }}</b> each, 45° skive
+        <template v-if="task.opened === 'whole'">whole rings, cut to no length</template>
+        <template v-else
+          >each <b>{{ show(task.length) }}</b> long, {{ task.opened }}</template
+        >
       </li>
       <li>
         joints staggered <b>{{ task.stagger }}°</b>
@@ -55,6 +60,7 @@ useKeys([
       :bore="task.bore"
       :section="task.section"
       :length="task.length"
+      :opened="task.opened"
       :rings="task.rings"
       :stagger="task.stagger"
       :fitted="fitted"

@@ -18,6 +18,7 @@ const ring = computed(() => {
     :stem="ring.given.stem"
     :bore="ring.given.bore"
     :section="ring.section"
+    opened="cut at 45°"
     :length="ring.length"
     :rings="ring.rings"
     :stagger="ring.rings > 3 ? 90 : 180"

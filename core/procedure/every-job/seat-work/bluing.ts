@@ -16,7 +16,7 @@ export const asFoundOf = ({ side }: Contact): StepName => stepName('inspect.blue
 export const blueAsFound: Fragment = {
   name: 'blue as found',
   openings: 'first',
-  of: 'sound',
+  of: ['sound', 'quoted'],
   compose: (c) =>
     contactsOf(c)
       .filter(({ seat, closure }) => ![seat, closure].some((part) => isCut(c.calls.get(part))))
