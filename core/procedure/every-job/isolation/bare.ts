@@ -1,7 +1,7 @@
 import { closureOf } from '../../../valve';
 import { always, draft, feature, type Context, type Draft } from '../../draft';
 import { stepName } from '../../relations';
-import { guardsOf } from './steps';
+import { guardsOf, zeroOf } from './steps';
 
 const DECONTAMINATED = stepName('isolate.decontaminated');
 const CAVITY = stepName('isolate.cavity');
@@ -53,7 +53,7 @@ export function cavityOf({ features, valve }: Context): Draft[] {
     }),
     draft({
       ...thread,
-      name: stepName('isolate.zero', 'cavity-pressure'),
+      name: zeroOf('cavity pressure'),
       isolation: { is: 'proof', energy: 'cavity pressure' },
       title: 'Prove zero: body cavity',
       why: 'Read at the body fitting, or at an end with the valve half open. A quiet fitting is not proof: only the gauge is.',

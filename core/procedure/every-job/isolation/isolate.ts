@@ -7,7 +7,7 @@ import { ifThere, stepName, type StepName } from '../../relations';
 import { bare, cavityOf } from './bare';
 import { isolatedOn, isolationOf } from './isolated';
 import { PROTECTED, protectedMeanwhile } from './relief-away';
-import { guardsOf, INSTRUMENTS, LINE, liveAt, PERMIT, SHEET, SIGNED } from './steps';
+import { guardsOf, INSTRUMENTS, LINE, liveAt, PERMIT, SHEET, SIGNED, zeroOf } from './steps';
 
 const pointOf = ({ id }: IsolationPoint): StepName => stepName('isolate', id);
 
@@ -102,7 +102,7 @@ function proofStep(c: Context, { kind, where, proof }: Energy, after: StepName):
   if (proof.kind === 'held') return [];
   const shared = {
     ...SHEET,
-    name: stepName('isolate.zero', kind.replaceAll(' ', '-')),
+    name: zeroOf(kind),
     isolation: { is: 'proof', energy: kind } as const,
     caution: guardsOf(c.valve) || 'Stand aside of what you open.',
     minutes: 5,

@@ -1,7 +1,7 @@
 import type { IsolationPoint } from '../../../isolation';
 import { HAZARDS, type Valve } from '../../../valve';
 import { always } from '../../draft';
-import { stepName } from '../../relations';
+import { stepName, type StepName } from '../../relations';
 
 export const IN_LINE = always('the valve is in its line');
 /** What the steps of the sheet share. */
@@ -9,6 +9,9 @@ export const SHEET = { stage: 'isolate', because: IN_LINE, provides: ['isolated'
 export const PERMIT = 'Under the site’s permit only.';
 
 export const LINE = stepName('isolate.line');
+/** The proof that one energy is gone. */
+export const zeroOf = (energy: string): StepName => stepName('isolate.zero', energy.replaceAll(' ', '-'));
+
 /** Both signatures: only then is anything opened or lifted. */
 export const SIGNED = stepName('isolate.sign');
 /** Both signatures that every lock is off. */
