@@ -38,6 +38,16 @@ function figures(
   });
 }
 
+/** Which way round parts stood, or were fitted: the last word on each. */
+function ways(state: JobState, wanted: (stage: Stage) => boolean): string[] {
+  const last = new Map(
+    state.records['way-round-seen']
+      .filter(({ body }) => wanted(body.step.stage))
+      .map(({ body }) => [body.what, body.way] as const),
+  );
+  return [...last].map(([what, way]) => `${what}: ${way}`);
+}
+
 /** What was found on the valve as it came, in lines. */
 export function asFound(state: JobState, current: Plan, system: UnitSystem): string[] {
   const { records } = state;
@@ -60,6 +70,7 @@ export function asFound(state: JobState, current: Plan, system: UnitSystem): str
     ...soundLine('nothing found', made),
     ...contactLines(state, current, system, 'inspect'),
     ...figures(state, current, system, (stage) => BEFORE.includes(stage)),
+    ...ways(state, (stage) => BEFORE.includes(stage)),
   ];
 }
 
@@ -82,6 +93,7 @@ export function asLeft(state: JobState, current: Plan, system: UnitSystem): stri
       state.records['finding-made'].filter(({ body }) => !BEFORE.includes(body.step.stage)),
     ),
     ...figures(state, current, system, (stage) => !BEFORE.includes(stage)),
+    ...ways(state, (stage) => !BEFORE.includes(stage)),
   ];
 }
 

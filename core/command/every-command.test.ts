@@ -48,6 +48,7 @@ const EVERY: { readonly [K in CommandKind]: Extract<RawCommand, { kind: K }>['bo
     leak: { perMinute: 0, of: 'drops' },
     readBy: hand,
   },
+  'see-way-round': { step, what: 'cone spring', way: 'wide end on the diaphragm' },
   'set-mark': { step, part: 'bonnet', clock: "2 o'clock" },
   'sign-certificate': { step, nextDue: '2028-01-01' },
   'sign-isolation': { step, side: 'done' },

@@ -25,6 +25,7 @@ import { removeLock } from './commands/remove-lock';
 import { signIsolation } from './commands/sign-isolation';
 import { takeEvidence } from './commands/take-evidence';
 import { placeFault } from './commands/place-fault';
+import { seeWayRound } from './commands/see-way-round';
 import { setMark } from './commands/set-mark';
 import { layPart } from './commands/lay-part';
 import { addPhoto } from './commands/add-photo';
@@ -68,6 +69,7 @@ export const COMMANDS = {
   'sign-isolation': signIsolation,
   'take-evidence': takeEvidence,
   'place-fault': placeFault,
+  'see-way-round': seeWayRound,
   'set-mark': setMark,
   'lay-part': layPart,
   'add-photo': addPhoto,

@@ -46,6 +46,7 @@ const WRITTEN_BY: Readonly<Record<EventKind, CommandKind | undefined>> = {
   'kit-checked': 'check-kit',
   'unit-taken': 'take-unit',
   'way-chosen': 'choose-way',
+  'way-round-seen': 'see-way-round',
   'working-attached': 'attach-working',
   'person-assigned': 'assign-person',
   'line-drawn': 'draw-line',

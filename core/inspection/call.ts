@@ -21,6 +21,7 @@ export const METHODS = [
   'even grind',
   'clear and clean',
   'turn end for end',
+  'turn over',
   'lap on a block',
   'lap the seat out of the body',
   'grind the seat in line',

@@ -84,7 +84,7 @@ function ruling(found: Case, finding: Finding): Ruling {
     case 'worn':
       return ruled('renew', 'worn');
     case 'light marks':
-      return reworked('even grind', 'light marks');
+      return lightMarks(found);
     case 'stiff':
       return reworked('even grind', 'stiff');
     case 'blocked':
@@ -102,6 +102,20 @@ function ruling(found: Case, finding: Finding): Ruling {
     case 'unsure':
       return ruled('ask', { code: 'unsure', what: finding.what });
   }
+}
+
+/** Minor marks: ground out evenly, but a part with two faces is turned on to the other. */
+function lightMarks({ part, valve }: Case): Ruling {
+  const { seat } = valve.features;
+  if (part === 'reversible seat')
+    return seat.kind === 'reversible' && seat.turned
+      ? ruled('renew', 'both faces worn')
+      : reworked('turn over', 'one face worn');
+  if (part === 'cartridge')
+    return seat.kind === 'cartridge' && seat.service === 'first'
+      ? reworked('turn end for end', 'one seat worn')
+      : ruled('renew', 'both faces worn');
+  return reworked('even grind', 'light marks');
 }
 
 function corroded({ part }: Case, degree: 'light' | 'deep'): Ruling {

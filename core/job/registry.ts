@@ -38,6 +38,7 @@ import { valveIdentified } from './events/valve-identified';
 import { kitChecked } from './events/kit-checked';
 import { unitTaken } from './events/unit-taken';
 import type { StepRef } from './stage';
+import { wayRoundSeen } from './events/way-round-seen';
 import { wayChosen } from './events/way-chosen';
 import { workingAttached } from './events/working-attached';
 
@@ -65,6 +66,7 @@ export const EVENTS = {
   'kit-checked': kitChecked,
   'unit-taken': unitTaken,
   'way-chosen': wayChosen,
+  'way-round-seen': wayRoundSeen,
   'working-attached': workingAttached,
   'person-assigned': personAssigned,
   'line-drawn': lineDrawn,

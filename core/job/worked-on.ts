@@ -1,6 +1,7 @@
-import { asReversed, toReverse, type Valve } from '../valve';
+import { asReversed, toReverse, type Features, type Valve } from '../valve';
 import { scopeOf } from './scope';
-import { valveOf, type JobState } from './state';
+import { standingEntries, valveOf, type JobState } from './state';
+import type { RoundOf } from './ways-round';
 
 /** The valve as this job works on it: reversed on it, where that is what the job is for. */
 export function valveWorkedOn(state: JobState): Valve | undefined {
@@ -11,5 +12,27 @@ export function valveWorkedOn(state: JobState): Valve | undefined {
 /** The valve as the job leaves it, for the record of it. */
 export function valveAsLeft(state: JobState): Valve | undefined {
   const valve = valveWorkedOn(state);
-  return valve && { ...valve, features: asReversed(valve.features) };
+  return valve && { ...valve, features: turned(state, asReversed(valve.features)) };
+}
+
+/** A part of two faces that went back on its other one is on its second from now on; a new one is on its first. */
+function turned(state: JobState, features: Features): Features {
+  const { seat } = features;
+  if (seat.kind === 'cartridge' && seenBack(state, 'numbered end of the cartridge'))
+    return { ...features, seat: { ...seat, service: seat.service === 'first' ? 'second' : 'first' } };
+  if (seat.kind === 'reversible') {
+    const back = seenBack(state, 'numbered face of the reversible seat');
+    if (back !== undefined) return { ...features, seat: { ...seat, turned: back === 'turned' } };
+  }
+  return features;
+}
+
+/** Whether it went back as it came or the other way round; undefined where it never came out. */
+function seenBack(state: JobState, what: RoundOf): 'as it came' | 'turned' | undefined {
+  const seen = standingEntries(state).flatMap((entry) =>
+    entry.kind === 'way-round-seen' && entry.body.what === what ? [entry.body] : [],
+  );
+  const back = seen.findLast(({ step }) => step.stage === 'rebuild');
+  const came = seen.find(({ step }) => step.stage === 'strip');
+  return back && (came?.way === back.way ? 'as it came' : 'turned');
 }

@@ -11,13 +11,14 @@ import {
 import { closureProcedure } from './closures';
 import { consumableOf } from './consumables';
 import type { Draft } from './draft';
+import { chosenFor } from './lubricants';
 
 const OXYGEN =
   'Oxygen service: no oil or grease at all, on parts, tools or hands; only what the site’s list allows.';
 
 /** The step as this medium and this place allow it. */
 export const inService = (valve: Valve, place: Place, step: Draft): Draft =>
-  guarded(valve, place, clean(valve, step));
+  guarded(valve, place, clean(valve, { ...step, consumables: chosenFor(valve, step.consumables) }));
 
 /** In oxygen nothing oily is fetched, and where it was asked for it is said. */
 function clean({ medium }: Valve, step: Draft): Draft {

@@ -1,8 +1,8 @@
 import { phrase, say, type Phrase } from '../quantity';
-import { parseThread } from '../standards';
+import { FLANGE_CLASSES, flangeStuds, flangeThread, parseThread, type Thread } from '../standards';
 import type { Plan } from '../plan';
 import { toolOf, type ToolName } from '../procedure';
-import { boltedJoint, partsOf, type Features } from '../valve';
+import { boltedJoint, partsOf, type Features, type PartRole } from '../valve';
 
 export interface Fetch {
   readonly what: Phrase;
@@ -57,14 +57,17 @@ export function fetchList(current: Plan): FetchList {
   const turns = (name: ToolName) => toolOf(name).turns === true;
   return {
     parts: partsOf(current.valve)
-      .filter(({ role, policy }) => policy === 'renew always' || current.calls.get(role)?.verdict === 'renew')
+      .filter(
+        ({ role, policy, stays }) =>
+          (policy === 'renew always' && !stays) || current.calls.get(role)?.verdict === 'renew',
+      )
       .map(({ role, name, quantity }) => ({
         what: name,
         count: quantity,
         steps: steps.filter(({ on }) => on.includes(role)).map(({ title }) => title),
       })),
     consumables,
-    wrenches: [...studWrench(current.valve.features), ...named(turns)],
+    wrenches: [...jointWrench(current.valve.features), ...flangeWrench(current), ...named(turns)],
     gauges,
     tools: named((name) => !turns(name)),
   };
@@ -82,16 +85,64 @@ function summed(wanted: readonly Wanted[]): Fetch[] {
   return [...byName.values()];
 }
 
-/** The socket for the joint's nuts: heavy hex, across flats 1½ D + 1/8 in (ASME B18.2.2, from memory). */
-function studWrench(features: Features): Fetch[] {
-  const thread = boltedJoint(features)?.thread;
-  const parsed = thread === undefined ? undefined : parseThread(thread);
-  if (!parsed?.ok) return [];
-  const across =
-    parsed.value.series === 'metric'
-      ? `${Math.round(parsed.value.diameterMm * 1.5 + 3.2)} mm`
-      : `${inSixteenths(parsed.value.diameterIn * 1.5 + 0.125)} in`;
-  return [{ what: `socket ${across} across flats, for the joint’s nuts`, count: 1, steps: ['the joint'] }];
+/** Joints held by cap screws or hexagon bolts, whose heads are smaller than a heavy-hex nut. */
+const SCREWS: readonly PartRole[] = ['bonnet bolts', 'housing bolts', 'cap bolts', 'body bolts'];
+
+/** Across flats of hexagon heads where 1½ D does not say it, in (ASME B18.2.1, from memory) and mm (ISO 4014, from memory). */
+const SMALL_HEADS_IN: Readonly<Record<number, string>> = { 0.25: '7/16', 0.3125: '1/2', 0.4375: '5/8' };
+const HEADS_MM: Readonly<Record<number, number>> = {
+  6: 10,
+  8: 13,
+  10: 16,
+  12: 18,
+  16: 24,
+  20: 30,
+  24: 36,
+  30: 46,
+  36: 55,
+};
+
+const heavyHex = (thread: Thread): string =>
+  thread.series === 'metric'
+    ? `${Math.round(thread.diameterMm * 1.5 + 3.2)} mm`
+    : `${inSixteenths(thread.diameterIn * 1.5 + 0.125)} in`;
+
+const hexagonHead = (thread: Thread): string =>
+  thread.series === 'metric'
+    ? `${HEADS_MM[thread.diameterMm] ?? Math.round(thread.diameterMm * 1.5)} mm`
+    : `${SMALL_HEADS_IN[thread.diameterIn] ?? inSixteenths(thread.diameterIn * 1.5)} in`;
+
+function threadOf(text: string | undefined): Thread | undefined {
+  const parsed = text === undefined ? undefined : parseThread(text);
+  return parsed?.ok ? parsed.value : undefined;
+}
+
+/** The socket for the joint: for heavy-hex nuts across flats 1½ D + 1/8 in (ASME B18.2.2, from memory), or for screw heads. */
+function jointWrench(features: Features): Fetch[] {
+  const thread = threadOf(boltedJoint(features)?.thread);
+  if (!thread) return [];
+  const screws = partsOf({ features }).some(({ role }) => SCREWS.includes(role));
+  const what = screws
+    ? `socket ${hexagonHead(thread)} across flats, for the joint’s screws`
+    : `socket ${heavyHex(thread)} across flats, for the joint’s nuts`;
+  return [{ what, count: 1, steps: ['the joint'] }];
+}
+
+/** The socket and the spanner for line flanges that are undone on the job. */
+function flangeWrench({ valve: { nps, pressureClass }, steps }: Plan): Fetch[] {
+  const tightened = steps.filter(({ stage, task }) => task.kind === 'bolt-up' && stage === 'release');
+  const flangeClass = FLANGE_CLASSES.find((each) => each === pressureClass);
+  const [, diameter] = (nps !== undefined && flangeClass ? flangeStuds(nps, flangeClass) : undefined) ?? [];
+  const thread = diameter === undefined ? undefined : threadOf(flangeThread(diameter));
+  return thread && tightened.length > 0
+    ? [
+        {
+          what: `socket and spanner ${heavyHex(thread)} across flats, for the line flanges`,
+          count: tightened.length,
+          steps: tightened.map(({ title }) => title),
+        },
+      ]
+    : [];
 }
 
 /** A length as sockets are marked: `11/16`, `1 1/4`. */

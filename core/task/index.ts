@@ -21,6 +21,7 @@ import { signOffTask, type SignOffTask } from './sign-off';
 import { sparesTask, type SparesTask } from './spares';
 import { unlockTask, type UnlockTask } from './unlock';
 import { wantsTask, type WantsTask } from './wants';
+import { wayRoundTask, type WayRoundTask } from './way-round';
 import type { Entry } from '../job';
 import type { Hands, PlainCommand, StepFacts, TaskKind } from './task-kind';
 
@@ -30,6 +31,7 @@ export type Task =
   | WantsTask
   | PlaceTask
   | MarksTask
+  | WayRoundTask
   | SparesTask
   | MakersSheetTask
   | LineTask
@@ -57,6 +59,7 @@ const TASKS: { readonly [K in Task['kind']]: TaskKind<TaskOf<K>> } = {
   wants: wantsTask,
   place: placeTask,
   marks: marksTask,
+  'way-round': wayRoundTask,
   spares: sparesTask,
   'makers-sheet': makersSheetTask,
   line: lineTask,
@@ -97,5 +100,6 @@ export type { MeasureAsk } from './measure-ask';
 export type { MeasureTask } from './measure';
 export type { PackingTask } from './packing';
 export { outcomeOf, passed, type TestOutcome } from './pressure-test';
+export { wantedRound, type RoundAsk, type WayRoundTask } from './way-round';
 export type { Shown } from './shown';
 export { StepFacts, type Hands, type PlainCommand } from './task-kind';

@@ -15,6 +15,10 @@ export interface PackingTask {
   readonly stem: Length;
   readonly bore: Length;
   readonly stagger: number;
+  /** How many came out, where they were counted. */
+  readonly found?: number;
+  /** Which way a ring lies, where it has a way. */
+  readonly lies?: string;
   readonly shown: Shown;
 }
 

@@ -73,7 +73,8 @@ export const seatSchema = z.discriminatedUnion('kind', [
   /** Full-port bodies have the seat in one piece with them; a reduced port takes a seat out with a seat tool. */
   soft('ported').extend({ port: z.enum(['full', 'reduced']) }),
   soft('clamped-soft'),
-  soft('reversible'),
+  /** Two faces: worn on one it is turned over, once. */
+  soft('reversible').extend({ turned: z.boolean().default(false) }),
   soft('bead-sealed'),
   soft('liner'),
   soft('pilot'),
@@ -88,7 +89,10 @@ export const closureSchema = z.discriminatedUnion('kind', [
   only('taper-plug'),
   only('eccentric-plug'),
   only('guided-check'),
-  only('swing-disc'),
+  /** What stands outside on its shaft and helps it shut, or keeps it from slamming. */
+  only('swing-disc').extend({
+    outside: z.enum(['nothing', 'lever and weight', 'lever and dashpot']).default('nothing'),
+  }),
   only('ball'),
   only('double-plug'),
   only('balanced-plug').extend({ facing: z.enum(['metal', 'soft insert']) }),
@@ -101,7 +105,13 @@ export const closureSchema = z.discriminatedUnion('kind', [
   only('spring-regulator').extend({ trim: z.enum(['sliding gate', 'plug']) }),
   only('shear-piston'),
   only('pilot-diaphragm'),
-  only('relief-disc'),
+  only('relief-disc').extend({
+    facing: z.enum(['metal', 'soft insert']).default('metal'),
+    /** A bellows keeps back pressure off the disc and the medium out of the bonnet. */
+    balancedBy: z.enum(['nothing', 'bellows']).default('nothing'),
+    /** A pilot valve lets the dome over the disc go at the set pressure. */
+    pilot: z.boolean().default(false),
+  }),
 ]);
 
 export const stemSchema = z.strictObject({
@@ -235,6 +245,8 @@ export type BoltedBonnet = JointOf<'bolted-bonnet'>;
 export type ClampedYoke = JointOf<'clamped-yoke'>;
 export type SealRingBonnet = JointOf<'seal-ring-bonnet'>;
 export type BalancedPlug = ClosureOf<'balanced-plug'>;
+export type SwingDisc = ClosureOf<'swing-disc'>;
+export type ReliefDisc = ClosureOf<'relief-disc'>;
 export type SpringRegulator = ClosureOf<'spring-regulator'>;
 export type SpringDiaphragm = MoverOf<'spring-diaphragm'>;
 export type Piston = MoverOf<'piston'>;

@@ -26,7 +26,9 @@ export {
   type SealRingBonnet,
   type SetSpring,
   type SpringDiaphragm,
+  type ReliefDisc,
   type SpringRegulator,
+  type SwingDisc,
   type VaneArm,
   type WeightLever,
 } from './features';

@@ -1,6 +1,7 @@
 import type { Context } from '../draft';
 import { CAUTIONS } from '../cautions';
 import type { Sketch } from '../sequence';
+import { settledRound } from './taken';
 
 /** Lip seals in a finished bore: out without steel, in with their lips to the pressure. Shared by every stem sealed so. */
 export const lipSealsOut = (id: string, part: 'lip seals' | 'lip seal' | 'actuator lip seal'): Sketch => ({
@@ -25,6 +26,7 @@ export const lipSealsIn = (
       ? 'New stem packings in, lips facing down, to the pressure'
       : `New ${part} in, lip to the pressure`,
   why: 'Pressure opens a lip against the stem; the other way round it leaks at once.',
+  task: settledRound('lips of the seals'),
   caution: 'A wooden rod only: a nicked lip is a leak.',
   tools: ['wooden rod'],
   consumables: [

@@ -1,5 +1,5 @@
 import { must } from '../../problem';
-import type { Length } from '../../quantity';
+import { si, type Length } from '../../quantity';
 import { closureOf, packedBox } from '../../valve';
 import { packingRings } from '../../workings';
 import { CAUTIONS } from '../cautions';
@@ -113,8 +113,30 @@ export function packing(c: Context): Task {
     stem: input.stem,
     bore: input.bore,
     stagger: rings >= 4 ? c.site.jointStagger : 180,
+    ...found(c),
+    ...liesHow(c, sheet.style),
     shown: worked.value,
   };
+}
+
+const COUNTED = ['packing rings', 'rings above the lantern ring', 'rings below the lantern ring'];
+
+/** What was counted as it came out. */
+function found({ state }: Context): { readonly found?: number } {
+  const counts = COUNTED.flatMap((what) => {
+    const value = state.records.measured.findLast(({ body }) => body.what === what)?.body.value;
+    return value ? [si(value)] : [];
+  });
+  return counts.length === 0 ? {} : { found: counts.reduce((sum, each) => sum + each, 0) };
+}
+
+/** V-rings open to the pressure; a chamber packed on a mandrel has braided rings at both ends (common practice). */
+function liesHow({ features }: Context, style: string): { readonly lies?: string } {
+  if (style === 'v-ring')
+    return { lies: 'the open side of each V to the pressure, the adapters against flat sides' };
+  return features.joint.kind === 'clamped-yoke'
+    ? { lies: 'braided first and last, their slots 180° apart; the die-formed between them whole' }
+    : {};
 }
 
 /** Braided rope is skived; rings round a shaft that stays are cut once, radially; formed ones go on whole (common practice). */

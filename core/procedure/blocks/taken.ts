@@ -1,4 +1,5 @@
-import type { MeasureAsk, MeasureTask } from '../../task';
+import type { RoundOf } from '../../job';
+import type { MeasureAsk, MeasureTask, RoundAsk, WayRoundTask } from '../../task';
 import { spelt, type StepName } from '../relations';
 
 /** What a step loses is taken by it. */
@@ -20,4 +21,22 @@ export const countAsk = (what: string, example: string): MeasureAsk => ({
   what,
   dimension: 'count',
   example,
+});
+
+/** Which way round something came, chosen between two drawn pictures. */
+export const seenRound = (...whats: readonly RoundOf[]): WayRoundTask => ({
+  kind: 'way-round',
+  rounds: whats.map((what) => ({ what })),
+});
+
+/** And how it goes back: as the trade has settled it, else as that step saw it, or turned from it. */
+export const putRound = (by: StepName, what: RoundOf, how: Pick<RoundAsk, 'turned'> = {}): WayRoundTask => ({
+  kind: 'way-round',
+  rounds: [{ what, was: spelt(by, 1), ...how }],
+});
+
+/** What the trade has settled, whatever it was found like. */
+export const settledRound = (...whats: readonly RoundOf[]): WayRoundTask => ({
+  kind: 'way-round',
+  rounds: whats.map((what) => ({ what, settled: true })),
 });

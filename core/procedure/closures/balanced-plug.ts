@@ -1,5 +1,6 @@
 import { phrase, quantity } from '../../quantity';
 import type { BalancedPlug } from '../../valve';
+import { settledRound } from '../blocks/taken';
 import { torqued } from '../blocks/torqued';
 import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft } from '../draft';
@@ -82,6 +83,7 @@ function together(c: Context, soft: boolean): Draft[] {
       id: 'rebuild.guide',
       title: 'Guide upside down, new seal rings in; cage in, long lip down',
       why: 'All gaskets and seals are new; soft seals may be lightly lubricated.',
+      task: settledRound('long lip of the cage'),
       consumables: ['silicone grease'],
       on: ['guide', 'plug seals', 'cage'],
       minutes: 8,

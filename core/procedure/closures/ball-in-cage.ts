@@ -1,9 +1,13 @@
+import { putRound, seenRound } from '../blocks/taken';
 import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft } from '../draft';
+import { stepName } from '../relations';
 import { rebuild, sequence, strip } from '../sequence';
 import type { ClosureProcedure } from './closure';
 
 const CARTRIDGE = feature('ball in a cage on a reversible seat cartridge');
+
+const CARTRIDGE_OUT = stepName('strip.cartridge');
 
 /** Ball and cage on a stem over a cartridge with two seats: turned once, renewed the second time. */
 export const ballInCage: ClosureProcedure = {
@@ -27,9 +31,10 @@ function apart(c: Context): Draft[] {
       minutes: 8,
     },
     {
-      id: 'strip.cartridge',
+      id: CARTRIDGE_OUT,
       title: 'Cartridge out, evenly',
-      why: 'Cocked, it jams in its bore. Mark which end faced upstream.',
+      why: 'Cocked, it jams in its bore. Which end faced upstream is seen before it is turned about.',
+      task: seenRound('numbered end of the cartridge'),
       off: ['cartridge'],
       minutes: 10,
     },
@@ -59,7 +64,8 @@ function together(c: Context): Draft[] {
       ? {
           id: 'rebuild.cartridge',
           title: 'Turn the cartridge 180° and in, new seat gaskets',
-          why: 'First service: the unused upstream seat becomes the downstream one. Write it down: the second time it wants new seats.',
+          why: 'First service: the unused upstream seat becomes the downstream one. The second time it wants new seats.',
+          task: putRound(CARTRIDGE_OUT, 'numbered end of the cartridge', { turned: true }),
           caution: 'Not written down, the next one turns a worn seat back into service.',
           on: ['seat gaskets', 'cartridge'],
           minutes: 10,
@@ -68,6 +74,7 @@ function together(c: Context): Draft[] {
           id: 'rebuild.cartridge',
           title: 'Cartridge with new seats in, new seat gaskets',
           why: 'Second service: both seats have been used.',
+          task: putRound(CARTRIDGE_OUT, 'numbered end of the cartridge'),
           on: ['seat gaskets', 'cartridge'],
           minutes: 10,
         },

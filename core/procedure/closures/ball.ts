@@ -5,6 +5,7 @@ import { boltUp, boltUpTo } from '../blocks/bolting';
 import { phrase, quantity } from '../../quantity';
 import { boltedJoint } from '../../valve';
 import type { ClosureProcedure } from './closure';
+import { taken } from '../blocks/taken';
 
 const CAPS = feature('three-piece body, soft seats');
 
@@ -21,7 +22,7 @@ export const ball: ClosureProcedure = {
 };
 
 const apart = (c: Context) =>
-  sequence(c, strip(CAPS, ['marked']), [
+  sequence(c, strip(CAPS, ['marked'], 'stem out'), [
     {
       id: 'strip.body-bolts',
       title: 'Body bolts out',
@@ -53,8 +54,17 @@ const apart = (c: Context) =>
       title: 'Lever to shut, ball out',
       why: 'Only shut does the slot of the ball lie along the flow and slide off the tongue of the stem.',
       caution: 'A dropped ball is a scrapped ball.',
-      off: (['lever nut', 'lever', 'ball'] as const).filter(c.has),
-      minutes: 4,
+      off: ['ball'],
+      minutes: 3,
+    },
+    {
+      id: 'strip.stem',
+      title: 'Lock, nut and lever off; stem pushed into the body and out, its seals off',
+      why: 'Inwards: its shoulder is what keeps it from being blown out.',
+      caution: CAUTIONS.wood,
+      tools: ['plastic pick'],
+      off: (['lever lock', 'lever nut', 'lever', 'stem', 'stem seals'] as const).filter(c.has),
+      minutes: 6,
     },
   ]);
 
@@ -69,13 +79,21 @@ function joint(c: Context) {
 }
 
 function back(c: Context) {
-  return sequence(c, rebuild(CAPS, [], 'closed'), [
+  return sequence(c, rebuild(CAPS, ['stem repaired'], 'trim in', 'closed'), [
+    {
+      id: 'rebuild.stem',
+      title: 'New stem seals, stem in from inside; lever, nut and lock on',
+      why: 'One seal under its shoulder, one above; the nut until the stem turns without play.',
+      caution: 'A twisted seal shows only on test: look all round.',
+      on: (['stem seals', 'stem', 'lever', 'lever nut', 'lever lock'] as const).filter(c.has),
+      minutes: 6,
+    },
     {
       id: 'rebuild.ball',
-      title: 'Ball on the tongue of the stem, lever on',
+      title: 'Ball on the tongue of the stem, lever to shut',
       why: 'Shut, as it came off: the slot slides on to the tongue along the flow.',
-      on: (['ball', 'lever', 'lever nut'] as const).filter(c.has),
-      minutes: 4,
+      on: ['ball'],
+      minutes: 3,
     },
     {
       id: 'rebuild.seals',
@@ -111,7 +129,8 @@ function cycled(c: Context) {
     {
       id: 'setup.cycle',
       title: 'Cycle a few times and feel for interference',
-      why: 'A tight place is a seat not home or a bolt pulled up crooked.',
+      why: 'A tight place is a seat not home or a bolt pulled up crooked. The effort is written down: the next one is held against it.',
+      task: taken({ what: 'torque to turn it', dimension: 'torque', example: '5 lbf·ft' }),
       parts: ['ball', 'soft seats'],
       minutes: 3,
     },

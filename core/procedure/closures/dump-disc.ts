@@ -4,8 +4,11 @@ import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft } from '../draft';
 import { proving, rebuild, sequence, strip } from '../sequence';
 import type { ClosureProcedure } from './closure';
+import { putRound, seenRound, settledRound } from '../blocks/taken';
 import { torqued } from '../blocks/torqued';
+import { stepName } from '../relations';
 
+const STACK_APART = stepName('strip.diaphragm');
 const PILOT = feature('diaphragm housing over a reversible seat');
 
 /** A dump disc under its diaphragm housing: link, bonnet, diaphragms, seat. */
@@ -32,7 +35,8 @@ function housingOff(c: Context): Draft[] {
     {
       id: 'strip.link',
       title: 'Snap rings, link pin, trunnion hub off',
-      why: 'Hub: note which side faces the inlet.',
+      why: 'Which side of the hub faces the inlet is seen first.',
+      task: seenRound('rounded side of the trunnion hub'),
       off: ['snap rings', 'link pin', 'trunnion hub'],
       minutes: 5,
     },
@@ -61,9 +65,10 @@ function housingOff(c: Context): Draft[] {
       minutes: 10,
     },
     {
-      id: 'strip.diaphragm',
+      id: STACK_APART,
       title: 'Plate neck in the vice: pivot out; ratio plug, reversible seat, disc, diaphragm off the plate',
       why: 'Letters and numbers up on each part; which face of the seat has worked.',
+      task: seenRound('letters and numbers', 'numbered face of the reversible seat'),
       tools: ['vice, soft jaws'],
       off: ['pivot', 'diaphragm plate', 'diaphragm', 'ratio plug', 'reversible seat', 'dump disc'],
       minutes: 8,
@@ -78,6 +83,10 @@ function housingOff(c: Context): Draft[] {
     },
   ]);
 }
+
+/** Worn on one face: it goes back on the other. */
+const turnedOver = ({ calls, opening }: Context): boolean =>
+  opening.number === 1 && calls.get('reversible seat')?.method === 'turn over';
 
 const torque = (c: Context, bolts: number, value: number) =>
   boltUpTo(c, bolts, quantity('torque', value, 'lbf·ft'), `${value} lbf·ft, criss-cross.`);
@@ -96,14 +105,34 @@ function housingOn(c: Context): Draft[] {
     },
     {
       id: 'rebuild.diaphragm',
-      title:
-        'Upside down, plate neck in the vice: diaphragm, disc, reversible seat, ratio plug on the plate; pivot',
-      why: 'Letters and numbers up, each part. A seat worn on one face is turned over; worn on both it is new.',
+      title: 'Upside down, plate neck in the vice: diaphragm, disc, reversible seat, ratio plug on the plate',
+      why: turnedOver(c)
+        ? 'Letters and numbers up, each part; the seat turned over on to its unworn face.'
+        : 'Letters and numbers up, each part; the seat as it lay.',
       caution: 'Wrong way up it works on the bench and fails in service.',
+      tools: ['vice, soft jaws'],
+      on: ['diaphragm plate', 'diaphragm', 'dump disc', 'reversible seat', 'ratio plug'],
+      task: {
+        kind: 'way-round',
+        rounds: [
+          ...settledRound('letters and numbers').rounds,
+          ...putRound(
+            STACK_APART,
+            'numbered face of the reversible seat',
+            turnedOver(c) ? { turned: true } : {},
+          ).rounds,
+        ],
+      },
+      minutes: 8,
+    },
+    {
+      id: 'rebuild.pivot',
+      title: 'Pivot on, to torque',
+      why: phrase`To ${TEN}, the plate neck in the vice.`,
       tools: ['vice, soft jaws', 'torque wrench'],
-      on: ['diaphragm plate', 'diaphragm', 'dump disc', 'reversible seat', 'ratio plug', 'pivot'],
+      on: ['pivot'],
       task: torqued(c, 'pivot', TEN),
-      minutes: 10,
+      minutes: 3,
     },
     {
       id: 'rebuild.housing',
@@ -145,6 +174,7 @@ function housingOn(c: Context): Draft[] {
       id: 'rebuild.link',
       title: 'Hub lifted, bonnet over it, rounded side to the inlet; link pin, two new snap rings',
       why: 'The other way round the lever lifts the wrong way.',
+      task: settledRound('rounded side of the trunnion hub'),
       on: ['trunnion hub', 'link pin', 'snap rings'],
       minutes: 6,
     },

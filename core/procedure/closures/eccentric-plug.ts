@@ -59,6 +59,7 @@ function out(c: Context) {
       ...oldPackingOut(c),
       title: 'Snip and pull the soft rings',
       why: 'Cutters slice each ring, long-nose pliers draw it. Count them as they come.',
+      tools: ['side cutters and long-nose pliers'],
       off: ['packing'],
       minutes: 8,
     },

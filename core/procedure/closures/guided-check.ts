@@ -1,4 +1,5 @@
 import { boltUp } from '../blocks/bolting';
+import { seenRound, settledRound } from '../blocks/taken';
 import { springCoverOff, springCoverOn } from '../blocks/spring-cover';
 import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft } from '../draft';
@@ -56,7 +57,8 @@ const apart = (c: Context): Draft[] =>
     insertComesOut(c) && {
       id: 'strip.insert',
       title: 'Press insert and vortex bushing out',
-      why: 'It did not slide freely, or is renewed: with the hydraulic press, square, on a sleeve. Mark where its outlet hole points first.',
+      why: 'It did not slide freely, or is renewed: with the hydraulic press, square, on a sleeve. Where its outlet hole points is seen first.',
+      task: seenRound('outlet hole of the vortex bushing'),
       caution: CAUTIONS.press,
       tools: ['hydraulic press', 'press sleeve'],
       off: ['bypass insert', 'vortex bushing'],
@@ -70,7 +72,7 @@ function together(c: Context): Draft[] {
       id: 'rebuild.insert',
       title: 'Bushing and insert pressed in on a clean pipe',
       why: 'Spotless. Threadlocker on the bushing; its outlet hole towards the bypass branch, seen by a second person.',
-      task: { kind: 'do', writes: 'which way the outlet hole points, and who looked with you' },
+      task: settledRound('outlet hole of the vortex bushing'),
       caution: `The hole the wrong way shuts the bypass: the pump boils. ${CAUTIONS.press}`,
       tools: ['hydraulic press', 'clean pipe'],
       consumables: ['anaerobic threadlocker'],

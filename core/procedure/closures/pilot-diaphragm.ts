@@ -1,3 +1,4 @@
+import { seenRound, settledRound } from '../blocks/taken';
 import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft } from '../draft';
 import { proving, rebuild, sequence, strip } from '../sequence';
@@ -14,16 +15,18 @@ function apart(c: Context): Draft[] {
   return sequence(c, strip(PILOT, ['marked']), [
     {
       id: 'strip.coil',
-      title: 'Power off; coil off',
-      why: 'An energised coil off its tube burns out in minutes.',
+      title: 'Power off; coil levered off',
+      why: 'An energised coil off its tube burns out in minutes. A screwdriver under both sides in turn.',
+      tools: ['screwdriver'],
       caution: 'Proved dead first: a live coil off its armature burns out, and bites.',
       off: ['coil'],
       minutes: 3,
     },
     {
       id: 'strip.armature',
-      title: 'Four screws; armature and its spring out, O-ring',
-      why: 'Dirt here holds it up or down.',
+      title: 'Four screws; lift the tube holding the armature; its spring and O-ring out',
+      why: 'Held, or spring and armature drop out. Dirt here holds it up or down.',
+      tools: ['screwdriver'],
       off: ['armature screws', 'armature', 'armature spring', 'armature O-ring'],
       minutes: 5,
     },
@@ -32,12 +35,13 @@ function apart(c: Context): Draft[] {
       title: 'Equalising orifice out; hold it to the light',
       why: 'No light: clear it with a needle.',
       tools: ['needle'],
-      off: ['equalising orifice'],
+      off: ['equalising orifice', 'orifice O-ring'],
       minutes: 4,
     },
     {
       id: 'strip.cover',
-      title: 'Cover: four screws; cover and its O-ring off',
+      title: 'Cover: four screws; cover and both its O-rings off',
+      tools: ['screwdriver'],
       why: 'Evenly: the cone spring pushes lightly.',
       off: ['cover screws', 'cover', 'cover O-ring'],
       minutes: 4,
@@ -45,7 +49,8 @@ function apart(c: Context): Draft[] {
     {
       id: 'strip.diaphragm',
       title: 'Pilot orifice, cone spring, diaphragm out; wipe them',
-      why: 'Note which way up each lies.',
+      why: 'Which way up each lies is seen first.',
+      task: seenRound('metal disc of the diaphragm', 'cone spring'),
       consumables: ['lint-free cloth'],
       off: ['pilot orifice', 'cone spring', 'diaphragm'],
       minutes: 4,
@@ -59,30 +64,32 @@ function together(c: Context): Draft[] {
       id: 'rebuild.diaphragm',
       title: 'Diaphragm in, metal disc up; cone spring, wide end on the diaphragm; pilot orifice',
       why: 'The narrow end in the cover.',
+      task: settledRound('metal disc of the diaphragm', 'cone spring'),
       caution: 'Disc down, or spring turned over, and it never shuts.',
       on: ['diaphragm', 'cone spring', 'pilot orifice'],
       minutes: 5,
     },
     {
       id: 'rebuild.cover',
-      title: 'Both O-rings there? Cover on to its mark, four screws crosswise',
-      why: 'Two O-rings: one under the cover, one under the armature tube.',
+      title: 'Both O-rings under the cover there? Cover on to its mark, four screws crosswise',
+      why: 'Counted before it goes down: two under the cover; the armature and the orifice have one each of their own.',
       caution: 'Turned a quarter, the cover shuts the pilot passage.',
-      on: ['cover O-ring', 'armature O-ring', 'cover', 'cover screws'],
+      on: ['cover O-ring', 'cover', 'cover screws'],
       minutes: 5,
     },
     {
       id: 'rebuild.equalising-orifice',
-      title: 'Equalising orifice located, tight',
+      title: 'Equalising orifice: its O-ring seated, its metal joint felt home with the fingers, tight',
       why: 'Loose, it never builds the pressure that shuts it.',
-      on: ['equalising orifice'],
+      on: ['orifice O-ring', 'equalising orifice'],
       minutes: 3,
     },
     {
       id: 'rebuild.armature',
-      title: 'Armature and its spring, tight coils at the top; four screws',
+      title: 'O-ring pressed in, armature and its spring, tight coils at the top; four screws',
       why: 'The tight coils guide it in the tube.',
-      on: ['armature', 'armature spring', 'armature screws'],
+      task: settledRound('armature spring'),
+      on: ['armature O-ring', 'armature', 'armature spring', 'armature screws'],
       minutes: 4,
     },
     {

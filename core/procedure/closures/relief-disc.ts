@@ -1,5 +1,7 @@
+import type { ReliefDisc } from '../../valve';
 import { arrivalOf } from '../blocks/arrival';
 import { lengthAsk, pressureAsk } from '../blocks/asks';
+import { boltUp } from '../blocks/bolting';
 import { measured } from '../blocks/measured';
 import { coldSetTask, popsTask, RELIEF_SET, shareOfSet, tightnessTask } from '../blocks/relief-tests';
 import { CAUTIONS } from '../cautions';
@@ -10,6 +12,7 @@ import { ifThere, spelt, stepName } from '../relations';
 import { once, proving, rebuild, repair, sequence, setUp, strip, type Sketch } from '../sequence';
 import type { ClosureProcedure } from './closure';
 import { compared, taken, turnsAsk } from '../blocks/taken';
+import { torqued } from '../blocks/torqued';
 
 const RELIEF = feature('spring-loaded disc on a nozzle');
 
@@ -21,8 +24,16 @@ const notches = (ring: 'upper' | 'lower', example: string): MeasureAsk => ({
 const RINGS = [notches('upper', '11 notches'), notches('lower', '4 notches')];
 
 /** A safety or relief valve: popped as found, its turns and notches counted, disc and nozzle lapped apart. */
-export const reliefDisc: ClosureProcedure = {
-  steps: (c) => [...asFound(c), ...apart(c), ...sized(c), ...lapped(c), ...together(c), ...set(c)],
+export const reliefDisc: ClosureProcedure<ReliefDisc> = {
+  torques: ['insert screw'],
+  steps: (c, own) => [
+    ...asFound(c),
+    ...apart(c, own),
+    ...sized(c),
+    ...lapped(c, own),
+    ...together(c, own),
+    ...set(c, own),
+  ],
 };
 
 const sized = (c: Context): Draft[] => [
@@ -71,8 +82,16 @@ function asFound(c: Context): Draft[] {
   ]);
 }
 
-function apart(c: Context): Draft[] {
+function apart(c: Context, { balancedBy, facing, pilot }: ReliefDisc): Draft[] {
   return sequence(c, strip(RELIEF, ['marked', 'diagnosed'], 'stem out'), [
+    pilot && {
+      id: 'strip.pilot',
+      title: 'Sense line and pilot valve off as one, every end capped; its seals out',
+      why: 'The pilot sets the pressure: it is opened on a clean bench, by itself. The sense line is blown through: blocked, the valve never opens.',
+      caution: 'The dome holds line pressure behind the pilot: proved at zero before a fitting is touched.',
+      off: ['sense line', 'pilot valve', 'pilot seals'],
+      minutes: 12,
+    },
     {
       id: 'strip.cap',
       title: 'Break the seal; cap off, lever off',
@@ -127,10 +146,29 @@ function apart(c: Context): Draft[] {
     },
     {
       id: 'strip.disc',
-      title: 'Guide, disc holder and disc out',
-      why: 'The disc face up, on a clean cloth.',
-      off: ['guide bush', 'disc holder', 'disc'],
+      title:
+        balancedBy === 'bellows'
+          ? 'Guide, bellows, disc holder and disc out'
+          : 'Guide, disc holder and disc out',
+      why:
+        balancedBy === 'bellows'
+          ? 'Held by the holder, never by the bellows: a kink is a crack. The vent of the bonnet open and clear.'
+          : 'The disc face up, on a clean cloth.',
+      off: [
+        'guide bush',
+        ...(balancedBy === 'bellows' ? (['bellows', 'bellows gasket'] as const) : []),
+        'disc holder',
+        'disc',
+        ...(pilot ? (['dome seal'] as const) : []),
+      ],
       minutes: 6,
+    },
+    facing === 'soft insert' && {
+      id: 'strip.insert',
+      title: 'Screw and retainer out, soft insert out of the disc',
+      why: 'The insert is the seat: always new, and of the elastomer on the plate.',
+      off: ['insert screw', 'insert retainer', 'soft insert'],
+      minutes: 4,
     },
     {
       id: 'strip.rings',
@@ -142,8 +180,8 @@ function apart(c: Context): Draft[] {
   ]);
 }
 
-/** Disc and nozzle are lapped at every overhaul, each against its own lap. */
-function lapped(c: Context): Draft[] {
+/** Disc and nozzle are lapped at every overhaul, each against its own lap; a soft insert is new instead. */
+function lapped(c: Context, { facing }: ReliefDisc): Draft[] {
   const lap = (part: 'disc' | 'nozzle'): Sketch => ({
     id: `repair.lap-${part}`,
     title: `Lap the ${part} against a lap`,
@@ -156,12 +194,12 @@ function lapped(c: Context): Draft[] {
     minutes: 30,
   });
   return sequence(c, repair(RELIEF, [ifThere(lookOf('disc')), ifThere(lookOf('nozzle'))]), [
-    { ...lap('disc'), also: [ifThere(arrivalOf('disc'))] },
+    facing === 'metal' && { ...lap('disc'), also: [ifThere(arrivalOf('disc'))] },
     { ...lap('nozzle'), also: [ifThere(arrivalOf('nozzle'))] },
   ]);
 }
 
-function together(c: Context): Draft[] {
+function together(c: Context, { balancedBy, facing, pilot }: ReliefDisc): Draft[] {
   return sequence(c, rebuild(RELIEF, ['stem repaired'], 'trim in', 'closed'), [
     {
       id: 'rebuild.rings-on',
@@ -171,11 +209,31 @@ function together(c: Context): Draft[] {
       on: ['adjusting rings'],
       minutes: 8,
     },
+    facing === 'soft insert' && {
+      id: 'rebuild.insert',
+      title: 'New soft insert, retainer, screw to torque',
+      why: 'Flat in its recess, nothing proud of the metal round it.',
+      tools: ['torque wrench', 'hex key'],
+      task: torqued(c, 'insert screw'),
+      on: ['soft insert', 'insert retainer', 'insert screw'],
+      minutes: 5,
+    },
     {
       id: 'rebuild.disc',
-      title: 'Disc in its holder, holder in its guide',
-      why: 'The disc must rock a little in its holder.',
-      on: ['disc', 'disc holder', 'guide bush'],
+      title:
+        balancedBy === 'bellows'
+          ? 'Disc in its holder, bellows with a new gasket, holder in its guide'
+          : 'Disc in its holder, holder in its guide',
+      why: pilot
+        ? 'The disc must rock a little in its holder; a new dome seal round it.'
+        : 'The disc must rock a little in its holder.',
+      on: [
+        ...(pilot ? (['dome seal'] as const) : []),
+        'disc',
+        'disc holder',
+        ...(balancedBy === 'bellows' ? (['bellows gasket', 'bellows'] as const) : []),
+        'guide bush',
+      ],
       minutes: 6,
     },
     {
@@ -198,12 +256,21 @@ function together(c: Context): Draft[] {
     },
     {
       id: 'rebuild.bonnet',
-      title: 'New gasket, bonnet on, nuts crosswise',
+      title: 'New gasket, bonnet on',
       why: 'Level, or the spindle leans.',
+      on: ['bonnet gasket', 'bonnet'],
+      minutes: 4,
+    },
+    {
+      id: 'rebuild.bolt-up',
+      title: 'Bolt up the bonnet',
+      why: 'Crosswise and in passes.',
       caution: CAUTIONS.cheater,
-      tools: ['torque wrench'],
-      on: ['bonnet gasket', 'bonnet', 'bonnet studs'],
-      minutes: 10,
+      tools: ['torque wrench', 'socket'],
+      on: ['bonnet studs'],
+      task: boltUp(c),
+      also: ['asked'],
+      minutes: 8,
     },
     {
       id: 'rebuild.compression-screw',
@@ -213,17 +280,28 @@ function together(c: Context): Draft[] {
       task: compared(BACKED_OFF, TURNS),
       minutes: 3,
     },
+    pilot && {
+      id: 'rebuild.pilot',
+      title: 'Pilot with new seals, on; sense line, blown through and clear',
+      why: 'To its mark, every fitting looked at for leaks on the stand.',
+      caution: CAUTIONS.relief,
+      consumables: ['O-ring lubricant for the elastomer'],
+      on: ['pilot seals', 'pilot valve', 'sense line'],
+      minutes: 15,
+    },
   ]);
 }
 
-function set(c: Context): Draft[] {
+function set(c: Context, { balancedBy, pilot }: ReliefDisc): Draft[] {
   // In its line it is looked at in service: nothing reopens a valve whose locks are off.
   const onRig = c.place !== 'in line';
   return [
     ...sequence(c, setUp(RELIEF), [
       {
         id: RELIEF_SET,
-        title: 'Set at the cold differential test pressure',
+        title: pilot
+          ? 'Set at its pilot, at the cold differential test pressure'
+          : 'Set at the cold differential test pressure',
         why: 'Back pressure and temperature are in that figure. The spring is not reset more than 5 % off its marked range.',
         caution: CAUTIONS.relief,
         tools: ['test rig'],
@@ -261,11 +339,47 @@ function set(c: Context): Draft[] {
         task: tightnessTask(c),
         minutes: 8,
       },
+      onRig && {
+        id: 'test.outlet-side',
+        title: 'Outlet side: bonnet, cap and joints under air, soap on each',
+        why:
+          balancedBy === 'bellows'
+            ? 'At the back pressure it works against, 30 psi at least; nothing at the open bonnet vent: that is the bellows.'
+            : 'At the back pressure it works against, 30 psi at least; only where it is closed to a header.',
+        caution: CAUTIONS.pressure,
+        consumables: ['leak-detecting soap'],
+        ...(balancedBy === 'bellows' ? {} : { optional: 'only where its outlet is closed to a header' }),
+        parts: ['bonnet gasket', 'bellows'],
+        task: taken({
+          what: 'pressure held at the outlet',
+          dimension: 'gauge pressure',
+          example: '30 psig',
+          instrument: 'gauge',
+        }),
+        minutes: 8,
+      },
+      onRig &&
+        c.has('lifting lever') && {
+          id: 'test.lever',
+          title: 'Lift it by its lever at three quarters of set',
+          why: 'It must open by hand under at least 75 % of its set pressure (common practice), and shut again.',
+          caution: `${CAUTIONS.pressure} Ear protection.`,
+          tools: ['test rig'],
+          parts: ['lifting lever'],
+          task: taken({
+            what: 'pressure when it was lifted',
+            dimension: 'gauge pressure',
+            example: shareOfSet(c, 0.75),
+            instrument: 'gauge',
+          }),
+          minutes: 4,
+        },
       {
         id: 'test.seal',
-        title: 'Cap, lever, seal',
-        why: 'Sealed by whoever set it, with their mark.',
+        title: 'Gag out; cap, lever, seal',
+        why: 'A gag left in is no valve. Sealed by whoever set it, with their mark.',
         caution: CAUTIONS.relief,
+        task: { kind: 'do', writes: 'number of the seal, who sealed it, and that no gag is in' },
         on: ['cap gasket', 'cap', ...(c.has('lifting lever') ? (['lifting lever'] as const) : []), 'seal'],
         minutes: 5,
       },

@@ -3,10 +3,14 @@ import { feature, type Context, type Draft } from '../draft';
 import { proving, rebuild, sequence, setUp, strip } from '../sequence';
 import type { ClosureProcedure } from './closure';
 import { torqued } from '../blocks/torqued';
+import { stepName } from '../relations';
+import { compared, countAsk, settledRound, taken } from '../blocks/taken';
 
 const SHEAR = feature('set pressure held by a shear pin');
 const PIN =
   'The pin is a safety part: only the maker’s, of the right size and alloy; never a nail, a welding rod or a bolt.';
+
+const PINS = stepName('strip.pins');
 
 /** A pop-off valve for slurry pumps: piston on a stem held by a pin of known shear. */
 export const shearPiston: ClosureProcedure = {
@@ -32,9 +36,10 @@ function apart(c: Context): Draft[] {
       minutes: 4,
     },
     {
-      id: 'strip.pins',
+      id: PINS,
       title: 'Shear pin out, stem pin out',
-      why: 'Count and keep the pieces: size and alloy against the sheet.',
+      why: 'The pieces are kept: size and alloy against the sheet.',
+      task: taken(countAsk('shear pins', '1')),
       caution: PIN,
       off: ['shear pin', 'stem pin'],
       minutes: 5,
@@ -86,7 +91,8 @@ function together(c: Context): Draft[] {
     {
       id: 'rebuild.piston',
       title: 'New piston, washer, new cotter on the stem, in soft blocks',
-      why: 'Lip to the pressure.',
+      why: 'Lip to the pressure; the cotter’s ends bent both ways.',
+      task: settledRound('lip of the piston'),
       on: ['relief piston', 'piston washer', 'cotter'],
       minutes: 6,
     },
@@ -94,6 +100,7 @@ function together(c: Context): Draft[] {
       id: 'rebuild.cushion',
       title: 'New stem cushion, pressure side away from the bonnet',
       why: 'It takes the blow when the pin shears.',
+      task: settledRound('pressure side of the cushion'),
       caution: 'The other way round it is blown out on the first pop.',
       on: ['stem cushion'],
       minutes: 4,
@@ -143,8 +150,9 @@ function together(c: Context): Draft[] {
     },
     {
       id: 'rebuild.shear-pin',
-      title: 'New shear pins of the size for the set pressure; stem pin',
-      why: 'Size and alloy by the maker’s table for this pressure.',
+      title: 'New shear pins of the size for the set pressure; stem pin, its ends bent',
+      why: 'Size, alloy and number by the maker’s table for this pressure: a figure that differs from what came out is asked about before it is fitted.',
+      task: compared(PINS, countAsk('shear pins', '1')),
       caution: PIN,
       on: ['shear pin', 'stem pin'],
       minutes: 5,

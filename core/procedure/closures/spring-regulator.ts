@@ -1,3 +1,4 @@
+import { capital } from '../../quantity';
 import type { SpringRegulator } from '../../valve';
 import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft } from '../draft';
@@ -6,7 +7,13 @@ import type { ClosureProcedure } from './closure';
 import { stackApart, stackTogether } from '../blocks/diaphragm-stack';
 
 const REGULATOR = feature('spring-loaded regulator, body screwed on its bottom cap');
-const STACK = { id: 'diaphragm', diaphragm: 'diaphragm', plates: ['diaphragm plates'], held: [] } as const;
+const STACK = {
+  id: 'diaphragm',
+  diaphragm: 'diaphragm',
+  plates: ['diaphragm plates'],
+  held: ['lower plate'],
+  told: 'part number of the diaphragm',
+} as const;
 
 /** A self-acting regulator: range spring off first, housing and diaphragm, body unscrewed from its cap. */
 export const springRegulator: ClosureProcedure<SpringRegulator> = {
@@ -31,28 +38,40 @@ function apart(c: Context, closing: Closing): Draft[] {
     },
     {
       id: 'strip.housing',
-      title: 'Housing bolts, housing; range spring out',
+      title: 'Housing bolts, housing; spring seat and range spring out',
       why: 'Nothing pushes once the spring is let up.',
       caution: CAUTIONS.spring,
-      off: ['housing bolts', 'housing', 'range spring'],
+      off: ['housing bolts', 'housing', 'spring seat', 'range spring'],
       minutes: 6,
     },
-    stackApart(STACK),
+    {
+      id: 'strip.stem',
+      title: 'Diaphragm assembly and stem out of the top as one',
+      why: 'Stem, plates and diaphragm are one stack: unscrewed from the trim by hand, straight up.',
+      caution: CAUTIONS.grip,
+      off: ['stem'],
+      minutes: 4,
+    },
+    stackApart(STACK, {
+      title: 'Stem in soft jaws: lower plate off with its spanner, plates and diaphragm off the stem',
+      why: 'High-strength wicking threadlocker holds them: a little heat lets go. Which way up the diaphragm lies is seen first.',
+      tools: ['vice, soft jaws', 'plate spanner'],
+    }),
     {
       id: 'strip.body',
-      title: 'Tap the body loose from the bottom cap and unscrew it',
+      title: 'Bottom cap in the vice: tap the body loose from it and unscrew it',
       why: 'A soft hammer all round breaks the thread loose.',
       caution: 'Not with a pipe wrench on the body.',
-      tools: ['soft hammer'],
+      tools: ['soft hammer', 'vice, soft jaws'],
       off: ['bottom cap'],
       minutes: 6,
     },
     {
       id: 'strip.trim',
-      title: `Stem, lower plate, ${closing} and return spring out`,
-      why: 'High-strength wicking threadlocker holds them: a little heat lets go.',
-      off: ['lower plate', 'stem', closing, 'return spring'],
-      minutes: 8,
+      title: `${capital(closing)} and return spring out`,
+      why: 'They stand in the cap.',
+      off: [closing, 'return spring'],
+      minutes: 4,
     },
     {
       id: 'strip.seat',
@@ -70,7 +89,7 @@ function together(c: Context, closing: Closing): Draft[] {
     {
       id: 'rebuild.seat',
       title: 'Seat in: anti-seize on the threads, a small bead of sealant in the corner under the thread',
-      why: 'The bead is the seal: without it the regulator creeps at no flow.',
+      why: 'Started by hand, then tightened. The bead is the seal: without it the regulator creeps at no flow.',
       caution: 'A small bead: what squeezes out goes on the seat.',
       tools: ['socket'],
       consumables: ['nickel anti-seize', 'thread sealant'],
@@ -79,12 +98,11 @@ function together(c: Context, closing: Closing): Draft[] {
     },
     {
       id: 'rebuild.trim',
-      title: `Return spring, ${closing}, stem and lower plate: a drop of high-strength wicking threadlocker on the threads`,
-      why: 'Tightened by spanner; the stem only hand-tight till home.',
+      title: `Return spring and ${closing} into the cap`,
+      why: 'In their place before the body goes over them.',
       caution: 'The return spring must not bind.',
-      consumables: ['high-strength wicking anaerobic threadlocker'],
-      on: ['return spring', closing, 'stem', 'lower plate'],
-      minutes: 8,
+      on: ['return spring', closing],
+      minutes: 4,
     },
     {
       id: 'rebuild.body',
@@ -94,12 +112,26 @@ function together(c: Context, closing: Closing): Draft[] {
       on: ['bottom cap'],
       minutes: 4,
     },
-    stackTogether(STACK),
+    stackTogether(STACK, {
+      title:
+        'Plates and diaphragm on the stem the right way up, lower plate on, a drop of threadlocker on the threads',
+      why: 'In soft jaws, tightened by its spanner; the diaphragm as it lay.',
+      tools: ['vice, soft jaws', 'plate spanner'],
+      consumables: ['high-strength wicking anaerobic threadlocker'],
+    }),
+    {
+      id: 'rebuild.stem',
+      title: 'Diaphragm assembly in from the top, stem hand-tight in the trim till home',
+      why: 'The trim moves with it, and the return spring brings it back.',
+      caution: 'The return spring must not bind.',
+      on: ['stem'],
+      minutes: 4,
+    },
     {
       id: 'rebuild.housing',
-      title: 'Range spring on the diaphragm, housing over it, bolts even',
+      title: 'Range spring and spring seat on the diaphragm, housing over them, bolts even',
       why: 'The spring goes in before its cover; crosswise, a little at a time.',
-      on: ['range spring', 'housing', 'housing bolts'],
+      on: ['range spring', 'spring seat', 'housing', 'housing bolts'],
       minutes: 6,
     },
     {

@@ -4,13 +4,15 @@ import type { PartRole } from '../../valve';
 import { slug } from '../blocks/arrival';
 import { lengthAsk } from '../blocks/asks';
 import { measured } from '../blocks/measured';
+import { putRound, seenRound } from '../blocks/taken';
 import { CAUTIONS } from '../cautions';
 import { feature, fromCall, type Context, type Draft } from '../draft';
 import { lookOf } from '../every-job/looks';
-import { ifThere } from '../relations';
+import { ifThere, stepName } from '../relations';
 import { once, rebuild, repair, sequence, strip, type Sketch } from '../sequence';
 import type { ClosureProcedure } from './closure';
 
+const MARKED = stepName('strip.mark-wedge');
 const WEDGE = feature('a wedge between two seats');
 
 /** A wedge and its two seats: told apart, lapped each for itself, never rubbed on each other. */
@@ -49,11 +51,12 @@ const sized = (c: Context): Draft[] =>
 function marked(c: Context): Draft[] {
   return sequence(c, once(strip(WEDGE, ['bonnet lifted'], 'wedge marked')), [
     {
-      id: 'strip.mark-wedge',
+      id: MARKED,
       title: 'Mark the wedge left and right',
       why: 'Each face goes back to its own seat.',
       caution: 'Turned round, two faces that never met have to seal.',
       tools: ['paint pen'],
+      task: seenRound('left mark of the wedge'),
       parts: ['wedge', 'left seat', 'right seat'],
       minutes: 3,
     },
@@ -114,6 +117,7 @@ function backInPlace(c: Context): Draft[] {
       id: 'rebuild.wedge-sides',
       title: 'Wedge to its own side: marks to left and right',
       why: 'Read the marks before it goes on the stem.',
+      task: putRound(MARKED, 'left mark of the wedge'),
       parts: ['wedge', 'left seat', 'right seat'],
       minutes: 3,
     },

@@ -1,6 +1,6 @@
 import { stemLimit } from '../../inspection';
 import { stemRole } from '../../calls';
-import { closureOf, partsOf } from '../../valve';
+import { boltedJoint, closureOf, partsOf } from '../../valve';
 import { draft, feature, type Context, type Draft, type Fragment } from '../draft';
 import { stepName } from '../relations';
 import { lookAt } from './looks';
@@ -16,8 +16,9 @@ export const inspectParts: Fragment = {
       ofTheJob: true,
       stage: 'inspect',
       title: 'Clean every part and lay it in its place',
-      why: 'Dirt reads as runout and hides cracks.',
+      why: `Dirt reads as runout and hides cracks.${chased(c) ? ' Stem and stud threads wire-brushed and chased; joint and flange faces scraped, not gouged.' : ''}`,
       consumables: ['solvent', 'fine cloth'],
+      ...(chased(c) ? { tools: ['wire brush', 'thread chaser'] as const } : {}),
       minutes: c.minutes(15),
       because: feature('everything that came off'),
       after: ['stripped'],
@@ -27,6 +28,9 @@ export const inspectParts: Fragment = {
     ...looks(c),
   ],
 };
+
+/** Threads that are torqued are cleaned to their roots first. */
+const chased = ({ features }: Context): boolean => boltedJoint(features) !== undefined;
 
 /** Looks at parts that come off, and at the body and whatever stays in it; of a valve that is only repacked, at its shaft. */
 function looks(c: Context): Draft[] {
@@ -52,8 +56,8 @@ function looks(c: Context): Draft[] {
 /** Stems and spindles are taken on V-blocks; a short shaft is rolled on a flat bench. */
 function runout(c: Context): Draft[] {
   const part = stemRole(c.valve);
-  if ((part !== 'stem' && part !== 'spindle') || !c.has(part) || closureOf(c.features).stemRolledFlat)
-    return [];
+  const isLong = part === 'spindle' || (part === 'stem' && c.features.packing.style !== 'none');
+  if (!isLong || !c.has(part) || closureOf(c.features).stemRolledFlat) return [];
   return sequence(c, inspect(feature('a stem that runs in its packing or guide')), [
     {
       id: 'inspect.runout',

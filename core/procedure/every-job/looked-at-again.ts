@@ -16,11 +16,17 @@ export const lookedAtAgain: Fragment = {
   compose: (c) =>
     partsOf(c.valve).flatMap((part): Draft[] => {
       const call = c.calls.get(part.role);
-      return call?.verdict === 'rework' && call.because.length > 0 && !isBlued(c, part.role)
+      return call?.verdict === 'rework' &&
+        call.because.length > 0 &&
+        !isBlued(c, part.role) &&
+        !TURNED.includes(call.method ?? '')
         ? rounds(c, part, call)
         : [];
     }),
 };
+
+/** Turned on to its other face, a part is seen the right way round when it goes back. */
+const TURNED: readonly string[] = ['turn over', 'turn end for end'];
 
 const lookOf = ({ role }: Part, round: number): StepName =>
   stepName('repair.look', slug(role), round === 1 ? undefined : round);

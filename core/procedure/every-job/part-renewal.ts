@@ -135,6 +135,7 @@ const ELSEWHERE: readonly string[] = [
   'turn joint face',
   'free and clean',
   'turn end for end',
+  'turn over',
   'lap on a block',
   'lap the seat out of the body',
   'grind the seat in line',

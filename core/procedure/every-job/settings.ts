@@ -1,4 +1,4 @@
-import type { Features } from '../../valve';
+import { closureOf, type Features } from '../../valve';
 import { always, feature, type Fragment } from '../draft';
 import type { MeasureAsk } from '../../task';
 import { jointProcedure } from '../joints';
@@ -19,7 +19,8 @@ export const settings: Fragment = {
   room: 'mover',
   openings: 'first',
   of: ['sound', 'quoted'],
-  when: (features) => asksFor(features).length > 0,
+  // Repacked where it stands, nothing that is set comes off.
+  when: (features) => asksFor(features).length > 0 && !closureOf(features).repackedInPlace,
   compose: (c) => {
     const asks = asksFor(c.features);
     return [

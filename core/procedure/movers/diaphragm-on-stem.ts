@@ -13,11 +13,13 @@ const STACK = {
   diaphragm: 'diaphragm',
   plates: ['diaphragm plates'],
   held: ['diaphragm nut'],
+  told: 'bevel of the diaphragm',
 } as const;
 
 /** Air on both sides: it lies on top of the housing, under the bonnet. */
 const UNDER_ITS_BONNET = {
   why: 'Plate in the vice, nut off; if the stem turns instead, the stem in soft jaws.',
+  tools: ['vice, soft jaws'] as const,
 };
 const BEVEL_DOWN = {
   why: 'The bevel of the diaphragm down, the number of the plate towards the housing; a new nut.',
@@ -87,8 +89,10 @@ function apart(c: Context, moved: DiaphragmOnStem): Draft[] {
     sprung(moved) && stackApart(STACK),
     {
       id: 'strip.ratio-plug',
-      title: 'Stem out; ratio plug, soft seat and seat disc off its end',
+      title:
+        'Housing upside down, its nut in the vice: stem out; ratio plug, soft seat and seat disc off its end',
       why: 'The soft seat is renewed on the seat disc, which is kept, under the ratio plug, which is kept.',
+      tools: ['vice, soft jaws', 'screwdriver'],
       off: ['stem', 'ratio plug', 'soft seat', 'seat disc'],
       minutes: 6,
     },
@@ -118,18 +122,17 @@ function together(c: Context, moved: DiaphragmOnStem): Draft[] {
     },
     {
       id: 'rebuild.soft-seat',
-      title:
-        'New soft seat on its disc, under the ratio plug; nut until the seat has just spread to the walls of its disc',
-      why: 'That is tight enough: more squeezes it over the edge.',
-      caution: 'Over-tight, the soft seat bulges and cuts.',
+      title: 'New soft seat on its disc, under the ratio plug, hand-tight',
+      why: 'The final turn is given once the stem holds it: until the seat has just spread to the walls of its disc.',
       on: ['seat disc', 'soft seat', 'ratio plug'],
       minutes: 6,
     },
     {
       id: 'rebuild.stem',
-      title: 'Stem in, stem guide over the threads',
-      why: 'The guide carries the seals past the thread.',
-      caution: 'Without the guide the thread cuts the new O-ring.',
+      title:
+        'Stem in, stem guide over the threads; seat tight until it has just spread to the walls of its disc',
+      why: 'The guide carries the seals past the thread. Spread to the walls is tight enough: more squeezes the seat over the edge.',
+      caution: 'Without the guide the thread cuts the new O-ring. Over-tight, the soft seat bulges and cuts.',
       tools: ['stem guide'],
       on: ['stem'],
       minutes: 4,
@@ -157,7 +160,7 @@ function together(c: Context, moved: DiaphragmOnStem): Draft[] {
       id: 'rebuild.bonnet',
       title: sprung(moved)
         ? moved.springPlate
-          ? 'Spring on its plate, bonnet on, marks meeting'
+          ? 'Plate greased, spring on it, bonnet on, marks meeting'
           : 'Spring, bonnet on, marks meeting: press down to start the bolts'
         : 'Bonnet on, marks meeting',
       why: 'Marks down bonnet, housing and body in one line, tubing ports where they were.',
@@ -174,7 +177,7 @@ function together(c: Context, moved: DiaphragmOnStem): Draft[] {
     {
       id: 'rebuild.bolt-up',
       title: `${boltsIn(c)} bolts, star pattern`,
-      why: 'All started by hand first.',
+      why: 'All started by hand first; the metal tag goes back under its bolt.',
       caution: CAUTIONS.cheater,
       tools: ['torque wrench', 'socket'],
       on: ['bonnet bolts'],
@@ -185,7 +188,7 @@ function together(c: Context, moved: DiaphragmOnStem): Draft[] {
     sprung(moved) && {
       id: 'rebuild.adjusting-screw',
       title: 'Adjusting screw in until it just feels the spring',
-      why: 'It is set on test.',
+      why: 'It is set by its stroke, on air.',
       on: ['adjusting screw'],
       minutes: 3,
     },
@@ -194,7 +197,7 @@ function together(c: Context, moved: DiaphragmOnStem): Draft[] {
 
 function proved(c: Context, moved: DiaphragmOnStem): Draft[] {
   return [
-    ...sequence(c, setUp(HOUSING), [
+    ...sequence(c, setUp(HOUSING, [], ...(sprung(moved) ? (['bench set'] as const) : [])), [
       {
         id: 'setup.stroke',
         benchAir: true,
@@ -208,6 +211,15 @@ function proved(c: Context, moved: DiaphragmOnStem): Draft[] {
         caution: CAUTIONS.air,
         parts: ['stem'],
         minutes: 6,
+      },
+      moved.variant === 'single acting' && {
+        id: 'setup.spring',
+        benchAir: true,
+        title: 'Adjusting screw until the spring shuts it firmly and the supply still opens it fully',
+        why: 'Near its height as found; the height as left is taken after it.',
+        caution: CAUTIONS.air,
+        parts: ['adjusting screw'],
+        minutes: 5,
       },
     ]),
     ...sequence(c, proving(HOUSING), [

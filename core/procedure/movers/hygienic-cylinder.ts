@@ -3,6 +3,7 @@ import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft } from '../draft';
 import { proving, rebuild, sequence, setUp, strip } from '../sequence';
 import type { MoverProcedure } from './mover';
+import { taken } from '../blocks/taken';
 import { lipSealsIn, lipSealsOut } from '../blocks/lip-seals';
 
 const CLAMPED = feature('clamped hygienic body, spring-closed cylinder');
@@ -23,7 +24,7 @@ function smallApart(c: Context): Draft[] {
     {
       id: 'strip.clamp',
       benchAir: true,
-      title: 'Supply air on, clamp off, actuator and plug out of the body',
+      title: 'Bench air on, clamp off, actuator and plug out of the body',
       why: 'With air on the plug is off its seat.',
       caution: HELD,
       off: ['lower clamp', 'clamp seat ring'],
@@ -32,8 +33,8 @@ function smallApart(c: Context): Draft[] {
     {
       id: 'strip.plug',
       benchAir: true,
-      title: 'Clip out, plug off the stem; release the air',
-      why: 'The air holds the stem out while you reach the clip.',
+      title: 'Plastic ring and clip off the rod, plug off the stem; release the air',
+      why: 'The air holds the stem out while you reach the clip; the plastic ring goes back under it.',
       caution: HELD,
       off: ['plug clip', 'hygienic plug'],
       minutes: 4,
@@ -49,10 +50,11 @@ function smallApart(c: Context): Draft[] {
     },
     {
       id: 'strip.cylinder',
-      title: 'Cylinder off; spring assembly, stem and O-rings out',
-      why: 'The spring assembly stays in one piece.',
+      title:
+        'Cylinder off the bonnet; spring assembly and stem out; three O-rings off the piston, two off the bonnet',
+      why: 'The spring assembly stays in one piece. Five rings, counted as they come.',
       caution: CAUTIONS.clampedSpring,
-      off: ['cylinder', 'spring assembly', 'stem', 'actuator O-rings'],
+      off: ['cylinder', 'spring assembly', 'stem', 'actuator O-rings', 'bonnet', 'bonnet O-rings'],
       minutes: 8,
     },
   ]);
@@ -62,11 +64,12 @@ function smallTogether(c: Context): Draft[] {
   return sequence(c, rebuild(CLAMPED, ['stem repaired'], 'closed'), [
     {
       id: 'rebuild.cylinder',
-      title: 'New O-rings, stem and spring assembly in, cylinder on',
+      title:
+        'Two new O-rings on the bonnet, three on the piston; stem and spring assembly in, cylinder on the bonnet',
       why: 'All seals are new, food-grade grease only.',
       caution: CAUTIONS.clampedSpring,
       consumables: GREASE,
-      on: ['actuator O-rings', 'stem', 'spring assembly', 'cylinder'],
+      on: ['bonnet O-rings', 'bonnet', 'actuator O-rings', 'stem', 'spring assembly', 'cylinder'],
       minutes: 10,
     },
     {
@@ -81,7 +84,7 @@ function smallTogether(c: Context): Draft[] {
     {
       id: 'rebuild.plug',
       benchAir: true,
-      title: 'Supply air on; plug on the stem, clip in; release',
+      title: 'Bench air on; plug on the stem, plastic ring and clip on the rod; release',
       why: 'The air holds the stem out.',
       caution: HELD,
       on: ['hygienic plug', 'plug clip'],
@@ -112,11 +115,12 @@ function largeApart(c: Context): Draft[] {
     },
     {
       id: 'strip.actuator-out',
-      title: 'Air off; upper clamp off; actuator and bonnet lifted out as one, on to a stand',
+      title:
+        'Air off; upper clamp and its seal ring off; actuator and bonnet lifted out as one, on to a stand',
       why: 'Held upright, or the springs push it over.',
       caution: CAUTIONS.lift,
       tools: ['actuator stand'],
-      off: ['upper clamp', 'bonnet'],
+      off: ['upper clamp', 'upper clamp seal'],
       minutes: 8,
     },
     {
@@ -129,12 +133,20 @@ function largeApart(c: Context): Draft[] {
     },
     {
       id: 'strip.cylinder',
-      title: 'Cylinder, its O-ring, guide rings; spring; piston and stem',
+      title: 'Cylinder, its three O-rings, both guide rings; spring; piston and stem',
       why: 'In that order, laid out in that order.',
       caution: CAUTIONS.clampedSpring,
       tools: ['press'],
       off: ['cylinder', 'cylinder O-ring', 'piston guide rings', 'spring assembly', 'piston', 'stem'],
       minutes: 12,
+    },
+    {
+      id: 'strip.bonnet',
+      title: 'Retainer and its ring out; bonnet unclamped, its guide ring and O-rings out',
+      why: 'The guide ring of the bonnet carries the stem.',
+      tools: ['plastic pick'],
+      off: ['seal retainer', 'bonnet', 'bonnet guide ring', 'bonnet O-rings'],
+      minutes: 6,
     },
     lipSealsOut('strip.actuator-lip-seal', 'actuator lip seal'),
     lipSealsOut('strip.lip-seal', 'lip seal'),
@@ -146,8 +158,16 @@ function largeTogether(c: Context): Draft[] {
     lipSealsIn(c, 'rebuild.lip-seal', 'lip seal'),
     lipSealsIn(c, 'rebuild.actuator-lip-seal', 'actuator lip seal'),
     {
+      id: 'rebuild.bonnet',
+      title: 'New O-rings and guide ring in the bonnet, retainer and its ring',
+      why: 'Guide ring home in its groove before the stem goes through.',
+      consumables: GREASE,
+      on: ['bonnet O-rings', 'bonnet guide ring', 'bonnet', 'seal retainer'],
+      minutes: 6,
+    },
+    {
       id: 'rebuild.cylinder',
-      title: 'Stem, piston, spring; new guide rings and O-ring; cylinder over them in the press',
+      title: 'Stem, piston, spring; two new guide rings and three O-rings; cylinder over them in the press',
       why: 'All seals are new, food-grade grease only.',
       caution: CAUTIONS.clampedSpring,
       tools: ['press'],
@@ -165,10 +185,10 @@ function largeTogether(c: Context): Draft[] {
     },
     {
       id: 'rebuild.actuator-in',
-      title: 'Bonnet and actuator in as one, upper clamp on',
+      title: 'Bonnet and actuator in as one, new upper seal ring, upper clamp on',
       why: 'Air connections as marked.',
       caution: CAUTIONS.lift,
-      on: ['bonnet', 'upper clamp'],
+      on: ['upper clamp seal', 'upper clamp'],
       minutes: 6,
     },
     {
@@ -200,7 +220,13 @@ function proved(c: Context): Draft[] {
       {
         id: 'test.function',
         title: 'Seat and clamp joints tight on water; then clean in place',
-        why: 'Nothing at the seat, the clamps, the leak-detection hole.',
+        why: 'At its working pressure, held: nothing at the seat, the clamps, the leak-detection hole.',
+        task: taken({
+          what: 'water pressure held',
+          dimension: 'gauge pressure',
+          example: '90 psig',
+          instrument: 'gauge',
+        }),
         caution: CAUTIONS.pressure,
         parts: ['clamp seat ring', 'lip seal'],
         minutes: 10,

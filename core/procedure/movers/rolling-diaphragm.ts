@@ -71,8 +71,8 @@ function off(c: Context, moved: RollingDiaphragm): Draft[] {
         },
     {
       id: 'strip.lever',
-      title: 'Lever off the shaft, yoke off the body',
-      why: 'Lever and shaft are marked to each other.',
+      title: 'Lever set screw out, lever off the shaft, yoke off the body',
+      why: 'Lever and shaft are marked to each other; clear of the handwheel screw.',
       off: ['shaft lever', 'travel indicator', 'yoke'],
       minutes: 8,
     },
@@ -86,7 +86,7 @@ function on(c: Context, moved: RollingDiaphragm): Draft[] {
   return sequence(c, rebuild(ROLLING, ['packed', 'closed', 'trim in']), [
     {
       id: 'rebuild.lever',
-      title: 'Yoke on, lever on the shaft to its mark',
+      title: 'Yoke on, lever on the shaft to its mark, set screw tight',
       why: 'The plug turns through 50°: one spline off is short or over stroke, and damage.',
       caution: 'One spline off damages plug or seat on the first stroke.',
       on: ['yoke', 'shaft lever', 'travel indicator'],
@@ -107,8 +107,8 @@ function on(c: Context, moved: RollingDiaphragm): Draft[] {
       : {
           id: 'rebuild.barrel',
           title: reversing
-            ? `Reverse, ${reversed(moved)}: actuator to the mirror position on its studs`
-            : 'Actuator back on yoke studs and packing studs',
+            ? `Reverse, ${reversed(moved)}: actuator to the mirror position on its studs, its handwheel to the other side; yoke and packing nuts tight`
+            : 'Actuator back on yoke studs and packing studs, yoke and packing nuts tight',
           why: reversing
             ? 'Mirror image on the same studs. Flow direction so that the flow tends to do what the signal failure should.'
             : 'New rolling diaphragm if it is cracked or hard.',

@@ -10,7 +10,13 @@ import { stackApart, stackTogether } from '../blocks/diaphragm-stack';
 import { compared, taken, turnsAsk } from '../blocks/taken';
 
 const ACTUATOR = feature('spring-diaphragm actuator');
-const STACK = { id: 'actuator-diaphragm', diaphragm: 'actuator diaphragm', plates: [], held: [] } as const;
+const STACK = {
+  id: 'actuator-diaphragm',
+  diaphragm: 'actuator diaphragm',
+  plates: [],
+  held: [],
+  told: 'part number of the diaphragm',
+} as const;
 
 /** Air on a diaphragm against a spring: off the bonnet, looked into, back, coupled and bench set. */
 export const springDiaphragm: MoverProcedure<SpringDiaphragm> = {
@@ -73,7 +79,7 @@ function opened(c: Context): Draft[] {
       off: ['actuator cover'],
       minutes: 10,
     },
-    stackApart(STACK, { why: 'Cracks and holes: hold it to the light and flex it.' }),
+    stackApart(STACK),
     {
       id: 'strip.actuator-spring',
       title: 'Spring out; stem seals out',

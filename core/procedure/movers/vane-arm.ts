@@ -6,11 +6,12 @@ import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft } from '../draft';
 import { rebuild, sequence, setUp, strip } from '../sequence';
 import type { MoverProcedure } from './mover';
-import { compared, taken, turnsAsk } from '../blocks/taken';
+import { compared, putRound, seenRound, taken, turnsAsk } from '../blocks/taken';
 import { stepName } from '../relations';
 
 const VANE = feature('pneumatic actuator on a keyed vane arm');
 
+const ARM_OFF = stepName('strip.vane-arm');
 const ACTUATOR_OFF = stepName('strip.actuator-off');
 const CLEVIS = turnsAsk('turns of the clevis', '9 turns');
 
@@ -38,9 +39,10 @@ function off(c: Context): Draft[] {
       minutes: 4,
     },
     {
-      id: 'strip.vane-arm',
+      id: ARM_OFF,
       title: 'Set screw out, note the keyed slot, arm off',
-      why: 'Two slots: the one in use sets the action. Write down which.',
+      why: 'Two slots: the one in use sets the action.',
+      task: seenRound('key slot of the arm'),
       caution: 'The slot not noted is the action lost.',
       off: ['arm set screw', 'vane arm', 'arm key'],
       minutes: 6,
@@ -76,6 +78,7 @@ function on(c: Context, moved: VaneArm): Draft[] {
         ? `Reverse, ${reversed(moved)}: arm on with key and screw in the other slot`
         : 'Arm on with its key in the slot noted, set screw tight',
       why: 'The key carries the torque, the screw only holds the arm.',
+      task: putRound(ARM_OFF, 'key slot of the arm', reversing ? { turned: true } : {}),
       on: ['arm key', 'vane arm', 'arm set screw'],
       minutes: 8,
     },

@@ -37,20 +37,22 @@ function leverOff(c: Context, small: boolean): Draft[] {
       why: 'A scribe on the lever: the place balances the head. Hub set screw first; a tap with a mallet if it sticks.',
       tools: ['soft hammer', 'two spanners'],
       caution: 'Support the weight before its screw is loose.',
-      off: ['weight', 'lever', 'lever hub'],
+      off: ['weight', 'lever', 'hub set screw', 'lever hub'],
       minutes: 6,
     },
     {
       id: 'strip.stuffing-box',
       title: small
-        ? 'Shaft nut, stuffing box with its packing ring, thrust washer'
-        : 'Shaft nut, follower, packing ring, stuffing box, thrust washer',
+        ? 'Shaft nut; stuffing box with its packings, packing ring and O-ring; thrust washer'
+        : 'Shaft nut, follower; stuffing box with its packings, packing ring and O-ring; thrust washer',
       why: small ? 'The small sizes have no follower.' : 'The larger sizes have a follower.',
       off: [
         'shaft nut',
         ...(small ? [] : (['packing follower'] as const)),
         'packing ring',
+        'shaft packing',
         'stuffing box',
+        'stuffing box O-ring',
         'shaft thrust washer',
       ],
       minutes: 8,
@@ -66,9 +68,9 @@ function leverOff(c: Context, small: boolean): Draft[] {
     },
     {
       id: 'strip.shaft',
-      title: 'Shaft out, its O-rings off',
+      title: 'Shaft out',
       why: 'Straight? Roll it on a flat bench.',
-      off: ['shaft', 'shaft O-rings'],
+      off: ['shaft'],
       minutes: 5,
     },
   ]);
@@ -79,9 +81,9 @@ function leverOn(c: Context, small: boolean): Draft[] {
     {
       id: 'rebuild.shaft',
       title: 'Shaft in, flat down on the long end, out of the side opposite the equalising port',
-      why: 'Threads and O-rings greased.',
+      why: 'Threads greased.',
       consumables: ['grease for the elastomer'],
-      on: ['shaft', 'shaft O-rings'],
+      on: ['shaft'],
       minutes: 6,
     },
     {
@@ -98,13 +100,16 @@ function leverOn(c: Context, small: boolean): Draft[] {
     {
       id: 'rebuild.stuffing-box',
       title: small
-        ? 'Thrust washer, stuffing box, packing, bushing; nut hand-tight plus half a turn'
-        : 'Thrust washer, stuffing box, packing, follower; nut hand-tight plus half a turn',
-      why: 'More stops the shaft turning.',
+        ? 'Thrust washer; new O-ring on the small end of the stuffing box, box in; packings on their ring, pushed home by the bushing; nut hand-tight plus half a turn'
+        : 'Thrust washer; new O-ring on the small end of the stuffing box, box in; packings on their ring, follower; nut hand-tight plus half a turn',
+      why: 'Grease inside the box and on the shaft end. More than half a turn stops the shaft turning.',
+      consumables: ['grease for the elastomer'],
       caution: 'Half a turn and no more.',
       on: [
         'shaft thrust washer',
+        'stuffing box O-ring',
         'stuffing box',
+        'shaft packing',
         'packing ring',
         ...(small ? [] : (['packing follower'] as const)),
         'shaft nut',
@@ -116,7 +121,8 @@ function leverOn(c: Context, small: boolean): Draft[] {
       title: 'Hub with its channel outwards, set screw tight; lever, weight at its scribe',
       why: 'It is balanced on the set-up.',
       caution: 'Support the weight until its screw is tight.',
-      on: ['lever hub', 'lever', 'weight'],
+      tools: ['two spanners'],
+      on: ['lever hub', 'hub set screw', 'lever', 'weight'],
       minutes: 6,
     },
     {

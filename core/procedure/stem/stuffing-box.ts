@@ -1,5 +1,5 @@
 import { phrase } from '../../quantity';
-import { moverOf, packedBox, type PartRole } from '../../valve';
+import { boltedJoint, moverOf, packedBox, type PartRole } from '../../valve';
 import { CAUTIONS } from '../cautions';
 import { draft, rule, type Context, type Draft, type Fragment } from '../draft';
 import { closureProcedure } from '../closures';
@@ -31,6 +31,11 @@ export const stuffingBox: Fragment = {
 
 /** A handwheel winds the stem through its bushing: opened again, it stays in its packing. */
 const wound = ({ features }: Context): boolean => moverOf(features).stem === 'winds';
+
+/** Formed graphite takes up what a bare hand leaves on it. */
+const GLOVES: Readonly<Record<string, string>> = {
+  'die-formed': 'Gloves: skin oil harms die-formed rings. ',
+};
 
 /** Repacked with the stem in it: nothing else is apart. */
 const inPlace = ({ scope }: Context): boolean => scope === 'repack';
@@ -87,8 +92,10 @@ function packed(c: Context): Draft[] {
         ? 'The lantern ring stands at the lubricator port: one ring too few below it and no grease gets in.'
         : inPlace(c)
           ? 'Rings that are cut go round the stem where it stands; whole rings do not.'
-          : 'After the joint is torqued, never before: it moves as it is pulled down.',
-      caution: `${inPlace(c) ? '' : 'Never before the joint is torqued. '}Gloves: skin oil harms die-formed rings. One ring at a time, pressed home.`,
+          : boltedJoint(c.features)
+            ? 'After the joint is torqued, never before: it moves as it is pulled down.'
+            : 'Ring by ring: a stack pressed together is tight at the top only.',
+      caution: `${inPlace(c) || !boltedJoint(c.features) ? '' : 'Never before the joint is torqued. '}${GLOVES[packedBox(c.features)?.style ?? ''] ?? ''}One ring at a time, pressed home.`,
       on: box(c),
       consumables: ringsFor(c),
       task: packing(c),
@@ -126,6 +133,7 @@ function settled(c: Context): Draft[] {
     draft({
       name: stepName('setup.gland'),
       stage: 'set up',
+      ...(moverOf(c.features).byAir ? { benchAir: true } : {}),
       title: 'Gland: touch, one turn, stroke three times, touch again',
       why: phrase`Packing settles with the first strokes; a gland left slack weeps on test. ${glandTightness(c)}`,
       caution: CAUTIONS.gland,

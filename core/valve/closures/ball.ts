@@ -11,5 +11,5 @@ export const ball: Closure = {
   isolatedAs: 'half open',
   staysInLine: true,
   marks: 'ball renewed',
-  parts: () => ['soft seats', 'ball'],
+  parts: () => ['stem seals', 'soft seats', 'ball'],
 };

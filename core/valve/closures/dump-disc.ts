@@ -21,5 +21,6 @@ export const dumpDisc: Closure = {
     'reversible seat',
     'dump disc',
     'removable seat',
+    'removable seat gasket',
   ],
 };

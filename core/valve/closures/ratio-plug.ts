@@ -11,6 +11,7 @@ export const ratioPlug: Closure = {
   },
   ratedBy: 'nothing',
   turnedBy: 'stem',
+  stemRolledFlat: true,
   renewed: ['diaphragm', 'diaphragm nut'],
   parts: (_, { seat }) => [
     'stem O-ring',

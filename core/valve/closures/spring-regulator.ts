@@ -14,6 +14,7 @@ export const springRegulator: Closure<SpringRegulator> = {
   turnedBy: 'stem',
   renewed: ['stem', 'sliding gate', 'regulator plug', 'seat', 'diaphragm'],
   parts: ({ trim }) => [
+    'spring seat',
     'diaphragm plates',
     'diaphragm',
     'lower plate',

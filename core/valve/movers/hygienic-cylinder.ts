@@ -14,12 +14,21 @@ export const hygienicCylinder: Mover<HygienicCylinder> = {
     by: ['spring assembly'],
   },
   parts: ({ size }) => [
-    ...(size === 'large' ? (['upper clamp', 'bonnet'] as const) : []),
+    ...(size === 'large' ? (['upper clamp', 'upper clamp seal'] as const) : []),
+    'bonnet',
+    'bonnet O-rings',
     'air plug',
     'locking wire',
     'cylinder',
     ...(size === 'large'
-      ? (['cylinder O-ring', 'piston guide rings', 'piston', 'actuator lip seal'] as const)
+      ? ([
+          'cylinder O-ring',
+          'piston guide rings',
+          'piston',
+          'actuator lip seal',
+          'bonnet guide ring',
+          'seal retainer',
+        ] as const)
       : (['actuator O-rings'] as const)),
     'spring assembly',
   ],

@@ -4,5 +4,5 @@ import type { Mover } from './mover';
 export const lever: Mover = {
   name: 'Lever',
   holds: ['square', 'quarter turn'],
-  parts: () => ['lever nut', 'lever'],
+  parts: () => ['lever lock', 'lever nut', 'lever'],
 };

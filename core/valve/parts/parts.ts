@@ -89,6 +89,8 @@ function nameOf(role: PartRole, features: Features): string {
         : seat.kind === 'screwed'
           ? 'seat ring, screwed in'
           : 'seat';
+    case 'cover O-ring':
+      return 'O-rings under the cover';
     case 'disc':
       return closureOf(features).discNut ? 'disc and disc nut' : 'disc';
     case 'lever':
@@ -117,12 +119,19 @@ const QUANTITIES: Partial<Record<PartRole, number>> = {
   'hinge bushings': 2,
   'shaft bushings': 2,
   'shaft bushes': 2,
-  'shaft O-rings': 2,
   'stem O-rings': 2,
   'snap rings': 2,
   'stem lock nuts': 2,
   'guide rings': 2,
   'cover screws': 4,
+  'cover O-ring': 2,
+  'shaft packing': 2,
+  'pin plugs': 2,
+  'pin plug seals': 2,
+  'stem seals': 2,
+  'actuator O-rings': 3,
+  'cylinder O-ring': 3,
+  'piston guide rings': 2,
   'armature screws': 4,
   'spring washers': 2,
   'adjusting rings': 2,

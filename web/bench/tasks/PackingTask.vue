@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import type { TaskOf } from '@dusk-wren/core/task';
-import { quantity } from '@dusk-wren/core/quantity';
+import { capital, quantity } from '@dusk-wren/core/quantity';
 import { computed, ref } from 'vue';
 import PackingRingDrawing from '../../drawings/PackingRingDrawing.vue';
 import { useKeys } from '../../keys/keys';
@@ -51,10 +51,16 @@ useKeys([
           >each <b>{{ show(task.length) }}</b> long, {{ task.opened }}</template
         >
       </li>
-      <li>
+      <li v-if="task.opened !== 'whole'">
         joints staggered <b>{{ task.stagger }}°</b>
       </li>
+      <li v-if="task.found !== undefined">
+        <b>{{ task.found }}</b> came out<template v-if="task.found !== task.rings"
+          >: ask why before the box is closed</template
+        >
+      </li>
     </ul>
+    <p v-if="task.lies" class="lies">{{ capital(task.lies) }}.</p>
     <PackingRingDrawing
       :stem="task.stem"
       :bore="task.bore"
@@ -67,7 +73,10 @@ useKeys([
     />
     <p class="label next" aria-live="polite">
       <template v-if="fitted < task.rings"
-        >Ring {{ fitted + 1 }}: joint at {{ clock(joints[fitted] ?? 0) }}, pressed right home.</template
+        >Ring {{ fitted + 1 }}:<template v-if="task.opened !== 'whole'">
+          joint at {{ clock(joints[fitted] ?? 0) }},</template
+        >
+        pressed right home.</template
       >
       <template v-else>All {{ task.rings }} rings are in. Never one more.</template>
     </p>

@@ -21,12 +21,14 @@ import RunoutTask from './RunoutTask.vue';
 import SignOffTask from './SignOffTask.vue';
 import SignTask from './SignTask.vue';
 import SparesTask from './SparesTask.vue';
+import WayRoundTask from './WayRoundTask.vue';
 import WantsTask from './WantsTask.vue';
 
 const COMPONENTS = {
   do: DoTask,
   place: PlaceTask,
   marks: MarksTask,
+  'way-round': WayRoundTask,
   spares: SparesTask,
   'makers-sheet': MakersSheetTask,
   line: LineTask,

@@ -59,6 +59,7 @@ export function ball(valve: Valve): Piece {
         ...both('inner body seals', `${circle(154, axis - 68, 4)} ${circle(154, axis + 68, 4)}`, 'solid'),
         ...both('outer body seals', `${circle(150, axis - 80, 4)} ${circle(150, axis + 80, 4)}`, 'solid'),
         shape('stem', `${mid(9, axis - 176, 104)} ${mid(14, axis - 76, 10)}`, 'hatch-back'),
+        ...both('stem seals', `${box(212, axis - 84, 8, 8)} ${box(212, axis - 150, 8, 6)}`, 'cross'),
         shape(
           'body bolts',
           `${box(100, axis - 112, 260, 7)} ${box(96, axis - 116, 10, 15)} ${box(354, axis - 116, 10, 15)} ${box(100, axis + 105, 260, 7)} ${box(96, axis + 101, 10, 15)} ${box(354, axis + 101, 10, 15)}`,

@@ -26,6 +26,7 @@ export function hygienicPlug({ features }: Valve): Piece {
           'solid',
         ),
         shape('plug clip', box(218, 120, 24, 5), 'solid'),
+        ...rings('bonnet O-rings', large ? 96 : 92, large ? -14 : -12, 6),
         shape('stem', mid(9, -210, 334)),
         ...both('lower clamp', poly([112, -16], [134, -12], [134, 10], [112, 14]), 'solid'),
         ...both('lip seal', poly([206, -30], [220, -34], [220, -20], [206, -16]), 'cross'),
@@ -47,6 +48,9 @@ export function hygienicPlug({ features }: Valve): Piece {
                 ),
                 'hatch-back',
               ),
+              shape('upper clamp seal', `${circle(148, -89, 4)} ${circle(312, -89, 4)}`, 'solid'),
+              ...both('bonnet guide ring', box(212, -56, 6, 12), 'solid'),
+              ...both('seal retainer', box(208, -76, 10, 6), 'hatch'),
               ...both('upper clamp', poly([120, -104], [142, -100], [142, -78], [120, -74]), 'solid'),
               ...rings('cylinder O-ring', half - 4, -98, 7),
               ...both('piston guide rings', box(CX - half + 12, -156, 5, 12), 'solid'),
@@ -57,7 +61,15 @@ export function hygienicPlug({ features }: Valve): Piece {
                 'cross',
               ),
             ]
-          : [...rings('actuator O-rings', half - 8, -62, 7), ...rings('actuator O-rings', 13, -52, 6)]),
+          : [
+              ...both(
+                'bonnet',
+                poly([112, -14], [206, -14], [206, -40], [174, -44], [174, -24], [112, -22]),
+                'hatch',
+              ),
+              ...rings('actuator O-rings', half - 8, -62, 7),
+              ...rings('actuator O-rings', 13, -52, 6),
+            ]),
         ...both(
           'cylinder',
           large

@@ -38,6 +38,7 @@ export function pilotDiaphragm(): Piece {
           'hatch',
         ),
         shape('equalising orifice', `${box(276, -44, 24, 10)} ${circle(288, -39, 3)}`, 'hatch'),
+        shape('orifice O-ring', `${circle(278, -48, 3)} ${circle(278, -30, 3)}`, 'solid'),
         ...both('armature', poly([206, -72], [228, -72], [230, -66], [230, -150], [206, -150]), 'hatch'),
         ...rings('armature O-ring', 30, -70, 6),
         ...both('armature screws', `${box(178, -84, 6, 26)} ${box(174, -90, 14, 7)}`, 'solid'),

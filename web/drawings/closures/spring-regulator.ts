@@ -45,6 +45,7 @@ export function springRegulator({ features }: Valve): Piece {
           'hatch-back',
         ),
         ...both('housing bolts', `${box(108, -50, 6, 52)} ${box(102, -46, 18, 9)}`, 'solid'),
+        shape('spring seat', mid(34, -212, 8), 'hatch-back'),
         shape('adjusting screw', `${mid(10, -288, 78)} ${mid(20, -258, 10)} ${mid(26, -212, 8)}`, 'hatch'),
       ],
       thin: `${threads(220, 240, -284, 8, 7)} ${threads(140, 144, 116, 5, 8)} ${threads(316, 320, 116, 5, 8)}`,
