@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import first from './samples/frozen-2026-11-26.json';
 import places from './samples/frozen-2026-11-26-place.json';
 import scopes from './samples/frozen-2026-11-26-scope.json';
+import rounds from './samples/frozen-2026-11-26-ways-round.json';
 import later from './samples/frozen-2026-11-26-later-kinds.json';
 import { must } from '../problem';
 import { defaultValve } from '../valve';
@@ -188,9 +189,9 @@ describe('stored formats', () => {
     const log = must(readLog(first));
     expect(
       new Set(
-        [...log, ...must(readLog(later)), ...must(readLog(places)), ...must(readLog(scopes))].map(
-          ({ kind }) => kind,
-        ),
+        [log, ...[later, places, scopes, rounds].map((each) => must(readLog(each)))]
+          .flat()
+          .map(({ kind }) => kind),
       ),
     ).toEqual(new Set(Object.keys(EVENTS)));
     expect(must(fold(log)).records['certificate-signed']).toHaveLength(1);

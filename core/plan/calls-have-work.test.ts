@@ -35,9 +35,14 @@ describe.each(CONSTRUCTION_IDS)('%s', (id) => {
         partsOf(valve).flatMap(({ role, policy }) => (policy === 'renew always' ? [role] : [])),
       );
       const held = waitsFor(plan, 'hold.contact');
-      for (const { part, verdict, because } of plan.calls.values()) {
+      for (const { part, verdict, method, because } of plan.calls.values()) {
         if (because.length === 0 || BY_SERVICE.includes(part)) continue;
         const own = plan.steps.filter(({ stage, parts }) => stage === 'repair' && parts.includes(part));
+        if (method === 'turn over') {
+          const back = plan.steps.filter(({ on, task }) => on.includes(part) && task.kind === 'way-round');
+          expect(back.length, `${part} goes back the other way round`).toBeGreaterThan(0);
+          continue;
+        }
         if (verdict === 'rework') {
           expect(
             own.some(({ optional, task }) => optional === undefined && !PROVES.includes(task.kind)),

@@ -483,7 +483,7 @@ describe('12 control-ball-in-venturi', () => {
     expectTrap(steps, 'rebuild', /ball free/, /over-stroke/);
   });
   it('first service turns the cartridge and records it; the second wants new seats', () => {
-    expect(find(planOf(cartridge('first')), 'rebuild', /180°.*write it down/i)).toBeDefined();
+    expect(find(planOf(cartridge('first')), 'rebuild', /180°.*second time/i)).toBeDefined();
     expect(renewed(cartridge('first'))).not.toContain('cartridge');
     expect(renewed(cartridge('second'))).toContain('cartridge');
     expect(find(planOf(cartridge('second')), 'rebuild', /180°/)).toBeUndefined();
@@ -621,7 +621,7 @@ describe('16 control-hygienic-seat', () => {
       steps,
       ['strip', /clamp off/],
       ['rebuild', /360°.*180°/],
-      ['rebuild', /clip in/],
+      ['rebuild', /clip on the rod/],
       ['rebuild', /clamp on/],
     );
     expect(find(steps, 'rebuild', /food-grade/)).toBeDefined();
@@ -633,7 +633,7 @@ describe('16 control-hygienic-seat', () => {
       ['strip', /unscrew the plug/],
       ['strip', /as one.*stand/],
       ['strip', /draw the wire/],
-      ['strip', /cylinder, its o-ring/i],
+      ['strip', /cylinder, its three o-rings/i],
     );
   });
   it('every seal is new', () => {
@@ -663,7 +663,8 @@ describe('17 dump-weight-lever', () => {
       ['strip', /pin out, stem drawn through/i],
       ['strip', /housing off/i],
       ['strip', /communication hole/i],
-      ['rebuild', /upside down.*pivot/i],
+      ['rebuild', /upside down.*ratio plug/i],
+      ['rebuild', /pivot on, to torque · To 10 lbf·ft/i],
       ['rebuild', /90° anticlockwise from the inlet/],
       ['rebuild', /by hand, then criss-cross/],
       ['rebuild', /stem through the bolt, pin held/],
@@ -686,7 +687,7 @@ describe('17 dump-weight-lever', () => {
       const task = steps.find((step) => step.id === id)?.task;
       return task?.kind === 'measure' ? task.asks.map(({ what, example }) => `${what}: ${example}`) : [];
     };
-    expect(figures('rebuild.diaphragm')).toEqual(['torque of the pivot: 10 lbf·ft']);
+    expect(figures('rebuild.pivot')).toEqual(['torque of the pivot: 10 lbf·ft']);
     expect(figures('rebuild.diaphragm-bolt')).toEqual(['torque of the diaphragm bolt: 10 lbf·ft']);
     expect(figures('rebuild.trunnion-plug')).toEqual(['torque of the trunnion plug: 25 lbf·ft']);
     const bonnet = steps.find((step) => step.id === 'rebuild.bolt-up')?.task;
@@ -714,17 +715,19 @@ describe('18 regulator-self-acting', () => {
       steps,
       ['strip', /range spring let up/i],
       ['strip', /housing bolts.*range spring out/i],
+      ['strip', /out of the top as one/i],
       ['strip', /tap the body loose/i],
       ['strip', /seat out with a socket/i],
       ['rebuild', /small bead of sealant/],
-      ['rebuild', /high-strength wicking/],
       ['rebuild', /bead of sealant.*until it bottoms/],
-      ['rebuild', /range spring.*housing over it/i],
+      ['rebuild', /threadlocker/],
+      ['rebuild', /in from the top/],
+      ['rebuild', /range spring.*housing over them/i],
       ['rebuild', /just feels the spring/],
       ['set up', /by gauge/],
       ['test', /creep/i],
     );
-    expectTrap(steps, 'rebuild', /threadlocker/, /must not bind/);
+    expectTrap(steps, 'rebuild', /return spring and sliding gate/i, /must not bind/);
   });
 });
 

@@ -269,11 +269,11 @@ describe('what to fetch before the job starts', () => {
     expect(list.consumables.map(({ what }) => what).join()).toMatch(/threadlocker/);
     expect(list.parts.map(({ what }) => what)).toContain('bonnet gasket');
   });
-  it('a 3/4 in stud takes a socket of 1 1/4 in (heavy hex, handbook part 5)', () => {
+  it('a 3/4 in stud takes a socket of 1 1/4 in (heavy hex, handbook part 5), a 3/8 in screw one of 9/16 in (ASME B18.2.1, from memory)', () => {
     const globe = fetchList(new BenchJob().plan());
     expect(globe.wrenches[0]?.what).toMatch(/^socket 1 1\/4 in /);
     const small = fetchList(new BenchJob(defaultValve('control-lowpressure-diaphragm')).plan());
-    expect(small.wrenches[0]?.what).toMatch(/^socket 11\/16 in /);
+    expect(small.wrenches[0]?.what).toMatch(/^socket 9\/16 in /);
     expect(globe.gauges.some(({ what }) => /to .* psig/.test(say(what, 'US')))).toBe(true);
     expect(globe.gauges.some(({ what }) => /to .* bar g/.test(say(what, 'SI')))).toBe(true);
   });

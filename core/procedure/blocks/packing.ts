@@ -113,7 +113,7 @@ export function packing(c: Context): Task {
     stem: input.stem,
     bore: input.bore,
     stagger: rings >= 4 ? c.site.jointStagger : 180,
-    ...found(c),
+    ...countedOut(c),
     ...liesHow(c, sheet.style),
     shown: worked.value,
   };
@@ -122,7 +122,7 @@ export function packing(c: Context): Task {
 const COUNTED = ['packing rings', 'rings above the lantern ring', 'rings below the lantern ring'];
 
 /** What was counted as it came out. */
-function found({ state }: Context): { readonly found?: number } {
+function countedOut({ state }: Context): { readonly found?: number } {
   const counts = COUNTED.flatMap((what) => {
     const value = state.records.measured.findLast(({ body }) => body.what === what)?.body.value;
     return value ? [si(value)] : [];

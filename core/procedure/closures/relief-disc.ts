@@ -1,3 +1,4 @@
+import { phrase, psig } from '../../quantity';
 import type { ReliefDisc } from '../../valve';
 import { arrivalOf } from '../blocks/arrival';
 import { lengthAsk, pressureAsk } from '../blocks/asks';
@@ -344,8 +345,8 @@ function set(c: Context, { balancedBy, pilot }: ReliefDisc): Draft[] {
         title: 'Outlet side: bonnet, cap and joints under air, soap on each',
         why:
           balancedBy === 'bellows'
-            ? 'At the back pressure it works against, 30 psi at least; nothing at the open bonnet vent: that is the bellows.'
-            : 'At the back pressure it works against, 30 psi at least; only where it is closed to a header.',
+            ? phrase`At the back pressure it works against, ${psig(30)} at least; nothing at the open bonnet vent: that is the bellows.`
+            : phrase`At the back pressure it works against, ${psig(30)} at least; only where it is closed to a header.`,
         caution: CAUTIONS.pressure,
         consumables: ['leak-detecting soap'],
         ...(balancedBy === 'bellows' ? {} : { optional: 'only where its outlet is closed to a header' }),

@@ -4,6 +4,7 @@ import { FLANGE_CLASSES, flangeStuds, flangeThread } from '../../standards';
 import { endsOf, type Ends, type Valve } from '../../valve';
 import { liftingSling } from '../../workings';
 import { boltUpFlange } from '../blocks/bolting';
+import { settledRound } from '../blocks/taken';
 import { CAUTIONS } from '../cautions';
 import { feature, draft, type Context, type Draft, type Fragment } from '../draft';
 import { ifThere, spelt, stepName, type StepName } from '../relations';
@@ -133,6 +134,7 @@ function back(c: Context): Draft[] {
       why: JOINED_AGAIN[ends],
       caution: `${CAUTIONS.lift} Rigged until the joint carries it; no fingers between the faces.`,
       tools: ['sling', 'spanners'],
+      task: settledRound('flow arrow of the body'),
       minutes: c.minutes(30),
       after: ['tested'],
     }),

@@ -74,9 +74,10 @@ function fitted(c: Context, part: PartRole, call: StandingCall): Draft[] {
         ...common,
         name: stepName('fit', slug(part)),
         title: `Old ${part} out, new ${part} in`,
-        why: 'Anti-seize on the thread; look at the body under it for corrosion: no seat seals in a corroded pocket.',
+        why: `${part === 'removable seat' ? 'A new gasket under it, greased both sides: dry, it tears. Anti-seize' : 'Anti-seize'} on the thread; look at the body under it for corrosion: no seat seals in a corroded pocket.`,
         tools: ['seat driver'],
-        consumables: ['nickel anti-seize'],
+        consumables:
+          part === 'removable seat' ? ['nickel anti-seize', 'grease for the elastomer'] : ['nickel anti-seize'],
         minutes: 30,
         provides: ['seat cut', 'repaired'],
       }),
@@ -93,7 +94,7 @@ function fitted(c: Context, part: PartRole, call: StandingCall): Draft[] {
           ? 'Cut the tack, screw the bushing out, new one in'
           : 'Screw the bushing out, new one in',
         why: 'Its two threads differ in pitch: with the bonnet still on, the stem must be turned along with the bushing or both bind.',
-        ...(tacked ? { caution: CAUTIONS.weld } : {}),
+        ...(tacked ? { caution: CAUTIONS.weld, tools: ['hacksaw or file'] as const } : {}),
         minutes: 25,
       }),
     ];

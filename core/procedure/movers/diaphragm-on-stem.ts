@@ -164,6 +164,7 @@ function together(c: Context, moved: DiaphragmOnStem): Draft[] {
           : 'Spring, bonnet on, marks meeting: press down to start the bolts'
         : 'Bonnet on, marks meeting',
       why: 'Marks down bonnet, housing and body in one line, tubing ports where they were.',
+      ...(moved.springPlate ? { consumables: ['grease for the elastomer'] } : {}),
       caution: sprung(moved)
         ? CAUTIONS.clampedSpring
         : 'A bonnet turned one hole puts the tubing on the wrong side.',

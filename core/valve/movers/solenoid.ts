@@ -14,5 +14,6 @@ export const solenoid: Mover = {
     'armature spring',
     'armature O-ring',
     'equalising orifice',
+    'orifice O-ring',
   ],
 };

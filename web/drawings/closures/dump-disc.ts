@@ -21,6 +21,7 @@ export function dumpDisc({ features }: Valve): Piece {
         poly([192, 150], [212, 150], [212, 180], [204, 180], [204, 162], [192, 162]),
         'hatch-back',
       ),
+      ...both('removable seat gasket', box(192, 163, 12, 4), 'solid'),
       shape('dump disc', mid(34, 132, 10), 'hatch-back'),
       shape('reversible seat', mid(32, 142, 9), 'cross'),
       shape('ratio plug', mid(18, 151, 12), 'hatch'),

@@ -1,5 +1,5 @@
 import type { MoverDrawing } from './mover';
-import { mid, poly, shape } from '../sections/kit';
+import { box, mid, poly, shape } from '../sections/kit';
 import type { Piece } from '../sections/section';
 
 export const lever: MoverDrawing = { onShaft: handLever };
@@ -14,6 +14,7 @@ function handLever(): Piece {
         'hatch-back',
       ),
       shape('lever nut', mid(11, -26, 11), 'solid'),
+      shape('lever lock', box(296, -40, 26, 12), 'hatch'),
     ],
     touch: { lever: [380, -22] },
   };
