@@ -6,12 +6,15 @@ import {
   isSafetyPart,
   setOf,
   siteOr,
+  QUESTIONS,
   USUAL_RULES,
+  USUAL_SCHOOLS,
   type Call,
+  type Schools,
   type SiteRules,
   type Verdict,
 } from '../inspection';
-import { partsOf, type PartRole, type Valve } from '../valve';
+import { closureOf, partsOf, type PartRole, type Valve } from '../valve';
 import { stemRunout, type StemRunout } from '../workings';
 import { counts, openingOf, valveOf, type EntryOf, type JobState, type Role } from '../job';
 
@@ -26,14 +29,21 @@ export interface StandingCall extends Call {
 
 const SEVERITY: Readonly<Record<Verdict, number>> = { fit: 0, rework: 1, renew: 2, ask: 3, condemn: 4 };
 
+/** What is usual for a closure stands in for a default; what a site has chosen stays. */
+function usualFor(schools: Schools, own: Partial<Schools> = {}): Schools {
+  const open = Object.entries(own).filter(([question]) =>
+    QUESTIONS.some((each) => each === question && schools[each] === USUAL_SCHOOLS[each]),
+  );
+  return { ...schools, ...Object.fromEntries(open) };
+}
+
 /** The rules the job works to: the site's, with the ways chosen on this job. */
 export function siteOf(state: JobState): SiteRules {
   const site = openingOf(state)?.body.site ?? USUAL_RULES;
-  const chosen = state.records['way-chosen'];
-  if (chosen.length === 0) return site;
-  const schools = chosen.reduce(
+  const valve = valveOf(state);
+  const schools = state.records['way-chosen'].reduce(
     (kept, { body }) => ({ ...kept, [body.way.question]: body.way.choice }),
-    site.schools,
+    usualFor(site.schools, valve && closureOf(valve.features).usually),
   );
   return { ...site, schools };
 }

@@ -98,6 +98,7 @@ function isWanted(step: Placed, reach: Reach, scope: Scope): boolean {
         return parts.every((part) => reach.off.has(part));
       return parts.every((part) => reach.reached.has(part));
     case 'rebuild':
+      if (takenBy(task).some((strip) => reach.strip.has(strip))) return true;
       if (draft.on.length > 0)
         return reach.here
           ? draft.on.every((part) => reach.off.has(part))
@@ -110,6 +111,12 @@ function isWanted(step: Placed, reach: Reach, scope: Scope): boolean {
     case 'test':
       return isProof(scope, step, reach);
   }
+}
+
+/** The steps that took what this one compares. */
+function takenBy(task: Task): string[] {
+  const asks = task.kind === 'measure' ? task.asks : task.kind === 'way-round' ? task.rounds : [];
+  return asks.flatMap(({ was }) => was ?? []);
 }
 
 function isProof(scope: Scope, { room, draft }: Placed, reach: Reach): boolean {

@@ -14,6 +14,7 @@ const CAGE = feature('balanced plug in a cage');
 export const balancedPlug: ClosureProcedure<BalancedPlug> = {
   torques: ['insert screw'],
   proof: { by: 'class' },
+  liftsWithActuator: true,
   lift: {
     title: 'Lift straight up: bonnet, guide, cage, plug and stem together',
     why: 'Everything hangs on it; tilted, the seal rings jam in the cage.',

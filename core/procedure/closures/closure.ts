@@ -39,6 +39,8 @@ export interface ClosureProcedure<F = Features['closure']> {
   readonly packingFirst?: true;
   /** It hangs on its stem: the steps of the stem take it out and put it back. */
   readonly hangsOnStem?: true;
+  /** Everything hangs on the bonnet: the actuator may stay on it and be lifted with it. */
+  readonly liftsWithActuator?: true;
   /** Locked to its stem for spotting, it is shimmed. */
   readonly spottedOnStem?: true;
   /** Angle that its seating face is turned to. */

@@ -236,7 +236,8 @@ function greased(c: Context): Draft[] {
     {
       id: 'setup.cavity',
       title: 'Fill the body cavity with grease through the bonnet while cycling',
-      why: 'The cavity is full when it pushes back; grease is what keeps grit off the faces.',
+      why: 'The cavity is full when it pushes back; grease is what keeps grit off the faces. How often follows its use.',
+      task: { kind: 'do', writes: 'grease it took, and when it is greased next' },
       caution: 'The fitting holds pressure: its check must be sound before the gun comes off.',
       consumables: ['body cavity grease'],
       tools: ['grease gun'],

@@ -4,6 +4,8 @@ import { stepName } from '../relations';
 import { inspect, rebuild, repair, sequence, setUp, strip } from '../sequence';
 import type { ClosureProcedure } from './closure';
 import { boltUp } from '../blocks/bolting';
+import { lengthAsk } from '../blocks/asks';
+import { compared, taken } from '../blocks/taken';
 import { measuredBox, oldPackingOut, packing } from '../blocks/packing';
 
 const TAPER = feature('lubricated taper plug: the sealant film is the seal');
@@ -21,8 +23,21 @@ export const taperPlug: ClosureProcedure = {
   steps: (c) => [...apart(c), ...measuredBox(c), ...blue(c), ...lapped(c), ...together(c), ...adjusted(c)],
 };
 
+const EFFORT = stepName('strip.effort');
+const TURNED_BY = { what: 'torque to turn the plug', dimension: 'torque', example: '60 lbf·ft' } as const;
+const SCREW = lengthAsk('height of the adjusting screw', '0.75 in');
+
 function apart(c: Context): Draft[] {
   return sequence(c, strip(TAPER, ['marked'], 'stem out'), [
+    {
+      id: EFFORT,
+      title: 'What it takes to turn it, and how its adjusting screw stands',
+      why: 'As found, before sealant or screw is touched: what it takes as left is held against it.',
+      tools: ['torque wrench', 'caliper'],
+      parts: ['plug', 'adjusting screw'],
+      task: taken(TURNED_BY, SCREW),
+      minutes: 5,
+    },
     {
       id: 'strip.injector',
       title: 'Grease injector out, its check with it',
@@ -229,7 +244,7 @@ function adjusted(c: Context): Draft[] {
     {
       id: 'setup.adjust',
       title: 'Adjust the plug by the bottom screw: free to turn, not lifting',
-      why: 'Too tight it galls, too slack it lifts off its film.',
+      why: 'Too tight it galls, too slack it lifts off its film. The screw near its height as found.',
       parts: ['adjusting screw', 'plug'],
       minutes: 8,
     },
@@ -237,11 +252,21 @@ function adjusted(c: Context): Draft[] {
       id: 'setup.inject',
       title: 'Inject sealant until it shows, cycling',
       why: 'The grade goes by medium and temperature; the film is the seal.',
+      task: { kind: 'do', writes: 'grade and amount of the sealant, and when it is injected next' },
       caution: 'Never put a hand over the injector; the gun gives several thousand psi.',
       consumables: ['plug valve sealant, grade by medium and temperature'],
       tools: ['sealant gun'],
       parts: ['grease injector', 'plug'],
       minutes: 10,
+    },
+    {
+      id: 'setup.effort',
+      title: 'What it takes to turn it now, and how its adjusting screw stands',
+      why: 'Less than as found, and even all the way: a tight place is a plug pulled too deep.',
+      tools: ['torque wrench', 'caliper'],
+      parts: ['plug', 'adjusting screw'],
+      task: compared(EFFORT, TURNED_BY, SCREW),
+      minutes: 5,
     },
   ]);
 }

@@ -77,7 +77,9 @@ function fitted(c: Context, part: PartRole, call: StandingCall): Draft[] {
         why: `${part === 'removable seat' ? 'A new gasket under it, greased both sides: dry, it tears. Anti-seize' : 'Anti-seize'} on the thread; look at the body under it for corrosion: no seat seals in a corroded pocket.`,
         tools: ['seat driver'],
         consumables:
-          part === 'removable seat' ? ['nickel anti-seize', 'grease for the elastomer'] : ['nickel anti-seize'],
+          part === 'removable seat'
+            ? ['nickel anti-seize', 'grease for the elastomer']
+            : ['nickel anti-seize'],
         minutes: 30,
         provides: ['seat cut', 'repaired'],
       }),

@@ -105,7 +105,8 @@ function putBack(c: Context, gasket: Gasket): Draft[] {
       title: wound
         ? `Bonnet on, ${c.has('wedge') ? 'wedge' : 'disc'} fully open, marks meeting`
         : 'Bonnet on level, marks meeting',
-      why: 'Square on the body all the way down; snug the nuts by hand and look at the gap all round.',
+      why: 'Square on the body all the way down; snug the nuts by hand, the gap the same at four points by feeler.',
+      tools: ['feeler gauges'],
       caution: wound
         ? c.has('wedge')
           ? 'Wedge fully open before the bonnet goes down: closed, it is driven between its seats and the stem bends.'

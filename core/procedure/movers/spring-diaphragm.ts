@@ -1,6 +1,7 @@
 import type { SpringDiaphragm } from '../../valve';
 import { lengthAsk, pressureAsk } from '../blocks/asks';
 import { CAUTIONS } from '../cautions';
+import { closureProcedure } from '../closures';
 import { feature, type Context, type Draft } from '../draft';
 import { stepName } from '../relations';
 import { once, rebuild, sequence, setUp, strip } from '../sequence';
@@ -25,8 +26,17 @@ export const springDiaphragm: MoverProcedure<SpringDiaphragm> = {
     lengthAsk('height of the jam nuts on the stem', '0.875 in'),
     lengthAsk('thread engaged in the coupling', '0.75 in'),
   ],
-  steps: (c, { action }) => [...off(c), ...opened(c), ...closed(c), ...on(c), ...set(c, action)],
+  steps: (c, { action }) => [
+    ...off(c),
+    ...(leftOn(c) ? [] : [...opened(c), ...closed(c)]),
+    ...on(c),
+    ...set(c, action),
+  ],
 };
+
+/** The trim alone is worked on: the actuator rides up with the bonnet, its diaphragm undisturbed. */
+const leftOn = ({ scope, features }: Context): boolean =>
+  scope === 'trim' && closureProcedure(features).liftsWithActuator === true;
 
 const ACTUATOR_OFF = stepName('strip.actuator-off');
 const PRELOAD = stepName('strip.preload');
@@ -56,7 +66,7 @@ function off(c: Context): Draft[] {
       minutes: 5,
     },
     ...uncoupled(c),
-    {
+    !leftOn(c) && {
       id: ACTUATOR_OFF,
       title: 'Actuator off the bonnet',
       why: 'Rigged from its own lifting point, straight up off the stem.',
@@ -114,7 +124,7 @@ function closed(c: Context): Draft[] {
 
 function on(c: Context): Draft[] {
   return sequence(c, rebuild(ACTUATOR, ['packed', 'closed', 'actuator ready', 'plug in', 'trim in']), [
-    {
+    !leftOn(c) && {
       id: 'rebuild.actuator-on',
       title: 'Actuator on the bonnet, marks meeting',
       why: 'Its air connections face the way they did.',

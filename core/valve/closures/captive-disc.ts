@@ -13,6 +13,7 @@ export const captiveDisc: Closure = {
   turnedBy: 'stem',
   packed: true,
   isolatedAs: 'half open',
+  usually: { spotting: 'free on a lapping tool', lappingPressure: 'guided tool', bluing: 'straight down' },
   parts: () => ['disc', 'backseat retainer', 'seat'],
   contacts: () => [{ seat: 'seat', closure: 'disc', way: 'grind in' }],
 };

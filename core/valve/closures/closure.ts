@@ -61,6 +61,12 @@ export interface Closure<F = Features['closure']> {
   /** Its disc is held by a nut of its own and counted with it. */
   readonly discNut?: true;
   readonly guides?: 'top and bottom' | 'cage';
+  /** What is usual for it where a shop has not chosen otherwise. */
+  readonly usually?: {
+    readonly spotting?: 'free on a lapping tool';
+    readonly lappingPressure?: 'guided tool';
+    readonly bluing?: 'straight down';
+  };
   /** How a mark on its seating faces is put right, where it is not ground in. */
   readonly marks?: 'each face by itself' | 'against a lap' | 'renewed' | 'ball renewed' | 'as a pair';
   // Methods, not properties: their parameters compare both ways, so that a record by kind is a record of closures.

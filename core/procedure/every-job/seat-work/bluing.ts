@@ -2,6 +2,7 @@ import { onStep, type EntryOf } from '../../../job';
 import { inches, si } from '../../../quantity';
 import { metalSeatOf, type Contact } from '../../../valve';
 import { seatContact } from '../../../workings';
+import { closureProcedure } from '../../closures';
 import { ifThere, stepName, type StepName } from '../../relations';
 import { draft, feature, type Context, type Draft, type Fragment } from '../../draft';
 import { lookOf } from '../looks';
@@ -53,7 +54,13 @@ export function bluing(
         : `Blue check, round ${round}${side ? `: ${seat}` : ''}`,
     why: `A thin film, ${
       straight ? 'pressed straight home, no turn' : 'a quarter turn under light pressure'
-    }. One closed narrow line is what holds; any break is a leak path.`,
+    }${
+      closureProcedure(c.features).spottedOnStem && c.site.schools.spotting === 'locked to the stem'
+        ? ', the disc locked to its stem with shim'
+        : ''
+    }. One closed narrow line is what holds; any break is a leak path.${
+      round > 0 ? ' Then the other way: the film on the seat, read on what closes it.' : ''
+    }`,
     tools: ['lamp', 'mirror'],
     consumables: ['spotting blue', 'lint-free cloth'],
     parts: [seat, closure],

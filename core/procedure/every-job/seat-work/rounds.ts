@@ -1,6 +1,8 @@
-import type { Contact } from '../../../valve';
+import type { Schools } from '../../../inspection';
+import type { Contact, Features } from '../../../valve';
 import { arrivalOf } from '../../blocks/arrival';
 import { CAUTIONS } from '../../cautions';
+import { closureProcedure } from '../../closures';
 import { SWIVEL } from '../../closures/swivel-disc';
 import { draft, finding, fromCall, type Because, type Context, type Draft, type Fragment } from '../../draft';
 import { ifThere, stepName, type Relation, type StepName } from '../../relations';
@@ -119,9 +121,9 @@ const blueAgain = (c: Context, contact: Contact, round: number, because: Because
   });
 
 const PRESSURE = {
-  hand: 'Light pressure, lift and turn often. Each grit removes the scratches of the one before and no more.',
+  hand: 'Light pressure, back and forth, advancing a quarter turn; lift often. Each grit removes the scratches of the one before and no more.',
   guided:
-    'Firm, the guide keeps it true; lift and turn often. Each grit removes the scratches of the one before and no more.',
+    'Firm and straight down, the guide keeps it true; back and forth, advancing a quarter turn; lift often. Each grit removes the scratches of the one before and no more.',
 };
 
 const againTitle = ({ seat, side, way }: Contact, round: number) =>
@@ -129,8 +131,17 @@ const againTitle = ({ seat, side, way }: Contact, round: number) =>
     ? `Grind the ${seat} in line again, round ${round}`
     : `Grind in again, round ${round}${side ? `: ${seat}` : ''}`;
 
+/** What keeps a closure true while it is ground in. */
+function heldHow(features: Features, spotting: Schools['spotting']): string {
+  if (!closureProcedure(features).spottedOnStem)
+    return 'It turns with its own stem, in its own guides: they are what keeps it true.';
+  return spotting === 'locked to the stem'
+    ? 'The disc locked to the stem with shim so that both turn as one; the shim comes out after.'
+    : 'The disc floats on a lapping tool that drives it by lugs, its nut not too tight.';
+}
+
 function firstRound(
-  { site }: Context,
+  { site, features }: Context,
   { seat, closure, way }: Contact,
 ): Pick<Draft, 'title' | 'why' | 'tools'> {
   const { spotting, lappingPressure } = site.schools;
@@ -139,11 +150,7 @@ function firstRound(
     case 'grind in':
       return {
         title: `Grind the ${closure} in on its ${seat === 'seat' ? 'seat' : seat}`,
-        why: `${why} ${
-          spotting === 'locked to the stem'
-            ? '120 about two minutes to a bright ring, everything cleaned, then 240. The disc locked to the stem with shim so that both turn as one; the shim comes out after.'
-            : '120 about two minutes to a bright ring, everything cleaned, then 240. The disc floats on a lapping tool that drives it by lugs.'
-        }`,
+        why: `${why} 120 about two minutes to a bright ring, everything cleaned, then 240. ${heldHow(features, spotting)}`,
         tools: ['lapping handle'],
       };
     case 'flat lap':
