@@ -4,7 +4,7 @@ import { BenchJob } from '../testing/bench';
 import { CONSTRUCTION_IDS, defaultValve, type ConstructionId } from '../valve';
 
 /** Which way round things go: facts of the trade (common practice), as constructions have them. */
-const RIGHT: readonly [ConstructionId, string, string][] = [
+const RIGHT: readonly [ConstructionId, RoundOf, string][] = [
   ['solenoid-pilot', 'metal disc of the diaphragm', 'disc up'],
   ['solenoid-pilot', 'cone spring', 'wide end on the diaphragm'],
   ['solenoid-pilot', 'armature spring', 'tight coils at the top'],
@@ -39,7 +39,7 @@ describe('which way round', () => {
       );
     if (!step) throw new Error(`${id} has no step for the ${what}`);
     job.workTo(step.id);
-    const [right, wrong] = waysOf(ROUNDS.find((each) => each === what) ?? 'cone spring');
+    const [right, wrong] = waysOf(what);
     expect(right).toBe(way);
     job.send({ kind: 'see-way-round', body: { step: step.id, what, way: wrong } });
     expect(job.step(step.id)?.status, 'the wrong way round finishes nothing').toBe('ready');
@@ -62,7 +62,7 @@ describe('which way round', () => {
   it('a cartridge in its first service goes back turned, whichever way it came', () => {
     for (const way of waysOf('numbered end of the cartridge')) {
       const job = bench('control-ball-in-venturi').workTo('strip.cartridge');
-      const seen = { step: 'strip.cartridge', what: 'numbered end of the cartridge', way };
+      const seen = { step: 'strip.cartridge', what: 'numbered end of the cartridge', way } as const;
       job.send({ kind: 'see-way-round', body: seen });
       done(job.workTo('rebuild.cartridge'), 'rebuild.cartridge');
       expect(wayRoundOn(job.state, 'rebuild.cartridge', 'numbered end of the cartridge')).not.toBe(way);

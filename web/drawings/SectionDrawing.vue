@@ -4,6 +4,8 @@ import { partsOf, type PartRole, type Valve } from '@dusk-wren/core/valve';
 import { computed, useId } from 'vue';
 import { apart } from './sections/apart';
 import { sectionOf } from './sections/compose';
+import type { Point } from './sections/kit';
+import { labelled, type Label } from './sections/labels';
 
 /** The valve in section, numbered to its parts list, hatched by call; a part can be picked by mouse, touch or key. */
 const props = withDefaults(
@@ -30,43 +32,46 @@ const shift = (role: PartRole) => {
   const [x, y] = away.value.offsets.get(role) ?? [0, 0];
   return { transform: `translate(${x}px, ${y}px)` };
 };
-const viewBox = computed(() => {
+/** Columns of numbers stand this far outside the drawing. */
+const OUTSIDE = 8;
+
+/** Every number with its leader, as its part stands now. */
+const layout = computed(() => {
+  const { width, height, anchors } = section.value;
   const { up, down, side } = away.value.room;
-  const { width, height } = section.value;
-  return `${-26 - side} ${-up} ${width + 52 + 2 * side} ${height + up + down}`;
+  return labelled(
+    anchors.map(({ role, places: [one, ...others] }) => {
+      const [dx, dy] = away.value.offsets.get(role) ?? [0, 0];
+      const moved = ([x, y]: Point): Point => [x + dx, y + dy];
+      return { role, places: [moved(one), ...others.map(moved)] };
+    }),
+    { left: -OUTSIDE - side, right: width + OUTSIDE + side, top: 18 - up, bottom: height - 18 + down },
+  );
 });
-
-const MOST_PITCH = 46;
-
-/** Balloons in two columns, in the order of their parts down the drawing, so that few leaders cross. */
 const balloons = computed(() =>
-  (['left', 'right'] as const).flatMap((side) => {
-    const { height } = section.value;
-    const here = section.value.balloons.filter((balloon) => balloon.side === side);
-    const pitch = Math.min(MOST_PITCH, (height - 32) / Math.max(1, here.length));
-    const radius = Math.max(9, Math.min(14, pitch / 2 - 1));
-    const places: number[] = [];
-    for (const balloon of here)
-      places.push(Math.max((places.at(-1) ?? -Infinity) + pitch, balloon.at[1] - 6, 20));
-    let lowest = height - 16;
-    for (let i = places.length - 1; i >= 0; i--) {
-      places[i] = Math.min(places[i] ?? 0, lowest);
-      lowest = (places[i] ?? 0) - pitch;
-    }
-    return here.map((balloon, i) => {
-      const part = parts.value.find(({ role }) => role === balloon.role);
-      return {
-        ...balloon,
-        x: side === 'left' ? -6 : section.value.width + 6,
-        y: places[i] ?? 0,
-        radius,
-        touch: Math.max(radius, Math.min(22, pitch / 2)),
-        number: part?.number ?? 0,
-        name: part?.name ?? balloon.role,
-      };
-    });
+  layout.value.labels.map((label) => {
+    const part = parts.value.find(({ role }) => role === label.role);
+    return { ...label, number: part?.number ?? 0, name: part?.name ?? label.role };
   }),
 );
+
+const viewBox = computed(() => {
+  const { side } = away.value.room;
+  const { top, bottom, radius } = layout.value;
+  const edge = OUTSIDE + radius + 2;
+  const from = Math.min(0, top - radius - 2);
+  const to = Math.max(section.value.height, bottom + radius + 2);
+  return `${-edge - side} ${from} ${section.value.width + 2 * (edge + side)} ${to - from}`;
+});
+
+/** With many parts on it, those in hand and what stands next to them come forward. */
+const MANY = 24;
+const NEAR = 70;
+const isBehind = (label: Label): boolean => {
+  const inHand = layout.value.labels.filter(({ role }) => props.inHand.includes(role));
+  if (layout.value.labels.length < MANY || inHand.length === 0 || props.picked === label.role) return false;
+  return inHand.every(({ at }) => Math.hypot(at[0] - label.at[0], at[1] - label.at[1]) > NEAR);
+};
 const own = useId();
 const fill = (role: PartRole, kind: string) =>
   kind === 'outline' ? 'none' : kind === 'solid' ? undefined : `url(#${own}-${kind}-${verdict(role)})`;
@@ -130,31 +135,34 @@ const HATCHES = ['not-yet', 'fit', 'rework', 'renew', 'ask', 'condemn'];
       class="balloon"
       :class="[
         verdict(balloon.role),
-        { lit: inHand.includes(balloon.role), picked: picked === balloon.role },
+        {
+          lit: inHand.includes(balloon.role),
+          picked: picked === balloon.role,
+          behind: isBehind(balloon),
+        },
       ]"
       role="button"
       tabindex="0"
       :aria-label="`${balloon.number}, ${balloon.name}: ${verdict(balloon.role).replace('-', ' ')}${photographed?.has(balloon.role) ? ', photographed' : ''}`"
       :aria-pressed="picked === balloon.role"
-      :style="shift(balloon.role)"
       @click="$emit('pick', balloon.role)"
       @keydown.enter.space.prevent="$emit('pick', balloon.role)"
     >
       <path :d="`M${balloon.x} ${balloon.y}L${balloon.at[0]} ${balloon.at[1]}`" class="leader" />
       <circle :cx="balloon.at[0]" :cy="balloon.at[1]" r="2.6" class="dot" />
-      <circle :cx="balloon.x" :cy="balloon.y" :r="balloon.touch" class="touch" />
-      <circle :cx="balloon.x" :cy="balloon.y" :r="balloon.radius" class="disc" />
+      <circle :cx="balloon.x" :cy="balloon.y" :r="layout.radius + 4" class="touch" />
+      <circle :cx="balloon.x" :cy="balloon.y" :r="layout.radius" class="disc" />
       <text
         :x="balloon.x"
-        :y="balloon.y + balloon.radius * 0.36"
-        :style="{ fontSize: `${balloon.radius + 1}px` }"
+        :y="balloon.y + layout.radius * 0.36"
+        :style="{ fontSize: `${layout.radius + 1}px` }"
       >
         {{ balloon.number }}
       </text>
       <path
         v-if="photographed?.has(balloon.role)"
         class="pin"
-        :d="`M${balloon.x + balloon.radius * 0.55} ${balloon.y - balloon.radius * 1.25} h9 v7 h-9 Z`"
+        :d="`M${balloon.x + layout.radius * 0.55} ${balloon.y - layout.radius * 1.25} h9 v7 h-9 Z`"
       />
     </g>
   </svg>

@@ -13,10 +13,12 @@ describe('the section of any valid valve (property)', () => {
         const drawn = new Set(section.shapes.map(({ role }) => role));
         const listed = partsOf(valve).map(({ role }) => role);
         expect(listed.filter((role) => !drawn.has(role))).toEqual([]);
-        expect(section.balloons.map(({ role }) => role).sort()).toEqual([...listed].sort());
-        for (const { at } of section.balloons) {
-          expect(at[1]).toBeGreaterThanOrEqual(0);
-          expect(at[1]).toBeLessThanOrEqual(section.height);
+        expect(section.anchors.map(({ role }) => role).sort()).toEqual([...listed].sort());
+        for (const [x, y] of section.anchors.flatMap(({ places }) => places)) {
+          expect(x).toBeGreaterThanOrEqual(0);
+          expect(x).toBeLessThanOrEqual(section.width);
+          expect(y).toBeGreaterThanOrEqual(0);
+          expect(y).toBeLessThanOrEqual(section.height);
         }
       }),
       { seed: 6, numRuns: 400 },

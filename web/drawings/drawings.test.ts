@@ -18,6 +18,7 @@ import { BenchJob } from '@dusk-wren/core/testing/bench';
 import { stripOrder } from '@dusk-wren/core/plan';
 import { apart } from './sections/apart';
 import { sectionOf } from './sections/compose';
+import { labelled } from './sections/labels';
 import PackingRingDrawing from './PackingRingDrawing.vue';
 
 describe('the bolt circle', () => {
@@ -134,17 +135,24 @@ describe.each(CONSTRUCTION_IDS)('the section of %s', (construction) => {
     const drawn = new Set(section.shapes.map(({ role }) => role));
     expect(listed.filter((role) => !drawn.has(role))).toEqual([]);
     expect([...drawn].filter((role) => !listed.includes(role))).toEqual([]);
-    expect(section.balloons.map(({ role }) => role).sort()).toEqual([...listed].sort());
+    expect(section.anchors.map(({ role }) => role).sort()).toEqual([...listed].sort());
   });
-  it('balloons point into the drawing, about as many on each side', () => {
-    for (const { at, role } of section.balloons) {
-      expect(at[0], role).toBeGreaterThanOrEqual(0);
-      expect(at[0], role).toBeLessThanOrEqual(section.width);
-      expect(at[1], role).toBeGreaterThanOrEqual(0);
-      expect(at[1], role).toBeLessThanOrEqual(section.height);
-    }
-    const left = section.balloons.filter(({ side }) => side === 'left').length;
-    expect(Math.abs(2 * left - section.balloons.length)).toBeLessThanOrEqual(3);
+  it('leaders point into the drawing, about as many from each side', () => {
+    for (const { places, role } of section.anchors)
+      for (const [x, y] of places) {
+        expect(x, role).toBeGreaterThanOrEqual(0);
+        expect(x, role).toBeLessThanOrEqual(section.width);
+        expect(y, role).toBeGreaterThanOrEqual(0);
+        expect(y, role).toBeLessThanOrEqual(section.height);
+      }
+    const { labels } = labelled(section.anchors, {
+      left: 0,
+      right: section.width,
+      top: 0,
+      bottom: section.height,
+    });
+    const left = labels.filter(({ x }) => x === 0).length;
+    expect(Math.abs(2 * left - labels.length)).toBeLessThanOrEqual(4);
   });
   it('paths are outlines of plain numbers', () => {
     for (const { d, role } of section.shapes) expect(d, role).toMatch(/^M[-\d.\s,MLCHVZA]+$/);
@@ -199,7 +207,8 @@ describe('features show on the drawing', () => {
     const springAt = (action: 'air-to-open' | 'air-to-close') => {
       const on = withFeatures(valve, { moved: { kind: 'spring-diaphragm', action, coupling: 'screwed' } });
       const section = sectionOf(on);
-      const at = (role: PartRole) => section.balloons.find((balloon) => balloon.role === role)?.at[1] ?? 0;
+      const at = (role: PartRole) =>
+        section.anchors.find((anchor) => anchor.role === role)?.places[0][1] ?? 0;
       return at('actuator spring') - at('actuator diaphragm');
     };
     expect(springAt('air-to-open')).toBeLessThan(0);

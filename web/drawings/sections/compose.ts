@@ -1,7 +1,8 @@
 import { partsOf, type PartRole, type Valve } from '@dusk-wren/core/valve';
 import { drawnBy } from '../closures';
 import { box, CX, mirrored, shifted, together, WIDTH } from './kit';
-import type { Balloon, Piece, Section } from './section';
+import type { Anchor } from './labels';
+import type { Piece, Section } from './section';
 
 /** The valve in section, composed from its features as its plan is. */
 export function sectionOf(valve: Valve): Section {
@@ -19,7 +20,7 @@ export function sectionOf(valve: Valve): Section {
     thin: piece.thin ?? '',
     centreLines: `M${CX} 6 V${height - 6}`,
     flow: piece.flow ?? '',
-    balloons: balloonsFor(valve, piece),
+    anchors: partsOf(valve).flatMap(({ role }) => anchorOf(role, piece)),
     away: piece.away ?? {},
   };
 }
@@ -55,46 +56,15 @@ function extent({ shapes }: Piece): [number, number] {
   return [Math.min(...ys), Math.max(...ys)];
 }
 
-interface Placed {
-  readonly role: PartRole;
-  readonly at: readonly [number, number];
-  /** Drawn on both sides of the centre line: its leader may touch either. */
-  readonly mirrored: boolean;
-}
-
-/** One balloon a part: its leader touches the part, and the two sides carry about the same number. */
-function balloonsFor(valve: Valve, piece: Piece): Balloon[] {
-  const placed = partsOf(valve)
-    .flatMap(({ role }) => placeOf(role, piece))
-    .sort((a, b) => a.at[1] - b.at[1]);
-  const fixed = placed.filter(({ mirrored }) => !mirrored);
-  const left = new Set(fixed.filter(({ at }) => at[0] < CX - 2).map(({ role }) => role));
-  const right = new Set(fixed.filter(({ at }) => at[0] > CX + 2).map(({ role }) => role));
-  for (const { role } of placed) {
-    if (left.has(role) || right.has(role)) continue;
-    (left.size < right.size ? left : right).add(role);
-  }
-  const [full, empty] = left.size > right.size ? [left, right] : [right, left];
-  for (const { role } of [...fixed].sort((a, b) => Math.abs(a.at[0] - CX) - Math.abs(b.at[0] - CX))) {
-    if (full.size - empty.size <= 2) break;
-    if (full.delete(role)) empty.add(role);
-  }
-  return placed.map(({ role, at, mirrored }): Balloon => {
-    const side = left.has(role) ? 'left' : 'right';
-    const x = mirrored && (side === 'left') !== at[0] < CX ? 2 * CX - at[0] : at[0];
-    return { role, at: [x, at[1]], side };
-  });
-}
-
-function placeOf(role: PartRole, { shapes, touch = {} }: Piece): Placed[] {
+/** Where the leader of a part may touch it: drawn on both sides of the centre line, on either. */
+function anchorOf(role: PartRole, { shapes, touch = {} }: Piece): Anchor[] {
   const own = shapes.filter((each) => each.role === role);
   const [first] = own;
   if (!first) return [];
-  const mirroredShape = own.some(({ d }) => d !== first.d && sameBox(boxOf(mirrored(first.d)), boxOf(d)));
-  const given = touch[role];
-  if (given) return [{ role, at: given, mirrored: mirroredShape }];
+  const onBothSides = own.some(({ d }) => d !== first.d && sameBox(boxOf(mirrored(first.d)), boxOf(d)));
   const { x, y, width, height } = boxOf(first.d.split('Z')[0] ?? first.d);
-  return [{ role, at: [x + width / 2, y + height / 2], mirrored: mirroredShape }];
+  const at = touch[role] ?? ([x + width / 2, y + height / 2] as const);
+  return [{ role, places: onBothSides ? [at, [2 * CX - at[0], at[1]]] : [at] }];
 }
 
 function boxOf(d: string) {

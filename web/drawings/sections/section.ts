@@ -1,4 +1,5 @@
 import type { PartRole } from '@dusk-wren/core/valve';
+import type { Anchor } from './labels';
 
 /** How a cut face is filled, as drawings have it: mating parts slope the other way, packing is crossed, seals are dark. */
 export type Fill = 'hatch' | 'hatch-back' | 'cross' | 'solid' | 'outline';
@@ -11,13 +12,6 @@ export interface Shape {
 
 /** Which way a part goes when the valve is drawn apart. */
 export type Away = 'up' | 'down' | 'left' | 'right';
-
-export interface Balloon {
-  readonly role: PartRole;
-  /** Where the leader touches the part. */
-  readonly at: readonly [number, number];
-  readonly side: 'left' | 'right';
-}
 
 /** A piece of a drawing: shapes from back to front, thin lines, and what cannot be told from the shapes. */
 export interface Piece {
@@ -38,6 +32,7 @@ export interface Section {
   readonly thin: string;
   readonly centreLines: string;
   readonly flow: string;
-  readonly balloons: readonly Balloon[];
+  /** One for each part of the list. */
+  readonly anchors: readonly Anchor[];
   readonly away: Partial<Record<PartRole, Away>>;
 }
