@@ -1,7 +1,9 @@
+import { defaultValve } from '@dusk-wren/core/valve';
 import { expect, test } from '@playwright/test';
 import { releaseHold, signCertificate } from './another-screen';
 import { boltUp, FIRST, inHand, openJob, signIn, takeRunout, title } from './bench';
 import { measured, soundLook } from './by-screen';
+import { openOn } from './own-job';
 import { workPlainly, workTo } from './plain';
 
 /** The kit of the low-pressure valve: one sheet, three kits, an O-ring too old and a ring short. */
@@ -98,25 +100,41 @@ test('a low-pressure diaphragm valve, its kit checked, from receiving to the cer
   });
 });
 
-test('a weight-lever dump valve: torques by crow-foot, the shaft free, the weight where the head wants it', async ({
+test('a weight-lever dump valve, whole: its kit, which way round, torques by crow-foot, the weight where the head wants it', async ({
   page,
   browser,
 }) => {
   test.setTimeout(240_000);
   await signIn(page, 'Wen Aldous');
-  await openJob(page, 'LD-05');
-  await expect(title(page)).toHaveText('Drip pot and needle valve off');
+  await openOn(page, defaultValve('dump-weight-lever'), { place: 'bare' });
+  await workTo(page, 'Drip pot and needle valve off');
+  await workTo(page, /^Plate neck in the vice/);
+  await inHand(page).getByRole('button', { name: 'all up' }).click();
+  await inHand(page).getByRole('button', { name: 'away from the port' }).click();
+  await workTo(page, 'Reversible seat: both faces');
+  await inHand(page).getByRole('radio', { name: 'One face worn' }).click();
+  await expect(inHand(page)).toContainText('turned over');
+  await inHand(page).getByRole('button', { name: 'Take the call' }).click();
   await workTo(page, 'Removable seat, where it stands');
   await expect(inHand(page)).toContainText('leave it alone');
   await soundLook(page);
   await workTo(page, 'Hold: the call on every part');
   await releaseHold(browser, page);
   await expect(title(page)).not.toHaveText(/^Hold/);
+  await test.step('the worn face is turned over, and nothing goes in the wrong way round', async () => {
+    await workTo(page, /^Upside down, plate neck in the vice/);
+    await inHand(page).getByRole('button', { name: 'all up' }).click();
+    await inHand(page).getByRole('button', { name: 'away from the port' }).click();
+    await expect(inHand(page).getByRole('alert')).toContainText('it goes in towards the port');
+    await inHand(page).getByRole('button', { name: 'towards the port' }).click();
+  });
   await workTo(page, /^Housing bolts by hand/);
   await boltUp(page);
   await workTo(page, /with a crow-foot/);
   await expect(inHand(page)).toContainText('wanted 9 lbf·ft to 11 lbf·ft');
   await measured(page, { 'torque of the diaphragm bolt': '10 ft-lb' });
+  await workTo(page, /^Hub lifted/);
+  await inHand(page).getByRole('button', { name: 'towards the inlet' }).click();
   await workTo(page, 'Bonnet bolts criss-cross');
   await boltUp(page);
   await workTo(page, /plus half a turn/);

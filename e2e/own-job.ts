@@ -1,22 +1,42 @@
 import { openJobView, valveListView } from '@dusk-wren/contract';
+import type { Place, Scope } from '@dusk-wren/core/job';
 import { expect, type Page } from '@playwright/test';
 import { jobAt, postFrom } from './api';
 
 /** Opens a job of this journey's own, bare or in line, on a bolted globe like one on file; answers with its address. */
-export async function openOwnJob(
-  page: Page,
-  place: 'bare' | 'in line' | 'out and back' = 'bare',
-): Promise<string> {
+export async function openOwnJob(page: Page, place: Place = 'bare'): Promise<string> {
   const origin = new URL(page.url()).origin;
   const { valves } = valveListView.parse(
     await (await page.request.get(`${origin}/api/valves?limit=100`)).json(),
   );
   const like = valves.find(({ valve }) => valve.construction === 'globe-bolted');
   const { serial: _another, ...valve } = like?.valve ?? {};
+  return openOn(page, valve, { place });
+}
+
+interface Opened {
+  readonly place: Place;
+  readonly scope?: Scope;
+}
+
+/** The same on any valve, and for any scope. */
+export const openOn = (page: Page, valve: object, opened: Opened): Promise<string> =>
+  open(page, { new: { ...valve, tag: `OWN-${crypto.randomUUID().slice(0, 8)}` } }, opened);
+
+/** The next job of a valve that this journey has had before. */
+export async function openAgain(page: Page, tag: string, opened: Opened): Promise<string> {
+  const { origin } = new URL(page.url());
+  const found = await page.request.get(`${origin}/api/valves?q=${tag}`);
+  const { valves } = valveListView.parse(await found.json());
+  return open(page, { id: valves.find(({ valve }) => valve.tag === tag)?.id }, opened);
+}
+
+async function open(page: Page, valve: object, opened: Opened): Promise<string> {
+  const { origin } = new URL(page.url());
   const answer = await postFrom(page, '/api/jobs', {
     commandId: crypto.randomUUID(),
-    valve: { new: { ...valve, tag: `OWN-${crypto.randomUUID().slice(0, 8)}` } },
-    place,
+    valve,
+    ...opened,
     reported: 'a journey of its own',
   });
   expect(answer.status(), await answer.text()).toBe(201);

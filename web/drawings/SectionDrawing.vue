@@ -4,8 +4,8 @@ import { partsOf, type PartRole, type Valve } from '@dusk-wren/core/valve';
 import { computed, useId } from 'vue';
 import { apart } from './sections/apart';
 import { sectionOf } from './sections/compose';
-import type { Point } from './sections/kit';
 import { labelled, type Label } from './sections/labels';
+import type { Point } from './sections/section';
 
 /** The valve in section, numbered to its parts list, hatched by call; a part can be picked by mouse, touch or key. */
 const props = withDefaults(
@@ -154,8 +154,8 @@ const HATCHES = ['not-yet', 'fit', 'rework', 'renew', 'ask', 'condemn'];
       <circle :cx="balloon.x" :cy="balloon.y" :r="layout.radius" class="disc" />
       <text
         :x="balloon.x"
-        :y="balloon.y + layout.radius * 0.36"
-        :style="{ fontSize: `${layout.radius + 1}px` }"
+        :y="balloon.y + layout.radius * 0.46"
+        :style="{ fontSize: `${layout.radius * 1.3}px` }"
       >
         {{ balloon.number }}
       </text>

@@ -30,7 +30,8 @@ export const inspectParts: Fragment = {
 };
 
 /** Threads that are torqued are cleaned to their roots first. */
-const chased = ({ features }: Context): boolean => boltedJoint(features) !== undefined;
+const chased = ({ features, scope }: Context): boolean =>
+  boltedJoint(features) !== undefined && (scope === 'overhaul' || scope === 'trim');
 
 /** Looks at parts that come off, and at the body and whatever stays in it; of a valve that is only repacked, at its shaft. */
 function looks(c: Context): Draft[] {

@@ -3,6 +3,7 @@ import { closureOf, moverOf, packedBox } from '../../valve';
 import { CAUTIONS } from '../cautions';
 import { closureProcedure, type Proof } from '../closures';
 import { draft, feature, rule, type Context, type Draft, type Fragment } from '../draft';
+import type { Scope } from '../../job';
 import type { Task } from '../../task';
 import {
   backseatTest,
@@ -135,8 +136,12 @@ function seatByClass(c: Context): Draft {
   });
 }
 
-function hold({ features, place }: Context): Draft[] {
-  const tested = place !== 'in line' && closureProcedure(features).proof !== undefined;
+/** Scopes whose plan keeps the test of the seat. */
+const SEATED: readonly Scope[] = ['overhaul', 'trim', 'check'];
+
+function hold({ features, place, scope }: Context): Draft[] {
+  const tested =
+    place !== 'in line' && SEATED.includes(scope) && closureProcedure(features).proof !== undefined;
   return [
     draft({
       name: stepName('hold.test'),

@@ -1,8 +1,7 @@
 import { partsOf, type PartRole, type Valve } from '@dusk-wren/core/valve';
 import { drawnBy } from '../closures';
 import { box, CX, mirrored, shifted, together, WIDTH } from './kit';
-import type { Anchor } from './labels';
-import type { Piece, Section } from './section';
+import type { Anchor, Piece, Section } from './section';
 
 /** The valve in section, composed from its features as its plan is. */
 export function sectionOf(valve: Valve): Section {

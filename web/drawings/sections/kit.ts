@@ -1,11 +1,9 @@
 import type { PartRole } from '@dusk-wren/core/valve';
-import type { Fill, Piece, Shape } from './section';
+import type { Fill, Piece, Point, Shape } from './section';
 
 /** Everything is drawn about this centre line. */
 export const CX = 230;
 export const WIDTH = 460;
-
-export type Point = readonly [number, number];
 
 export const box = (x: number, y: number, width: number, height: number): string =>
   `M${x} ${y} L${x + width} ${y} L${x + width} ${y + height} L${x} ${y + height} Z`;

@@ -6,8 +6,8 @@ import { describe, expect, it } from 'vitest';
 import { apart } from './apart';
 import { assigned } from './assign';
 import { sectionOf } from './compose';
-import type { Point } from './kit';
 import { labelled, type Label } from './labels';
+import type { Point } from './section';
 
 const side = ([ax, ay]: Point, [bx, by]: Point, [cx, cy]: Point): number =>
   (bx - ax) * (cy - ay) - (by - ay) * (cx - ax);

@@ -1,12 +1,6 @@
 import type { PartRole } from '@dusk-wren/core/valve';
 import { assigned } from './assign';
-import type { Point } from './kit';
-
-/** A part that wants a number, and the places where its leader may touch it. */
-export interface Anchor {
-  readonly role: PartRole;
-  readonly places: readonly [Point, ...Point[]];
-}
+import type { Anchor, Point } from './section';
 
 /** Its number, in a column beside the drawing, and where its leader touches. */
 export interface Label {
@@ -36,7 +30,7 @@ export interface Labelled {
 const LEAST_PITCH = 30;
 const LARGEST = 15;
 /** Places left free in each column, so that leaders may stay short. */
-const SPARE = 2;
+const SPARE = 1;
 
 /**
  * Numbers in two columns, their straight leaders of the least length in all. Two leaders that crossed would be shorter

@@ -1,5 +1,6 @@
 import type { PartRole } from '@dusk-wren/core/valve';
-import type { Anchor } from './labels';
+
+export type Point = readonly [number, number];
 
 /** How a cut face is filled, as drawings have it: mating parts slope the other way, packing is crossed, seals are dark. */
 export type Fill = 'hatch' | 'hatch-back' | 'cross' | 'solid' | 'outline';
@@ -22,6 +23,12 @@ export interface Piece {
   /** Where a leader touches, for parts whose middle is not on them. */
   readonly touch?: Partial<Record<PartRole, readonly [number, number]>>;
   readonly away?: Partial<Record<PartRole, Away>>;
+}
+
+/** A part that wants a number, and the places where its leader may touch it. */
+export interface Anchor {
+  readonly role: PartRole;
+  readonly places: readonly [Point, ...Point[]];
 }
 
 /** A sectional drawing, ready to be put on the page. */
