@@ -35,6 +35,7 @@ export const findingSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('blocked') }),
   z.strictObject({ kind: z.literal('rides low') }),
   z.strictObject({ kind: z.literal('seat pocket corroded') }),
+  z.strictObject({ kind: z.literal('own seat damaged') }),
   z.strictObject({ kind: z.literal('leaks') }),
   z.strictObject({ kind: z.literal('unsure'), what: z.string().trim().min(1).max(300) }),
 ]);

@@ -24,6 +24,7 @@ const REASONS = {
   blocked: 'a small passage blocked stops the whole valve',
   'rides low': 'no wear travel left: it would bottom before it seals',
   'pocket corroded': 'corroded where the seat meets the body: no seat will seal in it',
+  'own seat damaged': 'its seat is one piece with it: a damaged one is a new body',
   'body leaks': 'the body leaks: what it may be repaired by is for somebody who may decide',
   leaks: 'it leaks: put right before the job is closed',
   stuck: 'it must swivel freely to find its seat',

@@ -93,6 +93,8 @@ function ruling(found: Case, finding: Finding): Ruling {
       return ruled('renew', 'rides low', { ...API_600, clause: 'wear travel of the wedge' });
     case 'seat pocket corroded':
       return ruled('renew', 'pocket corroded');
+    case 'own seat damaged':
+      return ruled('condemn', 'own seat damaged');
     case 'leaks':
       return found.part === 'body' ? ruled('ask', 'body leaks') : reworked('clean up', 'leaks');
     case 'stuck':

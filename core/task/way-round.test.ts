@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { ROUNDS, waysOf, wayRoundOn, wayWanted, type RoundOf } from '../job';
+import { ROUNDS, waysOf, wayRoundOn, wayWanted, valveAsLeft, type RoundOf } from '../job';
 import { BenchJob } from '../testing/bench';
 import { CONSTRUCTION_IDS, defaultValve, type ConstructionId } from '../valve';
 
@@ -85,5 +85,30 @@ describe('which way round', () => {
     expect(wayWanted('key slot of the arm', 'second slot', false)).toBe('second slot');
     expect(wayWanted('key slot of the arm', 'second slot', true)).toBe('first slot');
     expect(wayWanted('key slot of the arm', undefined, false)).toBeUndefined();
+  });
+});
+
+describe('a part of two faces is remembered (common practice)', () => {
+  const worn = (turned: boolean) => {
+    const valve = defaultValve('dump-weight-lever');
+    const job = new BenchJob(
+      { ...valve, features: { ...valve.features, seat: { kind: 'reversible', turned } } },
+      { place: 'bare' },
+    ).workTo('inspect.reversible-seat');
+    const step = 'inspect.reversible-seat';
+    job.send({ kind: 'make-finding', body: { step, finding: { kind: 'light marks' } } });
+    return job;
+  };
+  it('worn on one face it is turned over, and the next job knows', () => {
+    const job = worn(false);
+    expect(job.plan().calls.get('reversible seat')).toMatchObject({ verdict: 'rework', method: 'turn over' });
+    job.workTo('nothing');
+    expect(valveAsLeft(job.state)?.features.seat).toEqual({ kind: 'reversible', turned: true });
+  });
+  it('worn on the other as well it is new, and on its first face again', () => {
+    const job = worn(true);
+    expect(job.plan().calls.get('reversible seat')?.verdict).toBe('renew');
+    job.workTo('nothing');
+    expect(valveAsLeft(job.state)?.features.seat).toEqual({ kind: 'reversible', turned: false });
   });
 });

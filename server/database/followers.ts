@@ -1,7 +1,7 @@
 import type { Change } from './change';
 import { countFault } from './fault-counts';
 import { followSheet } from './makers-sheets';
-import { followReversal } from './reversed-valves';
+import { followValveAsLeft } from './valves-as-left';
 import { followShelf } from './shelf';
 
 /** What follows from new entries outside the job itself: all of it with them, or none. */
@@ -9,7 +9,7 @@ const FOLLOWERS: readonly ((change: Change) => Promise<void>)[] = [
   followSheet,
   countFault,
   followShelf,
-  followReversal,
+  followValveAsLeft,
 ];
 
 export async function follow(change: Change): Promise<void> {

@@ -1,18 +1,28 @@
-import { valueIn } from '@dusk-wren/core/quantity';
+import type { PlannedStep } from '@dusk-wren/core/plan';
+import { quantity, valueIn, type Torque } from '@dusk-wren/core/quantity';
 import { chance, seedFrom, wrenchClick } from '@dusk-wren/core/simulation';
 import { pause } from './pace';
 import type { Source } from './source';
 
 const MILLISECONDS_A_CLICK = 900;
 
-/** A click-type torque wrench in a steady hand, set by hand to a pass. */
+/** What it is set to by hand: the pass of a joint, or the middle of what one fastener wants. */
+function setTo(task: PlannedStep['task'], pass: number): Torque | undefined {
+  if (task.kind === 'bolt-up') return task.passes[pass]?.torque;
+  if (task.kind !== 'measure') return undefined;
+  const wanted = task.asks.find(({ dimension }) => dimension === 'torque')?.mustBe;
+  if (wanted === undefined || wanted === 'zero' || 'below' in wanted) return undefined;
+  const { from, to } = wanted;
+  return quantity('torque', (valueIn(from, 'lbf·ft') + valueIn(to, 'lbf·ft')) / 2, 'lbf·ft');
+}
+
+/** A click-type torque wrench in a steady hand. */
 export const simulatedWrench: Source = {
   driver: 'simulated wrench',
   kind: 'torque wrench',
   simulated: true,
   async *read({ state, step, rate, pass }, stop) {
-    if (step.task.kind !== 'bolt-up') return;
-    const setting = step.task.passes[pass]?.torque;
+    const setting = setTo(step.task, pass);
     if (!setting) return;
     const dice = chance(seedFrom(`${step.id} ${state.version}`));
     while (await pause(MILLISECONDS_A_CLICK / rate, stop))

@@ -67,6 +67,7 @@ function together(c: Context): Draft[] {
           why: 'First service: the unused upstream seat becomes the downstream one. The second time it wants new seats.',
           task: putRound(CARTRIDGE_OUT, 'numbered end of the cartridge', { turned: true }),
           caution: 'Not written down, the next one turns a worn seat back into service.',
+          consumables: ['white lithium grease'],
           on: ['seat gaskets', 'cartridge'],
           minutes: 10,
         }
@@ -75,6 +76,7 @@ function together(c: Context): Draft[] {
           title: 'Cartridge with new seats in, new seat gaskets',
           why: 'Second service: both seats have been used.',
           task: putRound(CARTRIDGE_OUT, 'numbered end of the cartridge'),
+          consumables: ['white lithium grease'],
           on: ['seat gaskets', 'cartridge'],
           minutes: 10,
         },

@@ -3,7 +3,7 @@ import { seenRound, settledRound } from '../blocks/taken';
 import { springCoverOff, springCoverOn } from '../blocks/spring-cover';
 import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft } from '../draft';
-import { proving, rebuild, sequence, strip } from '../sequence';
+import { proving, rebuild, sequence, setUp, strip } from '../sequence';
 import type { ClosureProcedure } from './closure';
 
 const INSERT = feature('guided check disc with a bypass insert');
@@ -27,7 +27,7 @@ export const guidedCheck: ClosureProcedure = {
     how: 'Pressure on the downstream side only, the inlet watched.',
     parts: ['check disc', 'seat'],
   },
-  steps: (c) => [...apart(c), ...together(c), ...functional(c)],
+  steps: (c) => [...apart(c), ...together(c), ...checkedOver(c), ...functional(c)],
 };
 
 /** Slid in its bore where it stands: it is pressed out only when that, or a look, says so. */
@@ -96,6 +96,19 @@ function together(c: Context): Draft[] {
       minutes: 3,
     },
     ...springCoverOn(COVER, { task: boltUp(c), also: ['asked'] }),
+  ]);
+}
+
+function checkedOver(c: Context): Draft[] {
+  return sequence(c, setUp(INSERT), [
+    {
+      id: 'setup.bolts',
+      title: 'Every bolted joint once more: cover, bypass branch, plugs',
+      why: 'A gasket settles after the first pull; one loose plug is a jet of feed water.',
+      tools: ['torque wrench', 'spanners'],
+      parts: ['cover bolts'],
+      minutes: 6,
+    },
   ]);
 }
 

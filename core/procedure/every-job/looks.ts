@@ -1,5 +1,12 @@
 import { capital, thou } from '../../quantity';
-import { PART_CATALOGUE, type Features, type Part, type PartKind, type PartRole } from '../../valve';
+import {
+  closureOf,
+  PART_CATALOGUE,
+  type Features,
+  type Part,
+  type PartKind,
+  type PartRole,
+} from '../../valve';
 import { slug } from '../blocks/arrival';
 import type { Draft } from '../draft';
 import type { LookChoice } from '../../task';
@@ -288,8 +295,23 @@ export function lookAt(part: Part, features: Features): LookStep | undefined {
     why,
     minutes: own?.minutes ?? MINUTES[part.kind] ?? 5,
     parts: [role],
-    task: { kind: 'look', part: role, choices: [SOUND, ...(own?.choices ?? usual.choices), UNSURE] },
+    task: {
+      kind: 'look',
+      part: role,
+      choices: [SOUND, ...(own?.choices ?? usual.choices), ...besides(role, features), UNSURE],
+    },
   };
+}
+
+/** What else this valve’s part can show, because of how it is built. */
+function besides(role: PartRole, features: Features): readonly LookChoice[] {
+  const { seat } = features;
+  if (role === 'body' && seat.kind === 'ported' && seat.port === 'full')
+    return [{ label: 'Its own seat cut or worn', finding: { kind: 'own seat damaged' } }];
+  const guides = closureOf(features).guides === 'body and cover';
+  return guides && (role === 'body' || role === 'cover')
+    ? [{ label: 'Guides marked', finding: { kind: 'light marks' } }]
+    : [];
 }
 
 type LookStep = Pick<Draft, 'name' | 'title' | 'why' | 'minutes' | 'parts' | 'task'>;

@@ -149,7 +149,7 @@ const ELSEWHERE: readonly string[] = [
 /** Rework that no other fragment takes. */
 function reworked(c: Context, part: PartRole, call: StandingCall): Draft[] {
   const { method } = call;
-  if (method === undefined || PART_CATALOGUE[part].kind === 'joint') return [];
+  if (method === undefined || (PART_CATALOGUE[part].kind === 'joint' && method !== 'even grind')) return [];
   // Ground in where it closes on another; else its face is dressed by itself.
   const isDressed = method === 'grind in' && !isBlued(c, part);
   if (ELSEWHERE.includes(method) && !isDressed) return [];

@@ -6,6 +6,7 @@ import { stepName } from '../relations';
 import { once, rebuild, sequence, setUp, strip } from '../sequence';
 import type { MoverProcedure } from './mover';
 import { coupled, uncoupled } from '../blocks/couplings';
+import { taken } from '../blocks/taken';
 
 const PISTON = feature('double-acting piston actuator');
 
@@ -175,6 +176,7 @@ function stroke(c: Context): Draft[] {
         : 'The same start and end each time. Slow or jerky: flappers first, they are the cheapest.',
       caution: placed ? `Never over-stroke. ${CAUTIONS.air}` : CAUTIONS.air,
       parts: ['travel indicator'],
+      task: taken(lengthAsk('travel on the scale', '1.5 in')),
       minutes: 6,
     },
   ]);

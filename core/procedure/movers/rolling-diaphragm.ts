@@ -180,8 +180,9 @@ function on(c: Context, moved: RollingDiaphragm): Draft[] {
     ),
     {
       id: 'rebuild.clevis-pin',
-      title: 'Pin in, lock nut tight, indicator, cover',
+      title: 'Pin in, its dot to the cover, clips on; air to reach the lock nut, and tight; indicator, cover',
       why: 'With the lever open if the clevis must still be screwed in or out.',
+      benchAir: true,
       on: ['clevis pin', 'front cover'],
       parts: ['clevis nut', 'travel indicator'],
       minutes: 6,
@@ -199,6 +200,14 @@ function set(c: Context): Draft[] {
       caution: CAUTIONS.air,
       parts: ['travel indicator'],
       minutes: 5,
+    },
+    c.has('limit stop') && {
+      id: 'setup.limit-stop',
+      title: 'Handwheel and limit stop to their wanted place',
+      why: 'Left in, a handwheel or a stop is travel lost, and found by the next one.',
+      parts: ['actuator handwheel', 'limit stop'],
+      task: { kind: 'do', writes: 'where the handwheel and the limit stop stand' },
+      minutes: 3,
     },
   ]);
 }

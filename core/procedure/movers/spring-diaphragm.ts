@@ -182,6 +182,7 @@ function set(c: Context, action: SpringDiaphragm['action']): Draft[] {
       why: 'The same start and end each time; a jerk is friction.',
       caution: CAUTIONS.air,
       parts: ['travel indicator'],
+      task: taken(lengthAsk('travel on the scale', '1.5 in')),
       minutes: 5,
     },
   ]);

@@ -1,9 +1,11 @@
 import { phrase, psig, quantity } from '../../quantity';
 import { closureOf, moverOf, positionerOf } from '../../valve';
 import { pressureAsk } from '../blocks/asks';
+import { taken } from '../blocks/taken';
 import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft, type Fragment } from '../draft';
 import { hasOwnAir } from '../every-job/isolation/isolated';
+import { stepName } from '../relations';
 import { once, rebuild, sequence, setUp, strip } from '../sequence';
 
 const POSITIONER = feature('force-balance positioner with a pneumatic relay');
@@ -61,6 +63,10 @@ function relayTogether(c: Context): Draft[] {
 
 const ONE_SIDE = { asks: [pressureAsk('supply', '20 psig'), pressureAsk('actuator', '9 psig')] } as const;
 
+const SPAN = stepName('setup.span');
+const ZERO = stepName('setup.zero');
+const FULL = pressureAsk('signal for full travel', '12 psig');
+const JUST = pressureAsk('signal where it just moves', '3 psig');
 const TOP = 'cylinder, top gauge';
 const BOTTOM = 'cylinder, bottom gauge';
 const BOTH_SIDES = {
@@ -98,26 +104,34 @@ function set(c: Context): Draft[] {
       minutes: 12,
     },
     {
-      id: 'setup.span',
+      id: SPAN,
       benchAir: true,
       title: 'Span: vary the signal to full travel',
       why: phrase`${psig(12)} is full travel. More than that: range spring anticlockwise; less: clockwise.`,
-      task: { kind: 'measure', asks: [pressureAsk('signal for full travel', '12 psig')] },
+      tools: ['spanners'],
+      task: taken(FULL),
       minutes: 10,
     },
     {
-      id: 'setup.zero',
+      id: ZERO,
       benchAir: true,
       title: 'Zero: the lowest signal in, bias until it just moves',
       why: phrase`${psig(3)} in. Zero moves when the span is changed: it is set after it.`,
-      task: { kind: 'measure', asks: [pressureAsk('signal where it just moves', '3 psig')] },
+      task: taken(JUST),
       minutes: 6,
     },
     {
       id: 'setup.lock',
       benchAir: true,
       title: 'Check zero and span again; lock both',
-      why: 'Locking can move them.',
+      why: 'Locking can move them: both read once more, beside what they were set to.',
+      task: {
+        kind: 'measure',
+        asks: [
+          { ...FULL, was: c.idOf(SPAN) },
+          { ...JUST, was: c.idOf(ZERO) },
+        ],
+      },
       minutes: 5,
     },
   ]);

@@ -60,7 +60,7 @@ export interface Closure<F = Features['closure']> {
   readonly set?: readonly PartRole[];
   /** Its disc is held by a nut of its own and counted with it. */
   readonly discNut?: true;
-  readonly guides?: 'top and bottom' | 'cage';
+  readonly guides?: 'top and bottom' | 'cage' | 'body and cover';
   /** What is usual for it where a shop has not chosen otherwise. */
   readonly usually?: {
     readonly spotting?: 'free on a lapping tool';

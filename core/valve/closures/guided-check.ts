@@ -6,6 +6,7 @@ export const guidedCheck: Closure = {
   fits: { joints: ['spring-cover'], seats: ['integral'], motions: ['none'], heldBy: ['nothing'] },
   owns: 'bypass insert',
   ratedBy: 'class',
+  guides: 'body and cover',
   turnedBy: 'nothing of its own',
   springUnderCover: true,
   onPump: true,

@@ -13,6 +13,7 @@ import { useJob } from '../../stores/job';
 import { usePreferences } from '../../stores/preferences';
 import InstrumentPick from '../InstrumentPick.vue';
 import { useReadings } from '../use-readings';
+import WrenchReading from './WrenchReading.vue';
 
 /** Figures that a step asks for: typed as spoken, or read live where an instrument stands by. */
 const props = defineProps<{ step: PlannedStep; task: TaskOf<'measure'> }>();
@@ -41,6 +42,12 @@ function watchGauge(): void {
 const onGauge = computed(() =>
   props.task.asks.find(({ mustBe, instrument: kind }) => mustBe === 'zero' && kind === 'gauge'),
 );
+
+const onWrench = computed(() => props.task.asks.find(({ instrument: kind }) => kind === 'torque wrench'));
+function pulled(ask: MeasureAsk, value: Quantity, readBy: string): void {
+  const body = { step: props.step.id, what: ask.what, value, readBy };
+  if (job.act({ kind: 'take-measurement', body })) typed[ask.what] = undefined;
+}
 
 const shown = (ask: MeasureAsk) => {
   const entry = taken(ask);
@@ -148,6 +155,11 @@ function take(ask: MeasureAsk, value: Quantity | undefined, by: 'hand' | 'instru
         until it is found.
       </p>
     </div>
+    <WrenchReading
+      v-if="onWrench"
+      :step="step.id"
+      @read="(torque, wrench) => onWrench && pulled(onWrench, torque, wrench)"
+    />
     <div v-for="ask in task.asks" :key="ask.what" class="ask">
       <QuantityField
         v-model="typed[ask.what]"
