@@ -277,6 +277,20 @@ describe('what to fetch before the job starts', () => {
     expect(globe.gauges.some(({ what }) => /to .* psig/.test(say(what, 'US')))).toBe(true);
     expect(globe.gauges.some(({ what }) => /to .* bar g/.test(say(what, 'SI')))).toBe(true);
   });
+  it('line flanges that are undone bring their socket and spanner: 3/4 in studs at NPS 3 class 600 (ASME B16.5)', () => {
+    const globe = { ...defaultValve('globe-bolted'), ends: 'flanged' as const };
+    const wrenches = (place: 'out and back' | 'bare') =>
+      fetchList(new BenchJob(globe, { place }).plan()).wrenches.map(({ what }) => say(what, 'US'));
+    expect(wrenches('out and back').join()).toMatch(
+      /socket and spanner 1 1\/4 in across flats, for the line flanges/,
+    );
+    expect(wrenches('bare').join()).not.toMatch(/line flanges/);
+  });
+  it('what stays on is on no list of parts', () => {
+    const eccentric = fetchList(new BenchJob(defaultValve('plug-eccentric')).plan());
+    expect(eccentric.parts.map(({ what }) => what)).not.toContain('boot');
+    expect(eccentric.parts.map(({ what }) => what)).toContain('braided packing');
+  });
   it('a new part stands among the parts, not again among the consumables', () => {
     const ring = fetchList(new BenchJob(defaultValve('control-lowpressure-diaphragm')).plan());
     expect(ring.parts.map(({ what }) => what)).toContain('stem O-ring');

@@ -167,7 +167,7 @@ function housingOn(c: Context): Draft[] {
       caution: 'In line with the wrench the crow-foot adds to the torque: set it lower.',
       tools: ['torque wrench', 'crow-foot'],
       on: ['diaphragm bolt'],
-      task: torqued(c, 'diaphragm bolt', TEN),
+      task: torqued(c, 'diaphragm bolt', TEN, 'crow-foot'),
       minutes: 8,
     },
     {
