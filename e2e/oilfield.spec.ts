@@ -1,7 +1,7 @@
 import { defaultValve } from '@dusk-wren/core/valve';
 import { expect, test } from '@playwright/test';
 import { releaseHold, signCertificate } from './another-screen';
-import { boltUp, FIRST, inHand, openJob, signIn, takeRunout, title } from './bench';
+import { boltUp, FIRST, inHand, openJob, signIn, title } from './bench';
 import { measured, soundLook } from './by-screen';
 import { openOn } from './own-job';
 import { workPlainly, workTo } from './plain';
@@ -61,8 +61,6 @@ test('a low-pressure diaphragm valve, its kit checked, from receiving to the cer
   });
 
   await test.step('a worn seat is renewed, ordered, and waited for', async () => {
-    await workTo(page, 'Runout of the stem on V-blocks');
-    await takeRunout(page);
     await workTo(page, 'Reduced-port seat, screwed in');
     await inHand(page)
       .getByRole('radio', { name: /Cracked/ })

@@ -59,7 +59,7 @@ export function fetchList(current: Plan): FetchList {
     parts: partsOf(current.valve)
       .filter(
         ({ role, policy, stays }) =>
-          (policy === 'renew always' && !stays) || current.calls.get(role)?.verdict === 'renew',
+          !stays && (policy === 'renew always' || current.calls.get(role)?.verdict === 'renew'),
       )
       .map(({ role, name, quantity }) => ({
         what: name,
