@@ -449,8 +449,8 @@ describe.each(CONSTRUCTION_IDS)('the fetch list of %s', (construction) => {
       }
     }
   });
-  it('brings every part that is always new, and no tool that no step names', () => {
-    const always = partsOf(current.valve).filter(({ policy }) => policy === 'renew always');
+  it('brings every part that is always new and comes off, and no tool that no step names', () => {
+    const always = partsOf(current.valve).filter(({ policy, stays }) => policy === 'renew always' && !stays);
     for (const { name } of always) expect(list.parts.map(({ what }) => what)).toContain(name);
     const named = new Set<string>(current.steps.flatMap(({ tools }) => tools));
     for (const { what } of list.tools) expect(named.has(say(what, 'SI'))).toBe(true);

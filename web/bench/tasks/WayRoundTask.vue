@@ -76,12 +76,12 @@ legend {
 }
 .ways {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(150px, 220px));
+  grid-template-columns: repeat(2, minmax(0, 220px));
   gap: 12px;
 }
 .way {
   display: grid;
-  grid-template-rows: 110px auto auto;
+  grid-template-rows: 90px auto auto;
   gap: 6px;
   justify-items: center;
   padding: 10px;
