@@ -26,9 +26,10 @@ export interface Labelled {
   readonly bottom: number;
 }
 
-/** Numbers stand no closer than this, and are no larger than that. */
+/** Numbers stand no closer than this. */
 const LEAST_PITCH = 30;
-const LARGEST = 15;
+/** As large as can be read: the taller the drawing, the smaller it stands on the page. */
+const largest = (height: number): number => Math.max(15, height / 33);
 /** Places left free in each column, so that leaders may stay short. */
 const SPARE = 1;
 
@@ -53,7 +54,7 @@ export function labelled(anchors: readonly Anchor[], { left, right, top, bottom 
       const touch = nearest[i]?.[chosen[i] ?? -1];
       return slot && touch ? [{ role, at: touch.place, x: slot[0], y: slot[1] }] : [];
     }),
-    radius: Math.min(LARGEST, pitch / 2 - 1),
+    radius: Math.min(largest(bottom - top), pitch / 2 - 1),
     top: Math.min(top, first),
     bottom: Math.max(bottom, first + pitch * (each - 1)),
   };
