@@ -41,7 +41,7 @@ export { PLACE_WORDS, PLACES, type Place } from './places';
 export { placeOf } from './place';
 export { SCOPE_WORDS, SCOPES, type Scope } from './scopes';
 export { scopeOf } from './scope';
-export { valveAsLeft, valveWorkedOn } from './worked-on';
+export { metalOff, valveAsLeft, valveWorkedOn } from './worked-on';
 export { LOTS } from './events/part-laid';
 export { ROUNDS, wayRoundOn, waysOf, wayWanted, WAYS_ROUND, type RoundOf } from './ways-round';
 export { apartDegrees, markOf, MARKS_MEET_DEGREES } from './marks';

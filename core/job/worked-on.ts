@@ -1,4 +1,13 @@
-import { asReversed, toReverse, type Features, type Valve } from '../valve';
+import { valueIn } from '../quantity';
+import {
+  asReversed,
+  featuresSchema,
+  metalSeatOf,
+  toReverse,
+  type Features,
+  type PartRole,
+  type Valve,
+} from '../valve';
 import { scopeOf } from './scope';
 import { standingEntries, valveOf, type JobState } from './state';
 import type { RoundOf } from './ways-round';
@@ -12,7 +21,7 @@ export function valveWorkedOn(state: JobState): Valve | undefined {
 /** The valve as the job leaves it, for the record of it. */
 export function valveAsLeft(state: JobState): Valve | undefined {
   const valve = valveWorkedOn(state);
-  return valve && { ...valve, features: turned(state, asReversed(valve.features)) };
+  return valve && { ...valve, features: lessMetal(state, turned(state, asReversed(valve.features))) };
 }
 
 /** A part of two faces that went back on its other one is on its second from now on; a new one is on its first. */
@@ -25,6 +34,25 @@ function turned(state: JobState, features: Features): Features {
     if (back !== undefined) return { ...features, seat: { ...seat, turned: back === 'turned' } };
   }
   return features;
+}
+
+/** What a step calls the metal that was cut off a part. */
+export const metalOff = (part: PartRole): string => `metal taken off the ${part}`;
+
+/** Faces whose stock is the seat’s. */
+const SEATS: readonly PartRole[] = ['seat', 'seat ring', 'nozzle'];
+
+/** What was cut off its seat is no longer there to be cut. */
+function lessMetal(state: JobState, features: Features): Features {
+  const stock = metalSeatOf(features)?.stock;
+  if (!stock) return features;
+  const off = SEATS.reduce((sum, part) => {
+    const cut = state.records.measured.findLast(({ body }) => body.what === metalOff(part))?.body.value;
+    return sum + (cut?.dimension === 'length' ? valueIn({ ...cut, dimension: 'length' }, stock.unit) : 0);
+  }, 0);
+  if (off === 0) return features;
+  const left = { ...stock, value: Math.max(0, stock.value - off) };
+  return featuresSchema.parse({ ...features, seat: { ...features.seat, stock: left } });
 }
 
 /** Whether it went back as it came or the other way round; undefined where it never came out. */

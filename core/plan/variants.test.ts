@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { valveAsLeft } from '../job';
 import { BenchJob } from '../testing/bench';
 import {
   defaultValve,
@@ -113,5 +114,32 @@ describe('what a variant asks for', () => {
     );
     clamped.send({ kind: 'choose-way', body: { way: { question: 'bluing', choice: 'quarter turn' } } });
     expect(JSON.stringify(words(clamped))).toMatch(/quarter turn/);
+  });
+});
+
+describe('metal that was cut', () => {
+  const cutSeat = () => {
+    const job = new BenchJob(defaultValve('globe-bolted'), { place: 'bare' }).workTo('inspect.seat');
+    const finding = { kind: 'seat damage', form: 'pitted', depth: '0.02 in' } as const;
+    job.send({ kind: 'make-finding', body: { step: 'inspect.seat', finding } });
+    return job.workTo('repair.metal.seat');
+  };
+  it('is measured and comes off the stock that the record of the valve keeps', () => {
+    const job = cutSeat();
+    const asked = { step: 'repair.metal.seat', what: 'metal taken off the seat', readBy: 'hand' } as const;
+    job.send({ kind: 'take-measurement', body: { ...asked, value: '0.02 in' } });
+    job.workTo('nothing');
+    const seat = valveAsLeft(job.state)?.features.seat;
+    // 0.06 in was there (the usual globe of this shop); 0.02 in came off.
+    expect(seat && 'stock' in seat && seat.stock?.value).toBeCloseTo(0.04, 9);
+  });
+  it('a disc turned to an angle is measured to it: 29° within 15′ (common practice of this globe)', () => {
+    const job = new BenchJob(defaultValve('globe-yoke-clamp'), { place: 'bare' }).workTo('inspect.disc');
+    const finding = { kind: 'seat damage', form: 'wire drawn', depth: '0.02 in' } as const;
+    job.send({ kind: 'make-finding', body: { step: 'inspect.disc', finding } });
+    const task = job.step('repair.metal.disc')?.task;
+    const angle =
+      task?.kind === 'measure' ? task.asks.find(({ dimension }) => dimension === 'angle') : undefined;
+    expect(angle?.mustBe).toMatchObject({ from: { value: 28.75 }, to: { value: 29.25 } });
   });
 });

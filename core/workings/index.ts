@@ -15,6 +15,7 @@ export {
   stressArea,
   type StressArea,
 } from './bolting/bolting-stress-area';
+export { latheSpeed } from './seats/lathe-speed';
 export { boltingCrowfoot } from './bolting/bolting-crowfoot';
 export { boltingTorque, type BoltTorque } from './bolting/bolting-torque';
 export {

@@ -10,5 +10,5 @@ export const captiveDisc: ClosureProcedure = {
     parts: ['seat', 'disc'],
   },
   spottedOnStem: true,
-  faceAngle: '29° ± 15′',
+  faceAngle: { degrees: 29, within: 0.25 },
 };

@@ -17,6 +17,12 @@ export type Proof =
   /** A control valve: by its leak class, stroked by its own actuator. */
   | { readonly by: 'class' };
 
+/** An angle to be turned to, and how near, degrees. */
+export interface FaceAngle {
+  readonly degrees: number;
+  readonly within: number;
+}
+
 /** What comes up when the bonnet is lifted. */
 export interface Lift {
   readonly title: string;
@@ -44,7 +50,7 @@ export interface ClosureProcedure<F = Features['closure']> {
   /** Locked to its stem for spotting, it is shimmed. */
   readonly spottedOnStem?: true;
   /** Angle that its seating face is turned to. */
-  readonly faceAngle?: string;
+  readonly faceAngle?: FaceAngle;
   /** Its seat is fitted by a step of the rebuild. */
   readonly seatsGoInAtRebuild?: true;
   // Methods, not properties: their parameters compare both ways, so that a record by kind is a record of procedures.

@@ -59,4 +59,4 @@ export const closureSteps: Fragment = {
   compose: (c) => closureProcedure(c.features).steps?.(c, c.features.closure) ?? [],
 };
 
-export type { ClosureProcedure, Lift, Proof } from './closure';
+export type { ClosureProcedure, FaceAngle, Lift, Proof } from './closure';
