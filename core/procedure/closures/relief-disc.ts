@@ -26,7 +26,7 @@ const RINGS = [notches('upper', '11 notches'), notches('lower', '4 notches')];
 
 /** A safety or relief valve: popped as found, its turns and notches counted, disc and nozzle lapped apart. */
 export const reliefDisc: ClosureProcedure<ReliefDisc> = {
-  torques: ['insert screw'],
+  torques: ['insert screw', 'nozzle'],
   steps: (c, own) => [
     ...asFound(c),
     ...apart(c, own),

@@ -92,6 +92,7 @@ const wedgeOnBlock = (id: string): Sketch => ({
   caution: `The wedge is never rubbed on its seats. ${CAUTIONS.compound}`,
   tools: ['lapping block'],
   consumables: ['lapping compound 120', 'lapping compound 240'],
+  task: { kind: 'lapping', against: 'a block or lap', grits: [120, 240] },
   parts: ['wedge'],
   minutes: 40,
 });
@@ -105,6 +106,7 @@ function seatOut(c: Context, part: PartRole): Sketch[] {
       caution: CAUTIONS.compound,
       tools: ['seat driver', 'lapping block'],
       consumables: ['lapping compound 120', 'lapping compound 240', 'nickel anti-seize'],
+      task: { kind: 'lapping', against: 'a block or lap', grits: [120, 240] },
       parts: [part],
       minutes: c.opening.number > 1 ? 30 : 45,
     },

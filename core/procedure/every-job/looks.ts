@@ -1,6 +1,7 @@
 import { capital, thou } from '../../quantity';
 import {
   closureOf,
+  packedBox,
   PART_CATALOGUE,
   type Features,
   type Part,

@@ -4,6 +4,7 @@ import { capital, capitalised, phrase } from '../../quantity';
 import { PART_CATALOGUE, partsOf, type PartRole } from '../../valve';
 import { arrivalOf, orderOf, slug } from '../blocks/arrival';
 import { CAUTIONS } from '../cautions';
+import { torqued } from '../blocks/torqued';
 import { draft, fromCall, type Context, type Draft, type Fragment } from '../draft';
 import { closureProcedure } from '../closures';
 import { ifThere, stepName, type StepName } from '../relations';
@@ -80,6 +81,7 @@ function fitted(c: Context, part: PartRole, call: StandingCall): Draft[] {
           part === 'removable seat'
             ? ['nickel anti-seize', 'grease for the elastomer']
             : ['nickel anti-seize'],
+        ...(part === 'nozzle' ? { task: torqued(c, part) } : {}),
         minutes: 30,
         provides: ['seat cut', 'repaired'],
       }),
@@ -149,7 +151,7 @@ const ELSEWHERE: readonly string[] = [
 /** Rework that no other fragment takes. */
 function reworked(c: Context, part: PartRole, call: StandingCall): Draft[] {
   const { method } = call;
-  if (method === undefined || (PART_CATALOGUE[part].kind === 'joint' && method !== 'even grind')) return [];
+  if (method === undefined || PART_CATALOGUE[part].kind === 'joint') return [];
   // Ground in where it closes on another; else its face is dressed by itself.
   const isDressed = method === 'grind in' && !isBlued(c, part);
   if (ELSEWHERE.includes(method) && !isDressed) return [];
