@@ -34,7 +34,9 @@ describe('the fetch list', () => {
   it.each(CONSTRUCTION_IDS)('%s: what is always renewed and comes off is on it', async (id) => {
     const job = on(id);
     const words = wordsOf(await page(job));
-    const renewed = partsOf(job.plan().valve).filter(({ policy, stays }) => policy === 'renew always' && !stays);
+    const renewed = partsOf(job.plan().valve).filter(
+      ({ policy, stays }) => policy === 'renew always' && !stays,
+    );
     for (const { name } of renewed) expect(words).toContain(name);
   });
 });
