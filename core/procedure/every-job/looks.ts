@@ -309,6 +309,8 @@ function besides(role: PartRole, features: Features): readonly LookChoice[] {
   const { seat } = features;
   if (role === 'body' && seat.kind === 'ported' && seat.port === 'full')
     return [{ label: 'Its own seat cut or worn', finding: { kind: 'own seat damaged' } }];
+  if (role === 'bonnet' && packedBox(features))
+    return [{ label: 'Wall of its box scored', finding: { kind: 'light marks' } }];
   const guides = closureOf(features).guides === 'body and cover';
   return guides && (role === 'body' || role === 'cover')
     ? [{ label: 'Guides marked', finding: { kind: 'light marks' } }]
