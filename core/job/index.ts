@@ -43,7 +43,7 @@ export { SCOPE_WORDS, SCOPES, type Scope } from './scopes';
 export { scopeOf } from './scope';
 export { metalOff, valveAsLeft, valveWorkedOn } from './worked-on';
 export { LOTS } from './events/part-laid';
-export { ROUNDS, wayRoundOn, waysOf, wayWanted, WAYS_ROUND, type RoundOf } from './ways-round';
+export { ROUNDS, wayRoundOn, waysOf, wayWanted, type RoundOf } from './ways-round';
 export { apartDegrees, markOf, MARKS_MEET_DEGREES } from './marks';
 export { evidenceOn } from './evidence';
 export { lineOf } from './line';

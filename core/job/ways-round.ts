@@ -7,7 +7,7 @@ interface WayRound {
 }
 
 /** What goes back one way round only, and is easily turned (common practice, from constructions that have it). */
-export const WAYS_ROUND = {
+const WAYS_ROUND = {
   'part number of the diaphragm': { ways: ['number down', 'number up'] },
   'bevel of the diaphragm': { ways: ['bevel down', 'bevel up'], settled: true },
   'metal disc of the diaphragm': { ways: ['disc up', 'disc down'], settled: true },

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { ROUNDS, waysOf, wayRoundOn, wayWanted, valveAsLeft, type RoundOf } from '../job';
+import { wantedRound } from '.';
 import { BenchJob } from '../testing/bench';
 import { CONSTRUCTION_IDS, defaultValve, type ConstructionId } from '../valve';
 
@@ -67,6 +68,40 @@ describe('which way round', () => {
       done(job.workTo('rebuild.cartridge'), 'rebuild.cartridge');
       expect(wayRoundOn(job.state, 'rebuild.cartridge', 'numbered end of the cartridge')).not.toBe(way);
     }
+  });
+
+  it('an arm that was reversed stays reversed when the valve is opened again', () => {
+    const valve = defaultValve('control-butterfly');
+    const job = new BenchJob(valve, { place: 'bare', scope: 'reversal' });
+    const wanted = (state: typeof job.state) => {
+      const step = job.plan().steps.findLast(({ on }) => on.includes('vane arm'));
+      const [ask] = step?.task.kind === 'way-round' ? step.task.rounds : [];
+      return ask && wantedRound(state, ask);
+    };
+    job.workTo('rebuild.vane-arm');
+    expect(wanted(job.state)).toBe('second slot');
+    const reopened = new BenchJob(
+      {
+        ...valve,
+        features: { ...valve.features, moved: { kind: 'vane-arm', action: 'air-to-open', reversing: true } },
+      },
+      { place: 'bare' },
+    ).workTo('test.seat');
+    reopened.send({
+      kind: 'run-pressure-test',
+      body: {
+        step: 'test.seat',
+        pressure: '50 psig',
+        hold: '60 s',
+        leak: { perMinute: 900, of: 'bubbles' },
+        readBy: 'hand',
+      },
+    });
+    const again = reopened.plan().steps.find(({ id }) => id === 'rebuild.vane-arm@2')?.task;
+    const [ask] = again?.kind === 'way-round' ? again.rounds : [];
+    if (!ask) throw new Error('the arm does not come off again');
+    expect(wantedRound(reopened.state, ask)).toBe('second slot');
+    expect(reopened.plan().openings).toBe(2);
   });
 
   it('a step that has no such thing takes none, and says what it wants', () => {

@@ -2,7 +2,7 @@
 import { valueIn, type Length } from '@dusk-wren/core/quantity';
 import { computed } from 'vue';
 
-/** A ring in plan with the joint of every ring on it, and one cut length beside an inch scale, all to one scale. */
+/** A ring in plan with the joint of every ring that is cut on it, and one cut length beside an inch scale, all to one scale. */
 const props = defineProps<{
   stem: Length;
   bore: Length;
@@ -47,7 +47,12 @@ const joint = (i: number) => {
     </defs>
     <circle cx="80" cy="80" :r="outer" fill="url(#weave)" class="edge" />
     <circle cx="80" cy="80" :r="inner" class="stem" />
-    <g v-for="i in rings" :key="i" :class="{ in: i <= fitted, next: i === fitted + 1 }" class="joint">
+    <g
+      v-for="i in opened === 'whole' ? 0 : rings"
+      :key="i"
+      :class="{ in: i <= fitted, next: i === fitted + 1 }"
+      class="joint"
+    >
       <path :d="`M${joint(i - 1).x1} ${joint(i - 1).y1}L${joint(i - 1).x2} ${joint(i - 1).y2}`" />
       <text v-if="i * stagger <= 360" :x="joint(i - 1).tx" :y="joint(i - 1).ty">{{ i }}</text>
     </g>

@@ -85,8 +85,7 @@ function housingOff(c: Context): Draft[] {
 }
 
 /** Worn on one face: it goes back on the other. */
-const turnedOver = ({ calls, opening }: Context): boolean =>
-  opening.number === 1 && calls.get('reversible seat')?.method === 'turn over';
+const turnedOver = ({ calls }: Context): boolean => calls.get('reversible seat')?.method === 'turn over';
 
 const torque = (c: Context, bolts: number, value: number) =>
   boltUpTo(c, bolts, quantity('torque', value, 'lbf·ft'), `${value} lbf·ft, criss-cross.`);

@@ -78,7 +78,7 @@ function on(c: Context, moved: VaneArm): Draft[] {
         ? `Reverse, ${reversed(moved)}: arm on with key and screw in the other slot`
         : 'Arm on with its key in the slot noted, set screw tight',
       why: 'The key carries the torque, the screw only holds the arm.',
-      task: putRound(ARM_OFF, 'key slot of the arm', reversing ? { turned: true } : {}),
+      task: putRound(ARM_OFF, 'key slot of the arm', moved.reversing ? { turned: true } : {}),
       on: ['arm key', 'vane arm', 'arm set screw'],
       minutes: 8,
     },

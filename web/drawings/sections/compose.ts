@@ -1,7 +1,7 @@
 import { partsOf, type PartRole, type Valve } from '@dusk-wren/core/valve';
 import { drawnBy } from '../closures';
 import { box, CX, mirrored, shifted, together, WIDTH } from './kit';
-import type { Anchor, Piece, Section } from './section';
+import type { Anchor, Piece, Point, Section, Shape } from './section';
 
 /** The valve in section, composed from its features as its plan is. */
 export function sectionOf(valve: Valve): Section {
@@ -60,9 +60,13 @@ function anchorOf(role: PartRole, { shapes, touch = {} }: Piece): Anchor[] {
   const own = shapes.filter((each) => each.role === role);
   const [first] = own;
   if (!first) return [];
-  const onBothSides = own.some(({ d }) => d !== first.d && sameBox(boxOf(mirrored(first.d)), boxOf(d)));
   const { x, y, width, height } = boxOf(first.d.split('Z')[0] ?? first.d);
   const at = touch[role] ?? ([x + width / 2, y + height / 2] as const);
+  // Only what is drawn again on the other side is touched there: a body is not the same left and right.
+  const around = own.filter(({ d }) => holds(boxOf(d), at));
+  const isTwin = ({ d }: Shape) =>
+    own.some((other) => other.d !== d && sameBox(boxOf(mirrored(d)), boxOf(other.d)));
+  const onBothSides = (around.length > 0 ? around : [first]).every(isTwin);
   return [{ role, places: onBothSides ? [at, [2 * CX - at[0], at[1]]] : [at] }];
 }
 
@@ -73,6 +77,9 @@ function boxOf(d: string) {
   const [x, y] = [Math.min(...xs), Math.min(...ys)];
   return { x, y, width: Math.max(...xs) - x, height: Math.max(...ys) - y };
 }
+
+const holds = ({ x, y, width, height }: ReturnType<typeof boxOf>, [px, py]: Point): boolean =>
+  px >= x && px <= x + width && py >= y && py <= y + height;
 
 const sameBox = (a: ReturnType<typeof boxOf>, b: ReturnType<typeof boxOf>): boolean =>
   Math.abs(a.x - b.x) < 1 && Math.abs(a.y - b.y) < 1 && Math.abs(a.width - b.width) < 1;
