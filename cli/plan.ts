@@ -163,7 +163,9 @@ async function usual(construction: string, { features, findings, place, scope }:
     reported: '',
     ...scopeIn(scope, valve),
   };
-  const { state } = must(record(EMPTY_JOB, openJob(body, person), stamp));
+  const opened = openJob(body, person);
+  if (!opened.ok) throw refused(opened.problem);
+  const { state } = must(record(EMPTY_JOB, opened.value, stamp));
   if (findings === undefined) return state;
   const steps = must(plan(state))?.steps ?? [];
   return must(record(state, await factsIn(findings, valve, steps), stamp)).state;

@@ -30,6 +30,8 @@ export default defineConfig({
       ],
     },
     actionTimeout: 10_000,
-    trace: 'retain-on-failure',
+    // A trace takes a picture of the page at every press: half again the time. `--trace on` when a journey fails.
+    trace: 'off',
+    contextOptions: { reducedMotion: 'reduce' },
   },
 });

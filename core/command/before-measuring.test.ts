@@ -227,8 +227,11 @@ describe('opening with a sheet on file', () => {
       revision: 'C',
       figures: { stemTir: { value: { dimension: 'length', value: 4, unit: 'thou' }, page: '1' } },
     } as const;
-    expect(openJob(body, TECHNICIAN).map(({ kind }) => kind)).toEqual(['job-opened', 'person-assigned']);
-    expect(openJob(body, LEAD, sheet).map(({ kind }) => kind)).toEqual([
+    expect(must(openJob(body, TECHNICIAN)).map(({ kind }) => kind)).toEqual([
+      'job-opened',
+      'person-assigned',
+    ]);
+    expect(must(openJob(body, LEAD, sheet)).map(({ kind }) => kind)).toEqual([
       'job-opened',
       'person-assigned',
       'makers-sheet-filed',

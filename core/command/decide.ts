@@ -5,6 +5,7 @@ import {
   entrySchema,
   formatOf,
   openingOf,
+  SCOPE_WORDS,
   type BodyOf,
   type CommandId,
   type Entry,
@@ -13,6 +14,7 @@ import {
   type PersonStamp,
 } from '../job';
 import { plan } from '../plan';
+import { reachedOutOfLine, scopesOf } from '../procedure';
 import type { MakersSheet } from '../valve';
 import type { Edge } from './edge';
 import { COMMANDS, commandSchema, isCommandKind, type Command } from './registry';
@@ -75,11 +77,29 @@ export function record(
   return ok({ entries, state: next });
 }
 
-/** The first facts of a job, the maker's sheet of its model among them where one is on file: anybody signed in may receive a valve, and it is with them until assigned on. */
-export function openJob(body: BodyOf<'job-opened'>, person: PersonStamp, sheet?: MakersSheet): Fact[] {
-  return [
+/**
+ * The first facts of a job, the maker's sheet of its model among them where one is on file: anybody signed in may receive
+ * a valve, and it is with them until assigned on. Refused where the valve is not in for such a job, or not in such a place.
+ */
+export function openJob(
+  body: BodyOf<'job-opened'>,
+  person: PersonStamp,
+  sheet?: MakersSheet,
+): Result<Fact[]> {
+  const {
+    place,
+    scope = 'overhaul',
+    valve: { features },
+  } = body;
+  const no = (field: keyof typeof body, why: string): Result<never> =>
+    refuse({ code: 'input.conflict', fields: [field], why });
+  if (!scopesOf(features).includes(scope))
+    return no('scope', `Nothing of this valve is done by itself as: ${SCOPE_WORDS[scope]}.`);
+  const why = place === 'in line' && reachedOutOfLine(features, scope);
+  if (why) return no('place', `For this job it leaves its line: ${why}.`);
+  return ok([
     { kind: 'job-opened', body },
     { kind: 'person-assigned', body: { person } },
     ...(sheet ? [{ kind: 'makers-sheet-filed' as const, body: { sheet } }] : []),
-  ];
+  ]);
 }

@@ -22,7 +22,7 @@ describe('a log from elsewhere, asked again entry by entry', () => {
     expect(replay(job.log)).toEqual([]);
   });
   it.each(CONSTRUCTION_IDS.filter((_, i) => i % 4 === 0))('%s too, from receipt to certificate', (id) => {
-    expect(replay(new BenchJob(defaultValve(id), { place: 'in line' }).workTo('nothing').log)).toEqual([]);
+    expect(replay(new BenchJob(defaultValve(id)).workTo('nothing').log)).toEqual([]);
   });
   it('a strike and all that fell with it is one command', () => {
     const job = new BenchJob()

@@ -1,28 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { findingSchema } from '../inspection';
 import type { Fact } from '../job';
 import { record } from '../command';
 import { must } from '../problem';
 import { anyFeatures } from '../testing/any-features';
 import { BenchJob, TECHNICIAN, id } from '../testing/bench';
+import { findingFor } from '../testing/plan-variants';
 import { commandId, fold } from '../job';
 import { defaultValve, partsOf, type Features, type Valve } from '../valve';
-import { plan, type Plan, type PlannedStep } from '.';
+import { plan, type Plan } from '.';
 
 const valveOf = (features: Features): Valve => ({ ...defaultValve(), features });
-
-/** A finding that a look of this plan can make, chosen by number. */
-function findingFor(step: PlannedStep, choice: number): Fact | undefined {
-  if (step.task.kind !== 'look') return undefined;
-  const { choices, part } = step.task;
-  const picked = choices[choice % choices.length];
-  if (!picked) return undefined;
-  const depth = { dimension: 'length', value: [0.001, 0.006, 0.03][choice % 3], unit: 'in' };
-  const finding = findingSchema.parse({ ...picked.finding, ...(picked.asksDepth ? { depth } : {}) });
-  const { id: stepId, title, stage } = step;
-  return { kind: 'finding-made', body: { step: { id: stepId, title, stage }, part, finding } };
-}
 
 const stamp = { commandId: commandId.parse(id(1)), by: TECHNICIAN, at: '2026-11-24T08:00:00.000Z' };
 
@@ -78,8 +66,7 @@ describe('1 000 random valves with random findings (property)', () => {
           const looks = fresh.steps.filter(({ task }) => task.kind === 'look');
           const made = findings.flatMap((choice) => {
             const look = looks[choice % Math.max(1, looks.length)];
-            const fact = look && findingFor(look, choice);
-            return fact ? [fact] : [];
+            return look ? findingFor(look, choice) : [];
           });
           state = must(record(state, [...done, ...made], stamp)).state;
           const after = must(plan(state));

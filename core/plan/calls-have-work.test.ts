@@ -35,8 +35,15 @@ describe.each(CONSTRUCTION_IDS)('%s', (id) => {
         partsOf(valve).flatMap(({ role, policy }) => (policy === 'renew always' ? [role] : [])),
       );
       const held = waitsFor(plan, 'hold.contact');
+      const keepsIn = closureOf(valve.features).repackedInPlace;
       for (const { part, verdict, method, because } of plan.calls.values()) {
         if (because.length === 0 || BY_SERVICE.includes(part)) continue;
+        if (keepsIn && !keepsIn.includes(part)) {
+          // Repacked where it stands, it does not come off: how it goes on is asked, and kept.
+          const asked = `inspect.beyond.${part.replaceAll(' ', '-')}`;
+          expect([...held], part).toContain(asked);
+          continue;
+        }
         const own = plan.steps.filter(({ stage, parts }) => stage === 'repair' && parts.includes(part));
         if (method === 'turn over') {
           const back = plan.steps.filter(({ on, task }) => on.includes(part) && task.kind === 'way-round');

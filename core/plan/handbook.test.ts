@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { say } from '../quantity';
 import { priorsOf } from '../diagnosis';
+import { placesOf } from '../procedure';
 import { BenchJob } from '../testing/bench';
 import { waitsFor } from '../testing/relations';
 import {
@@ -964,7 +965,7 @@ describe('cautions that every job must show (handbook part 1)', () => {
   });
   it('zero is proved, or decontamination seen, before any joint of any construction', () => {
     for (const id of CONSTRUCTION_IDS)
-      for (const place of ['in line', 'out and back', 'bare'] as const) {
+      for (const place of placesOf(defaultValve(id).features, 'overhaul')) {
         const steps = planOf(valveWith(id), { place });
         const proved = steps.findIndex(
           (step) =>

@@ -1,9 +1,13 @@
 import { describe, expect, it } from 'vitest';
+import { openJob } from '../command';
+import { USUAL_RULES } from '../inspection';
 import { placeOf, PLACES, type Place } from '../job';
-import { say, valueIn } from '../quantity';
-import { BenchJob } from '../testing/bench';
+import { psig, say, valueIn } from '../quantity';
+import { BenchJob, TECHNICIAN } from '../testing/bench';
 import { waitsFor } from '../testing/relations';
+import { placesOf } from '../procedure';
 import { CONSTRUCTION_IDS, defaultValve, type ConstructionId, type Valve } from '../valve';
+import { placeAdvice } from '.';
 
 const at = (place: Place, id: ConstructionId = 'globe-bolted', known: Partial<Valve> = {}) =>
   new BenchJob({ ...defaultValve(id), ...known }, { place });
@@ -14,8 +18,13 @@ const afterIn = (job: BenchJob) => (step: string, before: string) => waitsFor(jo
 const read = (job: BenchJob, step: string, what: string, value: string) =>
   job.send({ kind: 'take-measurement', body: { step, what, value, readBy: 'hand' } });
 
+/** Those that can be overhauled without leaving their line. */
+const STAYING = CONSTRUCTION_IDS.filter((id) =>
+  placesOf(defaultValve(id).features, 'overhaul').includes('in line'),
+);
+
 describe('a valve that stays in its line (handbook part 6.1)', () => {
-  it.each(CONSTRUCTION_IDS)('%s: on no rig, and proved in service once its locks are off', (id) => {
+  it.each(STAYING)('%s: on no rig, and proved in service once its locks are off', (id) => {
     const job = at('in line', id);
     const rigged = stepsOf(job).filter(({ task }) => task.kind === 'pressure-test');
     // The seats of an oilfield valve alone are proved, between its blocks (API 6A).
@@ -24,7 +33,10 @@ describe('a valve that stays in its line (handbook part 6.1)', () => {
     const lockedOut = stepsOf(job).filter(({ isolation }) => isolation?.is === 'restored');
     expect(lockedOut.length).toBeGreaterThan(0);
     for (const { id: point } of lockedOut) expect(after('service.look', point), point).toBe(true);
-    const tests = stepsOf(job).filter(({ stage, task }) => stage === 'test' && task.kind === 'do');
+    // A relief valve is popped and sealed by a pump of its own, its block still shut.
+    const tests = stepsOf(job).filter(
+      ({ stage, task }) => stage === 'test' && task.kind === 'do' && id !== 'relief-spring',
+    );
     for (const test of tests) expect(after(test.id, 'restore.sign'), test.id).toBe(true);
     expect(after('hold.test', 'service.look')).toBe(true);
     expect(after('release.sign', 'hold.test')).toBe(true);
@@ -37,6 +49,110 @@ describe('a valve that stays in its line (handbook part 6.1)', () => {
     read(job, 'service.look', 'leaks seen', '0 pieces');
     expect(job.step('service.look')?.status).toBe('done');
     expect(job.step('service.gland')?.optional).toBeDefined();
+  });
+});
+
+describe('what can only be reached out of its line (common practice)', () => {
+  const AWAY = ['control-rotary-eccentric', 'control-butterfly', 'relief-shear-pin'] as const;
+  it.each(AWAY)(
+    '%s: its trim comes out through its ends, and nobody is sent to do that in the pipe',
+    (id) => {
+      const { features } = defaultValve(id);
+      expect(placesOf(features, 'overhaul')).toEqual(['out and back', 'bare']);
+      expect(placesOf(features, 'check')).toContain('in line');
+      const opened = openJob(
+        { valve: defaultValve(id), site: USUAL_RULES, place: 'in line', reported: '' },
+        TECHNICIAN,
+      );
+      expect(opened).toMatchObject({ problem: { code: 'input.conflict', fields: ['place'] } });
+      const job = at('out and back', id);
+      expect(
+        job.try({ kind: 'change-place', body: { place: 'in line', reason: 'quicker so' } }),
+      ).toMatchObject({
+        code: 'input.conflict',
+      });
+    },
+  );
+  it('its actuator, packing or positioner is worked on where it stands; for its trim it is said to come out first', () => {
+    const valve = { ...defaultValve('control-rotary-eccentric'), ends: 'screwed' as const };
+    for (const scope of ['repack', 'actuator', 'positioner', 'reversal', 'set-up'] as const)
+      expect(placesOf(valve.features, scope), scope).toContain('in line');
+    const job = new BenchJob(valve, { place: 'in line', scope: 'repack' });
+    const widen = () =>
+      job.try({ kind: 'change-scope', body: { scope: 'trim', reason: 'the shaft is scored' } });
+    expect(widen()).toMatchObject({ code: 'input.conflict', why: expect.stringMatching(/flange end/) });
+    job.send({ kind: 'change-place', body: { place: 'out and back', reason: 'for its shaft' } });
+    expect(widen()).toBeUndefined();
+  });
+});
+
+describe('a relief valve in its line is popped by a pump of its own (handbook part 6.6)', () => {
+  const job = at('in line', 'relief-spring', { plate: { setPressure: psig(250), stamp: 'UV' } });
+  const POPPED = ['strip.as-found-pop', 'setup.set', 'test.pops'];
+  it('as found, set and three pops while its block is locked, let down and proved after each', () => {
+    const after = afterIn(job);
+    expect(after('restore.block.upstream', 'test.pops')).toBe(true);
+    expect(after('strip.as-found-pop', 'isolate.sign')).toBe(true);
+    for (const id of POPPED) {
+      const task = job.step(id)?.task;
+      expect(task?.kind === 'measure' && task.asks.at(-1), id).toMatchObject({ mustBe: 'zero' });
+      expect(job.step(id)?.tools, id).toEqual(['hand pump and test gauge']);
+    }
+  });
+  it('on the rig of the shop nothing is let down at a test connection', () => {
+    for (const id of POPPED) {
+      const step = at('bare', 'relief-spring', { plate: { setPressure: psig(250), stamp: 'UV' } }).step(id);
+      expect(step?.tools, id).toEqual(['test rig']);
+      expect(step?.task.kind === 'measure' && step.task.asks.map(({ mustBe }) => mustBe)).not.toContain(
+        'zero',
+      );
+    }
+  });
+});
+
+describe('a part that stays in its line and is past what is done there (handbook part 6.1)', () => {
+  const found = (depth: string) =>
+    at('in line')
+      .workTo('inspect.body-face')
+      .send({
+        kind: 'make-finding',
+        body: {
+          step: 'inspect.body-face',
+          finding: { kind: 'joint face damage', form: 'pit', depth },
+        },
+      });
+  it('a joint face too deep to lap: out of its line is offered, and where it stays no lathe is asked for', () => {
+    const job = found('40 thou');
+    expect(job.plan().calls.get('body')?.method).toBe('turn joint face');
+    expect(placeAdvice(job.state, job.plan())).toMatchObject({
+      to: 'out and back',
+      why: expect.stringMatching(/^body/),
+    });
+    expect(job.step('repair.turn-body-face')?.tools).toEqual(['portable facing machine']);
+    job.send({ kind: 'change-place', body: { place: 'out and back', reason: 'its face is turned' } });
+    expect(placeAdvice(job.state, job.plan())).toBeUndefined();
+    expect(job.step('repair.turn-body-face')?.tools).toEqual(['lathe']);
+  });
+  it('one that a lap takes off stays where it is', () => {
+    const job = found('2 thou');
+    expect(placeAdvice(job.state, job.plan())).toBeUndefined();
+  });
+});
+
+describe('left apart in an open line', () => {
+  it('a quote and a condemned body keep their locks, and somebody has them before anybody signs', () => {
+    const quoted = new BenchJob({ ...defaultValve(), ends: 'screwed' }, { place: 'in line', scope: 'quote' });
+    const condemned = at('in line')
+      .workTo('inspect.body-face')
+      .send({ kind: 'make-finding', body: { step: 'inspect.body-face', finding: { kind: 'cracked' } } });
+    for (const job of [quoted, condemned]) {
+      expect(afterIn(job)('release.sign', 'release.locked')).toBe(true);
+      expect(job.step('release.locked')?.task).toMatchObject({
+        writes: expect.stringMatching(/who holds them/),
+      });
+    }
+    expect(at('bare').step('release.locked')).toBeUndefined();
+    expect(at('in line').step('release.locked')).toBeUndefined();
   });
 });
 
@@ -192,7 +308,7 @@ describe('hydrogen sulphide (handbook part 6.1)', () => {
   it.each(CONSTRUCTION_IDS)(
     '%s: said at every step at line pressure and at every slackening, in each place',
     (id) => {
-      for (const place of PLACES) {
+      for (const place of placesOf(defaultValve(id).features, 'overhaul')) {
         const job = at(place, id, sour);
         for (const { id: step, caution = '', isolation, stage, off, task } of stepsOf(job)) {
           const opens =

@@ -1,33 +1,40 @@
 import { describe, expect, it } from 'vitest';
-import { hangingLocks, PLACES, SCOPES, valveAsLeft, type Place, type Scope } from '../job';
+import { hangingLocks, SCOPES, valveAsLeft, type Place, type Scope } from '../job';
 import { certificate, isolationSheet } from '../certificate';
-import { scopesOf } from '../procedure';
+import { placesOf, scopesOf } from '../procedure';
 import { BenchJob } from '../testing/bench';
 import { waitsFor } from '../testing/relations';
 import { CONSTRUCTION_IDS, defaultValve, type ConstructionId, type PartRole } from '../valve';
 import { handOver, leftUnlooked, scopeAdvice, smallestFor, summarise } from '.';
 
 const valveOf = (id: ConstructionId) => ({ ...defaultValve(id), ends: 'screwed' as const });
-const at = (id: ConstructionId, scope: Scope, place: Place = 'in line') =>
+/** In its line, or out of it where it must be for such a job. */
+const usualAt = (id: ConstructionId, scope: Scope): Place =>
+  placesOf(defaultValve(id).features, scope)[0] ?? 'bare';
+const at = (id: ConstructionId, scope: Scope, place = usualAt(id, scope)) =>
   new BenchJob(valveOf(id), { place, ...(scope === 'overhaul' ? {} : { scope }) });
 const idsOf = (job: BenchJob) => job.plan().steps.map(({ id }) => id);
 const offOf = (job: BenchJob) => new Set(job.plan().steps.flatMap(({ off }) => off));
 const partsTouched = (job: BenchJob): PartRole[] =>
   job.plan().steps.flatMap(({ off, on }) => [...off, ...on]);
 
+/** One of the places that such a job can be done in, by turns. */
+function placeOfTurn(id: ConstructionId, scope: Scope, turn: number): Place {
+  const places = placesOf(defaultValve(id).features, scope);
+  return places[turn % places.length] ?? 'bare';
+}
+
 /** Every job of less than an overhaul, each in one place in turn. */
 const CUTS = CONSTRUCTION_IDS.flatMap((id) =>
   scopesOf(defaultValve(id).features)
     .filter((scope) => scope !== 'overhaul')
-    .map(
-      (scope, i) =>
-        [id, scope, PLACES[(i + CONSTRUCTION_IDS.indexOf(id)) % PLACES.length] ?? 'bare'] as const,
-    ),
+    .map((scope, i) => [id, scope, placeOfTurn(id, scope, i + CONSTRUCTION_IDS.indexOf(id))] as const),
 );
 
 describe.each(CUTS)('%s, %s, %s', (id, scope, place) => {
   const job = at(id, scope, place);
-  const whole = at(id, 'overhaul', place);
+  const isReached = placesOf(defaultValve(id).features, 'overhaul').includes(place);
+  const whole = at(id, 'overhaul', isReached ? place : 'out and back');
 
   it('what comes off goes back on, and nothing else does', () => {
     const back = new Set(job.plan().steps.flatMap(({ on }) => on));

@@ -1,5 +1,6 @@
 import { beforeAll, describe, expect, it } from 'vitest';
-import { hangingLocks, PLACES } from '../job';
+import { hangingLocks } from '../job';
+import { placesOf } from '../procedure';
 import { BenchJob } from '../testing/bench';
 import { CONSTRUCTION_IDS, defaultValve, type PartRole } from '../valve';
 import { handOver, summarise, type HandOver, type Plan, type PlannedStep } from '.';
@@ -43,8 +44,9 @@ describe.each(CONSTRUCTION_IDS)('%s, handed over at any moment', (construction) 
   let seen: ReturnType<typeof watched>;
   beforeAll(() => {
     // Each place in turn: every construction in each of them would be three times the work and say no more.
-    const place = PLACES[CONSTRUCTION_IDS.indexOf(construction) % PLACES.length];
     const valve = { ...defaultValve(construction), ends: 'screwed' as const };
+    const places = placesOf(valve.features, 'overhaul');
+    const place = places[CONSTRUCTION_IDS.indexOf(construction) % places.length];
     seen = watched(new BenchJob(valve, place ? { place } : {}));
   });
 

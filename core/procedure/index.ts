@@ -16,6 +16,7 @@ export { toolOf, type ToolName } from './tools';
 export { lookOf } from './every-job/looks';
 export { FRAGMENTS } from './fragments';
 export { isolatedFor, scopeProcedure, scopesOf, worksOn, type Isolated, type ScopeProcedure } from './scopes';
+export { placesOf, reachedOutOfLine } from './places';
 export { hasOwnAir, isolationOf } from './every-job/isolation/isolated';
 export { inService } from './service';
 export {

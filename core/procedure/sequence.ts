@@ -39,6 +39,8 @@ export interface Thread {
   readonly after: readonly Relation[];
   readonly provides: readonly Milestone[];
   readonly once?: true;
+  /** A test by a source of its own, at a test connection: in its line too it is done while the locks hang. */
+  readonly ownPressure?: true;
 }
 
 /**
@@ -46,9 +48,9 @@ export interface Thread {
  * waits for its part to arrive, where one is on order. Touched parts that this valve has not are left out of the list.
  */
 export function sequence(c: Context, thread: Thread, sketches: readonly (Sketch | false)[]): Draft[] {
-  // In its line only the line itself brings what a test needs.
-  const isInLine = thread.stage === 'test' && c.place === 'in line';
-  const begins = isInLine ? [...thread.after, 'restored' as const] : thread.after;
+  // In its line only the line itself brings what other tests need.
+  const byLine = thread.stage === 'test' && c.place === 'in line' && !thread.ownPressure;
+  const begins = byLine ? [...thread.after, 'restored' as const] : thread.after;
   const drafts: Draft[] = [];
   let previous: StepName | undefined;
   for (const sketch of sketches) {

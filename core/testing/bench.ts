@@ -134,7 +134,7 @@ export class BenchJob {
     const number = this.commands++;
     this.keep(
       openedWith([body, sheet], () =>
-        must(record(this.state, openJob(body, TECHNICIAN, sheet), this.stamp(TECHNICIAN, number))),
+        must(record(this.state, must(openJob(body, TECHNICIAN, sheet)), this.stamp(TECHNICIAN, number))),
       ),
     );
   }

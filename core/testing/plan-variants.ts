@@ -5,7 +5,7 @@ import { commandId, type Fact, type JobState } from '../job';
 import { seedFrom } from '../simulation';
 import { plan, type Plan, type PlannedStep } from '../plan';
 import { must } from '../problem';
-import { scopesOf } from '../procedure';
+import { placesOf, scopesOf } from '../procedure';
 import { psig } from '../quantity';
 import { CONSTRUCTION_IDS, defaultValve, type Valve } from '../valve';
 import { anyFeatures } from './any-features';
@@ -40,8 +40,8 @@ export function planVariants(): PlanVariant[] {
   });
   const rotary = defaultValve('control-rotary-eccentric');
   const cut = scopesOf(rotary.features).map((scope): [string, JobState] => [
-    `${rotary.construction}, ${scope}, in line`,
-    new BenchJob(rotary, { place: 'in line', scope }).state,
+    `${rotary.construction}, ${scope}`,
+    new BenchJob(rotary, { place: placesOf(rotary.features, scope)[0] ?? 'bare', scope }).state,
   ]);
   const random = fc.sample(anyFeatures, { seed: SEED, numRuns: RANDOM_VALVES });
   return [
@@ -87,7 +87,8 @@ export function found(valve: Valve, choice: number): JobState {
   return must(record(state, facts, stamp)).state;
 }
 
-function findingFor({ task, id: step, title, stage }: PlannedStep, choice: number): Fact[] {
+/** What somebody finds at a look, chosen by number: one fact, or none where the step is no look. */
+export function findingFor({ task, id: step, title, stage }: PlannedStep, choice: number): Fact[] {
   if (task.kind !== 'look') return [];
   const picked = task.choices[choice % task.choices.length];
   if (!picked) return [];

@@ -142,13 +142,9 @@ export async function commitOpening(
   transaction: Transaction,
 ): Promise<JobState> {
   const { jobId, valveId, commandId, body, person, now } = request;
-  const recorded = must(
-    record(EMPTY_JOB, openJob(body, person, await sheetFor(body.valve.plate?.model, transaction)), {
-      commandId: commandId,
-      by: person,
-      at: now,
-    }),
-  );
+  const facts = openJob(body, person, await sheetFor(body.valve.plate?.model, transaction));
+  if (!facts.ok) throw new Refusal(facts.problem);
+  const recorded = must(record(EMPTY_JOB, facts.value, { commandId, by: person, at: now }));
   await JobRow.create(
     {
       id: jobId,

@@ -1,11 +1,9 @@
 import { jobLine, jobSummaryView, type JobLine } from '@dusk-wren/contract';
 import { readyBy } from '@dusk-wren/core/plan';
-import { scopesOf } from '@dusk-wren/core/procedure';
 import { formatSize } from '@dusk-wren/core/standards';
 import { Op, UniqueConstraintError, type Sequelize, type Transaction } from 'sequelize';
 import {
   jobId as jobIdSchema,
-  SCOPE_WORDS,
   type CommandId,
   type JobId,
   type PersonStamp,
@@ -133,19 +131,12 @@ export async function openJobOn(
           ? await findValve(opening.valve.id, transaction)
           : await fileValve(opening.valve.new, transaction);
       if (!filed) throw new Refusal({ code: 'not-found', what: 'valve' });
-      const { scope } = opening;
-      if (scope !== undefined && !scopesOf(filed.valve.features).includes(scope))
-        throw new Refusal({
-          code: 'input.conflict',
-          fields: ['scope'],
-          why: `Nothing of this valve is done by itself as: ${SCOPE_WORDS[scope]}.`,
-        });
       const body = {
         valve: filed.valve,
         site: await rulesOf(filed.valve.customer, transaction),
         place: opening.place,
         reported: opening.reported,
-        ...(scope === undefined ? {} : { scope }),
+        ...(opening.scope === undefined ? {} : { scope: opening.scope }),
         ...(opening.due === undefined ? {} : { due: opening.due }),
         ...(opening.only === undefined ? {} : { only: opening.only }),
       };

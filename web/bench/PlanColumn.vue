@@ -7,6 +7,7 @@ import { sayTime } from '../parts/dates';
 import { SETTLED_AFTER_MILLISECONDS, stepChanged, useKeys } from '../keys/keys';
 import { useJob } from '../stores/job';
 import { usePreferences } from '../stores/preferences';
+import PlaceAdvice from './PlaceAdvice.vue';
 import ScopeAdvice from './ScopeAdvice.vue';
 import StepFold from './StepFold.vue';
 import StepInHand from './StepInHand.vue';
@@ -96,6 +97,7 @@ useKeys([
       </button>
     </template>
     <ScopeAdvice />
+    <PlaceAdvice />
     <p v-if="signed" class="signed label">
       The certificate is signed. <router-link :to="`/jobs/${job.id}/certificate`">Open it</router-link>
     </p>

@@ -2,8 +2,8 @@
 import { SCOPE_WORDS } from '@dusk-wren/core/job';
 import { leftUnlooked, scopeAdvice } from '@dusk-wren/core/plan';
 import { computed } from 'vue';
-import BenchButton from '../parts/BenchButton.vue';
 import { useJob } from '../stores/job';
+import AdviceBar from './AdviceBar.vue';
 
 /** A fault that was placed asks for less, a part that was found bad for more: proposed here, chosen by the person. */
 const job = useJob();
@@ -21,26 +21,14 @@ function take(): void {
 </script>
 
 <template>
-  <aside v-if="advice" id="scope-advice" class="advice row-flat" aria-label="What the job is for">
-    <p class="label">
-      <b>{{ SCOPE_WORDS[advice.to] }}</b> would do · {{ advice.why }}.
-      <template v-if="left.length > 0">Left unlooked at: {{ left.join(', ') }}.</template>
-    </p>
-    <BenchButton @press="take">Make it: {{ SCOPE_WORDS[advice.to] }}</BenchButton>
-  </aside>
+  <AdviceBar
+    v-if="advice"
+    id="scope-advice"
+    label="What the job is for"
+    :take="`Make it: ${SCOPE_WORDS[advice.to]}`"
+    @take="take"
+  >
+    <b>{{ SCOPE_WORDS[advice.to] }}</b> would do · {{ advice.why }}.
+    <template v-if="left.length > 0">Left unlooked at: {{ left.join(', ') }}.</template>
+  </AdviceBar>
 </template>
-
-<style scoped>
-.advice {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 14px;
-  align-items: center;
-  justify-content: space-between;
-  padding: 8px 14px;
-  border-left: 5px solid var(--blue);
-}
-.advice p {
-  flex: 1 1 300px;
-}
-</style>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { openJobView, type ValveLine, type OpenJobRequest } from '@dusk-wren/contract';
-import { PLACE_WORDS, PLACES, SCOPE_WORDS, type Place, type Scope } from '@dusk-wren/core/job';
-import { scopesOf } from '@dusk-wren/core/procedure';
+import { PLACE_WORDS, SCOPE_WORDS, type Place, type Scope } from '@dusk-wren/core/job';
+import { placesOf, reachedOutOfLine, scopesOf } from '@dusk-wren/core/procedure';
 import { asksOf, blankDraft, valveFrom } from '@dusk-wren/core/valve';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
@@ -21,11 +21,14 @@ const draft = ref(blankDraft());
 const picked = ref<ValveLine>();
 const valve = computed(() => picked.value?.valve ?? valveFrom(draft.value));
 const asks = computed(() => asksOf(valve.value));
-const place = ref<Place>('bare');
+const placed = ref<Place>('bare');
 const wanted = ref<Scope>('overhaul');
 const scopes = computed(() => scopesOf(valve.value.features));
 /** A valve that turns out to be another kind may not have what was wanted. */
 const scope = computed(() => (scopes.value.includes(wanted.value) ? wanted.value : 'overhaul'));
+const places = computed(() => placesOf(valve.value.features, scope.value));
+const place = computed(() => (places.value.includes(placed.value) ? placed.value : 'out and back'));
+const leaves = computed(() => reachedOutOfLine(valve.value.features, scope.value));
 const reported = ref('');
 const due = ref('');
 const problem = ref('');
@@ -78,9 +81,12 @@ async function open(): Promise<void> {
           <h2>This job</h2>
           <div class="fields">
             <v-select
-              v-model="place"
+              :model-value="place"
               label="Where it is worked on"
-              :items="PLACES.map((each) => ({ title: PLACE_WORDS[each], value: each }))"
+              :items="places.map((each) => ({ title: PLACE_WORDS[each], value: each }))"
+              :hint="leaves && `For this job it leaves its line: ${leaves}.`"
+              persistent-hint
+              @update:model-value="placed = $event"
             />
             <v-select
               :model-value="scope"

@@ -38,7 +38,7 @@ class Authority {
     const body = { valve: defaultValve(), site: USUAL_RULES, place: 'bare' as const, reported: '' };
     this.keep(
       must(
-        record(EMPTY_JOB, openJob(body, person(9)), {
+        record(EMPTY_JOB, must(openJob(body, person(9))), {
           commandId: commandId.parse(id(900)),
           by: person(9),
           at: NOW,

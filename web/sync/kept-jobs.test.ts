@@ -16,11 +16,15 @@ const LOST: PostAnswer = { kind: 'later', delay: { kind: 'no connection' } };
 const NOW = '2026-11-24T08:00:00.000Z';
 const JOB = randomUUID();
 const opened = must(
-  record(EMPTY_JOB, openJob({ valve: defaultValve(), site: USUAL_RULES, place: 'bare', reported: '' }, ADA), {
-    commandId: commandId.parse(randomUUID()),
-    by: ADA,
-    at: NOW,
-  }),
+  record(
+    EMPTY_JOB,
+    must(openJob({ valve: defaultValve(), site: USUAL_RULES, place: 'bare', reported: '' }, ADA)),
+    {
+      commandId: commandId.parse(randomUUID()),
+      by: ADA,
+      at: NOW,
+    },
+  ),
 );
 const gauge = {
   id: instrumentId.parse(randomUUID()),

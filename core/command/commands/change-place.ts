@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { PLACE_WORDS, placeOf, PLACES } from '../../job';
+import { reachedOutOfLine } from '../../procedure';
 import { ok, refuse, type Result } from '../../problem';
 import { defineCommand } from '../define-command';
 
@@ -15,6 +16,8 @@ export const changePlace = defineCommand({
       return no('A valve that came in bare was never in a line here; one that is in a line is not bare.');
     const isOut = plan.steps.some(({ id, status }) => id === 'lift.out' && status === 'done');
     if (isOut) return no('It has been lifted out: it goes back the way it came.');
+    const why = place === 'in line' && reachedOutOfLine(plan.valve.features, plan.scope);
+    if (why) return no(`For this job it leaves its line: ${why}.`);
     return ok([{ kind: 'place-changed', body: { place, reason } }]);
   },
 });

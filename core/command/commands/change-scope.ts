@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { SCOPE_WORDS, scopeOf, SCOPES } from '../../job';
+import { placeOf, SCOPE_WORDS, scopeOf, SCOPES } from '../../job';
 import { ok, refuse, type Result } from '../../problem';
-import { scopesOf } from '../../procedure';
+import { reachedOutOfLine, scopesOf } from '../../procedure';
 import { defineCommand } from '../define-command';
 
 /** The job is cut to what it is for, or widened by what was found. */
@@ -13,6 +13,8 @@ export const changeScope = defineCommand({
     if (scope === scopeOf(state)) return no(`It is so already: ${SCOPE_WORDS[scope]}.`);
     if (!scopesOf(plan.valve.features).includes(scope))
       return no(`Nothing of this valve is done by itself as: ${SCOPE_WORDS[scope]}.`);
+    const why = placeOf(state) === 'in line' && reachedOutOfLine(plan.valve.features, scope);
+    if (why) return no(`Say first that it goes out to the shop and back: ${why}.`);
     return ok([{ kind: 'scope-changed', body: { scope, reason } }]);
   },
 });

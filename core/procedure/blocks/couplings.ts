@@ -18,6 +18,18 @@ const COUPLED = [
 const TOUCH =
   'The touch is of plug on seat, no further. Lock nuts against the connector, indicator to the scale.';
 
+/** Position-seated trim is let go of where it is shut; what no spring shuts is driven there from the bench. */
+export const drivenToClosed = ({ features }: Context): Sketch | false =>
+  features.limits.kind === 'position-seated' &&
+  !opensByAir(features) && {
+    id: 'strip.to-closed',
+    benchAir: true,
+    title: 'Actuator to closed',
+    why: 'The gap between its stems is measured there, and goes back the same.',
+    caution: CAUTIONS.air,
+    minutes: 3,
+  };
+
 /** How the actuator is taken off the valve stem, by its coupling. Shared by every linear actuator. */
 export function uncoupled({ features }: Context): readonly Sketch[] {
   const { moved } = features;

@@ -3,8 +3,10 @@ import { CODE_OF_STAMP, mediumOf, POP_SPREAD, type HazardousMedium } from '../..
 import type { MeasureAsk, Task } from '../../task';
 import { leakAllowance, reliefSet } from '../../workings';
 import { onStep } from '../../job';
+import { CAUTIONS } from '../cautions';
 import type { Context } from '../draft';
 import { stepName } from '../relations';
+import type { ToolName } from '../tools';
 import { pressureAsk } from './asks';
 import { seatTestBy, wants } from './pressure-tasks';
 
@@ -27,6 +29,31 @@ function aimOf(c: Context): GaugePressure | undefined {
 export function shareOfSet(c: Context, share: number): string {
   const psi = valueIn(aimOf(c) ?? psig(250), 'psig');
   return `${Math.round(share * psi * 10) / 10} psig`;
+}
+
+/** What brings the pressure: the rig of the shop, or a pump at the valve’s own test connection. */
+export const sourceOf = ({ place }: Context): ToolName =>
+  place === 'in line' ? 'hand pump and test gauge' : 'test rig';
+
+/** The caution at a pop; in its line it says where the pressure comes from. */
+export const poppedBy = ({ place }: Context, words: string): string =>
+  [
+    CAUTIONS.pressure,
+    words,
+    ...(place === 'in line'
+      ? [
+          'Its block stays shut and locked: the pressure comes from a hand pump or a bottle of its own, at the test connection between block and valve. No such connection: the valve comes out.',
+        ]
+      : []),
+  ].join(' ');
+
+/** In its line the pressure that was brought to it is let down and proved gone, before the next hand goes in. */
+export function letDownAfter({ place }: Context, task: Task): Task {
+  if (task.kind !== 'measure' || place !== 'in line') return task;
+  return {
+    ...task,
+    asks: [...task.asks, { ...pressureAsk('test connection, let down', '0 psig'), mustBe: 'zero' }],
+  };
 }
 
 /** The cold differential test pressure, as worked from the set pressure: back pressure and temperature are in it. */

@@ -4,7 +4,16 @@ import { arrivalOf } from '../blocks/arrival';
 import { lengthAsk, pressureAsk } from '../blocks/asks';
 import { boltUp } from '../blocks/bolting';
 import { measured } from '../blocks/measured';
-import { coldSetTask, popsTask, RELIEF_SET, shareOfSet, tightnessTask } from '../blocks/relief-tests';
+import {
+  coldSetTask,
+  letDownAfter,
+  poppedBy,
+  popsTask,
+  RELIEF_SET,
+  shareOfSet,
+  sourceOf,
+  tightnessTask,
+} from '../blocks/relief-tests';
 import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft } from '../draft';
 import type { MeasureAsk } from '../../task';
@@ -68,16 +77,16 @@ function asFound(c: Context): Draft[] {
       id: 'strip.as-found-pop',
       title: 'As-found pop test, before anything is touched',
       why: 'Where it opened, where it shut, what it leaked: the only proof of whether the interval is right. Not open at 150 % of set: treat as stuck shut.',
-      caution: `${CAUTIONS.pressure} Ear protection; outlet piped away.`,
-      tools: ['test rig'],
-      task: {
+      caution: poppedBy(c, 'Ear protection; outlet piped away.'),
+      tools: [sourceOf(c)],
+      task: letDownAfter(c, {
         kind: 'measure',
         asks: [
           pressureAsk('set pressure, as found', shareOfSet(c, 1)),
           pressureAsk('reseat, as found', shareOfSet(c, 0.93)),
           pressureAsk('first leak, as found', shareOfSet(c, 0.91)),
         ],
-      },
+      }),
       minutes: 20,
     },
   ]);
@@ -305,9 +314,9 @@ function set(c: Context, { balancedBy, pilot }: ReliefDisc): Draft[] {
           : 'Set at the cold differential test pressure',
         why: 'Back pressure and temperature are in that figure. The spring is not reset more than 5 % off its marked range.',
         caution: CAUTIONS.relief,
-        tools: ['test rig'],
+        tools: [sourceOf(c)],
         parts: ['compression screw'],
-        task: coldSetTask(c),
+        task: letDownAfter(c, coldSetTask(c)),
         minutes: 15,
       },
       {
@@ -320,14 +329,14 @@ function set(c: Context, { balancedBy, pilot }: ReliefDisc): Draft[] {
         minutes: 2,
       },
     ]),
-    ...sequence(c, proving(RELIEF), [
+    ...sequence(c, { ...proving(RELIEF), ownPressure: true, provides: ['tests', 'seat tested'] }, [
       {
         id: 'test.pops',
         title: 'Three consistent pops',
         why: 'Within tolerance of what it was set to, and of each other; outside, the screw again and pop again.',
-        caution: `${CAUTIONS.pressure} Ear protection.`,
-        tools: ['test rig'],
-        task: popsTask(c),
+        caution: poppedBy(c, 'Ear protection.'),
+        tools: [sourceOf(c)],
+        task: letDownAfter(c, popsTask(c)),
         minutes: 15,
       },
       onRig && {

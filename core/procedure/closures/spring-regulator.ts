@@ -59,10 +59,7 @@ function apart(c: Context, closing: Closing): Draft[] {
     }),
     {
       id: 'strip.body',
-      title: 'Bottom cap in the vice: tap the body loose from it and unscrew it',
-      why: 'A soft hammer all round breaks the thread loose.',
-      caution: 'Not with a pipe wrench on the body.',
-      tools: ['soft hammer', 'vice, soft jaws'],
+      ...(c.place === 'in line' ? CAP_FROM_BELOW : CAP_IN_VICE),
       off: ['bottom cap'],
       minutes: 6,
     },
@@ -144,9 +141,24 @@ function together(c: Context, closing: Closing): Draft[] {
   ]);
 }
 
+const CAP_IN_VICE = {
+  title: 'Bottom cap in the vice: tap the body loose from it and unscrew it',
+  why: 'A soft hammer all round breaks the thread loose.',
+  caution: 'Not with a pipe wrench on the body.',
+  tools: ['soft hammer', 'vice, soft jaws'],
+} as const;
+
+/** With the body in its pipe the cap is turned, not the body. */
+const CAP_FROM_BELOW = {
+  title: 'Bottom cap: tap it loose and unscrew it from below, the body held with a second spanner',
+  why: 'A soft hammer all round breaks the thread loose; the second spanner keeps the turn out of the pipe joints.',
+  caution: 'Not with a pipe wrench on the body. A hand under the cap: gate and return spring stand in it.',
+  tools: ['soft hammer', 'two spanners'],
+} as const;
+
 function set(c: Context): Draft[] {
   return [
-    ...sequence(c, setUp(REGULATOR), [
+    ...sequence(c, setUp(REGULATOR, [], 'bench set'), [
       {
         id: 'setup.pressure',
         title: 'Set by gauge, flowing',

@@ -4,12 +4,35 @@ import { pressureAsk } from '../blocks/asks';
 import { closureProcedure } from '../closures';
 import { draft, feature, type Context, type Draft, type Fragment } from '../draft';
 import { jointProcedure } from '../joints';
+import type { Task } from '../../task';
 import { ifThere, stepName } from '../relations';
 import { RESTORED } from './isolation/steps';
 
 const because = feature('it stayed in its line');
 const LOOK = stepName('service.look');
 const GLAND = stepName('service.gland');
+
+const passing = (what: string): Task => ({
+  kind: 'measure',
+  asks: [{ what, dimension: 'flow', example: '0 mL/min' }],
+});
+
+const PASSES = {
+  title: 'Shut it: does it pass?',
+  why: 'By the gauge downstream, by its warmth, or by ultrasound. How and how much is kept.',
+  caution: 'With the operator: the process feels it.',
+  task: passing('passing when shut'),
+  optional: 'only where the process lets it be shut',
+} as const;
+
+/** What relieves is shut at its working pressure anyway: nobody shuts it to see. */
+const WEEPS = {
+  title: 'At working pressure: does it weep?',
+  why: 'At its outlet by ear, by warmth or by ultrasound: what weeps now is dirt that came with the line.',
+  caution: 'Nobody stands before its outlet.',
+  task: passing('weeping at the outlet'),
+  optional: 'only where its outlet can be heard or felt',
+} as const;
 
 const NONE = quantity('count', 0, 'pieces');
 
@@ -66,16 +89,7 @@ function proof(c: Context): Draft[] {
           draft({
             ...thread,
             name: stepName('service.seat'),
-            title: 'Shut it: does it pass?',
-            why: 'By the gauge downstream, by its warmth, or by ultrasound. How and how much is kept.',
-            caution: 'With the operator: the process feels it.',
-            task: {
-              kind: 'measure',
-              asks: [
-                { what: 'passing when shut', dimension: 'flow', example: '0 mL/min', instrument: 'test rig' },
-              ],
-            },
-            optional: 'only where the process lets it be shut',
+            ...(relieves(closureOf(c.features)) ? WEEPS : PASSES),
             minutes: 10,
             after: [LOOK, ifThere(GLAND)],
           }),

@@ -2,20 +2,34 @@ import { wordReason } from '../../inspection';
 import { capital, phrase } from '../../quantity';
 import { slug } from '../blocks/arrival';
 import { CAUTIONS } from '../cautions';
-import { partsOf } from '../../valve';
+import { partsOf, type PartRole } from '../../valve';
 import { finding, type Context, type Fragment } from '../draft';
 import { repair, sequence } from '../sequence';
 
 /** Every part that seals on a flat face. */
-const faces = ({ valve }: Context) =>
-  partsOf(valve).flatMap(({ role, kind }) => (kind === 'joint' ? [role] : []));
+const faces = ({ valve }: Context) => partsOf(valve).filter(({ kind }) => kind === 'joint');
+
+const turned = (part: PartRole) =>
+  ({
+    title: `Turn the joint face of the ${part}`,
+    why: 'Too deep to lap: the least cut that cleans it up.',
+    tools: ['lathe'],
+  }) as const;
+
+/** A face that stays in its line goes on no lathe. */
+const faced = (part: PartRole) =>
+  ({
+    title: `Face the joint of the ${part} where it stands`,
+    why: 'Too deep to lap: a portable machine clamped on, the least cut that cleans it up. No such machine: the valve comes out of its line, and the place of the work is changed.',
+    tools: ['portable facing machine'],
+  }) as const;
 
 /** Lapping or turning the joint faces, when a look said so. */
 export const jointFaces: Fragment = {
   name: 'joint faces',
   openings: 'first',
   compose: (c) =>
-    faces(c).flatMap((part) => {
+    faces(c).flatMap(({ role: part, stays }) => {
       const call = c.calls.get(part);
       if (call?.verdict !== 'rework') return [];
       const because = finding(phrase`${part}: ${wordReason(call.reason)}`, call.because.at(-1));
@@ -35,11 +49,9 @@ export const jointFaces: Fragment = {
       return sequence(c, repair(because, []), [
         method === 'turn joint face' && {
           id: `repair.turn-${face}-face`,
-          title: `Turn the joint face of the ${part}`,
-          why: 'Too deep to lap: the least cut that cleans it up.',
+          ...(c.place === 'in line' && stays ? faced(part) : turned(part)),
           caution: CAUTIONS.lathe,
           parts: [part],
-          tools: ['lathe'],
           minutes: 60,
         },
         {

@@ -9,6 +9,7 @@ import { draft, fromCall, type Context, type Draft, type Fragment } from '../dra
 import { closureProcedure } from '../closures';
 import { ifThere, stepName, type StepName } from '../relations';
 import { lookOf } from './looks';
+import { reaches } from './out-of-scope';
 import { isBlued } from './seat-work/contacts';
 
 /** Ordering and receiving what a call renews, fitting it where fitting is work of its own, and small rework. */
@@ -18,7 +19,7 @@ export const partRenewal: Fragment = {
   compose: (c) =>
     partsOf(c.valve).flatMap(({ role, policy, leadDays }): Draft[] => {
       const call = c.calls.get(role);
-      if (!call || policy === 'renew always') return [];
+      if (!call || policy === 'renew always' || (c.works(role) && !reaches(c, role))) return [];
       if (call.verdict === 'renew') return [...bought(c, role, leadDays, call), ...fitted(c, role, call)];
       return call.verdict === 'rework' ? [...compared(c, role, call), ...reworked(c, role, call)] : [];
     }),

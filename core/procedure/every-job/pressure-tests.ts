@@ -108,6 +108,7 @@ function seatTest(
 ): Draft {
   return draft({
     ...usual,
+    ...(c.place === 'in line' ? { tools: ['hand pump and test gauge'] } : {}),
     name: stepName('test.seat'),
     title: 'Seat test',
     why: how,

@@ -2,11 +2,14 @@ import { wordReason } from '../../inspection';
 import { phrase } from '../../quantity';
 import { always, draft, feature, finding, rule, type Context, type Draft, type Fragment } from '../draft';
 import { ifThere, stepName, type Relation } from '../relations';
+import { isolatedOn } from './isolation/isolated';
+import { PERMIT } from './isolation/steps';
 
 const PLACE = stepName('release.place');
 const SHELF = stepName('release.shelf');
 const CONDEMN = stepName('release.condemn');
 const QUOTE = stepName('release.quote');
+const LOCKED = stepName('release.locked');
 
 /** Stage 10: back in line, tags off, paper signed. */
 export const release: Fragment = {
@@ -41,7 +44,8 @@ export const quote: Fragment = {
       because: rule('scope: receive and quote'),
       after: ['inspected'],
     }),
-    sign(c, 'Sign the report', [QUOTE]),
+    ...stillIsolated(c, [QUOTE]),
+    sign(c, 'Sign the report', [QUOTE, ifThere(LOCKED)]),
   ],
 };
 
@@ -98,13 +102,36 @@ function condemned(c: Context): Draft[] {
     draft({
       name: CONDEMN,
       stage: 'release',
-      title: 'Tag the valve condemned and set it apart',
+      title:
+        c.place === 'in line'
+          ? 'Tag the valve condemned; its line stays shut until it is replaced'
+          : 'Tag the valve condemned and set it apart',
       why: phrase`${call?.part ?? 'valve'}: ${call ? wordReason(call.reason) : 'condemned'}. A replacement is of the same type, the same or a higher pressure rating for the service, the same flange size, facing and face-to-face.`,
       minutes: 10,
       because: finding('a part that cannot be renewed is beyond repair', call?.because.at(-1)),
       after: ['inspected'],
     }),
-    sign(c, 'Sign the report', [CONDEMN]),
+    ...stillIsolated(c, [CONDEMN]),
+    sign(c, 'Sign the report', [CONDEMN, ifThere(LOCKED)]),
+  ];
+}
+
+/** An opened line is not given back: whoever goes home hands over the locks that stay. */
+function stillIsolated(c: Context, after: readonly Relation[]): Draft[] {
+  if (c.place === 'bare' || isolatedOn(c) === 'nothing') return [];
+  return [
+    draft({
+      name: LOCKED,
+      ofTheJob: true,
+      stage: 'release',
+      title: 'The isolation stays: hand over its locks and its sheet',
+      why: 'The line is open here: every lock, tag, vent and blind stays as it is until a valve is back in it.',
+      caution: PERMIT,
+      task: { kind: 'do', writes: 'which locks stay on, and who holds them from now' },
+      minutes: 10,
+      because: always('the line is left open'),
+      after,
+    }),
   ];
 }
 

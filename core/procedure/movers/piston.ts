@@ -5,7 +5,7 @@ import { feature, type Context, type Draft } from '../draft';
 import { stepName } from '../relations';
 import { once, rebuild, sequence, setUp, strip } from '../sequence';
 import type { MoverProcedure } from './mover';
-import { coupled, uncoupled } from '../blocks/couplings';
+import { coupled, drivenToClosed, uncoupled } from '../blocks/couplings';
 import { taken } from '../blocks/taken';
 
 const PISTON = feature('double-acting piston actuator');
@@ -41,13 +41,11 @@ const side = (c: Context) => c.has('positioner') && !onTop(c);
 const connector = (c: Context) => (c.has('stem connector') ? (['stem connector'] as const) : []);
 
 function off(c: Context): Draft[] {
-  const placed = c.features.limits.kind === 'position-seated';
   return sequence(c, strip(PISTON, ['marked'], 'actuator off'), [
+    drivenToClosed(c),
     {
       id: 'strip.air-lines',
-      title: placed
-        ? 'Actuator to closed; air, positioner and switches disconnected'
-        : 'Air lines off, ends capped',
+      title: 'Air lines off, ends capped',
       why: 'One grain of sand blocks a nozzle. Mark which goes where.',
       caution: CAUTIONS.air,
       off: ['air lines', ...(side(c) ? (['positioner'] as const) : [])],

@@ -6,7 +6,7 @@ import { feature, type Context, type Draft } from '../draft';
 import { stepName } from '../relations';
 import { once, rebuild, sequence, setUp, strip } from '../sequence';
 import type { MoverProcedure } from './mover';
-import { coupled, uncoupled } from '../blocks/couplings';
+import { coupled, drivenToClosed, uncoupled } from '../blocks/couplings';
 import { stackApart, stackTogether } from '../blocks/diaphragm-stack';
 import { compared, taken, turnsAsk } from '../blocks/taken';
 
@@ -43,14 +43,11 @@ const PRELOAD = stepName('strip.preload');
 const TURNS = turnsAsk('turns of the spring adjuster', '6 turns');
 
 function off(c: Context): Draft[] {
-  const { limits } = c.features;
   return sequence(c, strip(ACTUATOR, ['marked', 'blind head off'], 'actuator off'), [
+    drivenToClosed(c),
     {
       id: 'strip.air-lines',
-      title:
-        limits.kind === 'position-seated'
-          ? 'Actuator to closed; air, positioner and switches disconnected'
-          : 'Air lines, positioner and switches disconnected',
+      title: 'Air lines, positioner and switches disconnected',
       why: 'Ends capped: one grain of sand blocks a nozzle. Mark which goes where.',
       caution: CAUTIONS.air,
       off: ['air lines', ...(c.has('positioner') ? (['positioner'] as const) : [])],

@@ -138,7 +138,7 @@ function leverOn(c: Context, small: boolean): Draft[] {
 }
 
 function balanced(c: Context): Draft[] {
-  return sequence(c, setUp(LEVER), [
+  return sequence(c, setUp(LEVER, [], 'bench set'), [
     {
       id: 'setup.weight',
       title: 'Weight position: balance the hydrostatic head, recomputed',

@@ -50,6 +50,8 @@ export interface Closure<F = Features['closure']> {
   readonly onPump?: true;
   /** Its body stays in the line for the work. */
   readonly staysInLine?: true;
+  /** It cannot be reached while the body is in its line: why, as the end of a sentence. */
+  readonly reachedOutOfLine?: string;
   /** Repacked where it stands, these parts coming off and no others. */
   readonly repackedInPlace?: readonly PartRole[];
   /** New at every overhaul here, where others of their role are looked at: its kit brings them. */

@@ -7,6 +7,7 @@ export const shearPiston: Closure = {
   ratedBy: 'nothing',
   turnedBy: 'stem',
   onPump: true,
+  reachedOutOfLine: 'the sub that its piston comes out through is what it stands on',
   stemRolledFlat: true,
   renewed: ['piston washer'],
   parts: () => ['stem cushion', 'cotter', 'piston washer', 'relief piston', 'liner sub', 'sub O-ring'],

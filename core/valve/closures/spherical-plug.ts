@@ -12,6 +12,7 @@ export const sphericalPlug: Closure = {
   ratedBy: 'class',
   turnedBy: 'shaft',
   packed: true,
+  reachedOutOfLine: 'its plug and seat come out through the flange end',
   parts: () => [
     'packing box ring',
     'shaft retaining pin',

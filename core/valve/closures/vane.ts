@@ -7,5 +7,6 @@ export const vane: Closure = {
   ratedBy: 'class',
   turnedBy: 'shaft',
   packed: true,
+  reachedOutOfLine: 'its disc and liner come out through the flange end',
   parts: () => ['shaft bushes', 'vane', 'seat liner'],
 };
