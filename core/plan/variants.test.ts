@@ -4,6 +4,7 @@ import { BenchJob } from '../testing/bench';
 import {
   defaultValve,
   featuresSchema,
+  moverWords,
   partsOf,
   type ConstructionId,
   type RawFeatures,
@@ -54,6 +55,10 @@ describe.each(VARIANTS)('%s', (_, valve, besides) => {
 });
 
 describe('what a variant asks for', () => {
+  it('a pilot-operated valve is moved through its pilot, on its plate; others against their spring', () => {
+    expect(moverWords(relief({ pilot: true }).features).name).toMatch(/pilot/);
+    expect(moverWords(relief({}).features).name).toMatch(/against a spring/);
+  });
   const tests = (valve: Valve) =>
     new BenchJob(valve, { place: 'bare' })
       .plan()

@@ -1,14 +1,15 @@
 import type { Features } from './features';
+import { closureOf } from './closures';
 import { moverOf } from './movers';
 import { positionerOf } from './positioners';
 
 /** What moves a valve, and what it does when that fails, in the words of a nameplate. */
 export function moverWords(features: Features): { name: string; fails: string } {
   const { moved } = features;
-  const { name, fails = 'stays where it is left' } = moverOf(features);
+  const { name: mover, fails = 'stays where it is left' } = moverOf(features);
   const placed = positionerOf(features) ? ', positioner' : '';
   return {
-    name: `${name}${placed}`,
+    name: `${closureOf(features).movedBy?.(features.closure) ?? mover}${placed}`,
     fails:
       'action' in moved
         ? `${moved.action}: fails ${moved.action === 'air-to-open' ? 'closed' : 'open'}`

@@ -84,8 +84,6 @@ async function open(): Promise<void> {
               :model-value="place"
               label="Where it is worked on"
               :items="places.map((each) => ({ title: PLACE_WORDS[each], value: each }))"
-              :hint="leaves && `For this job it leaves its line: ${leaves}.`"
-              persistent-hint
               @update:model-value="placed = $event"
             />
             <v-select
@@ -96,6 +94,7 @@ async function open(): Promise<void> {
             />
             <v-text-field v-model="due" type="date" label="Wanted by" />
           </div>
+          <p v-if="leaves" class="label">For this job it leaves its line: {{ leaves }}.</p>
           <v-textarea v-model="reported" label="What was reported" maxlength="400" />
         </section>
         <p v-if="asks.length > 0" class="ask label">

@@ -74,6 +74,8 @@ export interface Closure<F = Features['closure']> {
   // Methods, not properties: their parameters compare both ways, so that a record by kind is a record of closures.
   /** What closes, and what it closes on, from the first to come out to the last. */
   parts(own: F, all: Features): readonly PartRole[];
+  /** What moves it, in the words of a nameplate, where that is not its mover. */
+  movedBy?(own: F): string | undefined;
   /** The faces that are blued; lapped-flat and soft ones are not. */
   contacts?(own: F, all: Features): readonly Contact[];
 }

@@ -8,6 +8,7 @@ export const reliefDisc: Closure<ReliefDisc> = {
   ratedBy: 'class',
   turnedBy: 'nothing of its own',
   marks: 'against a lap',
+  movedBy: ({ pilot }) => (pilot ? 'Pressure, through a pilot' : undefined),
   parts: ({ facing, balancedBy, pilot }) => [
     ...(pilot ? (['pilot valve', 'pilot seals', 'sense line', 'dome seal'] as const) : []),
     'spring washers',
