@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
-import { FIRST, openJob, signIn } from './bench';
+import { FIRST, openJob, openSheet, signIn } from './bench';
 
 /** The rules that the second look can break: between the two only colours differ. */
 const COLOUR_RULES = ['color-contrast', 'link-in-text-block'];
@@ -53,7 +53,7 @@ test('axe finds nothing serious on any page, in dusk and in daylight', async ({ 
   }
   await page.getByRole('button', { name: 'History' }).click();
   await inBothLooks(page);
-  await page.getByRole('link', { name: 'Certificate' }).click();
+  await openSheet(page, 'Certificate');
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
   await inBothLooks(page);
   await page.goto(FIRST);
@@ -62,7 +62,7 @@ test('axe finds nothing serious on any page, in dusk and in daylight', async ({ 
   await expect(page.getByText('Sheet PS-K15, Low-pressure')).toBeVisible();
   await inBothLooks(page);
   for (const link of ['Fetch list', 'Labels']) {
-    await page.getByRole('link', { name: link }).click();
+    await openSheet(page, link);
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
     await nothingSerious(page);
     await page.getByRole('link', { name: 'Back to the bench' }).click();

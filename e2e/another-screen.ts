@@ -1,6 +1,6 @@
 import { peopleView } from '@dusk-wren/contract';
 import { expect, type Browser, type Page } from '@playwright/test';
-import { jobPath, post, sessionOf } from './api';
+import { jobAt, jobPath, post, sessionOf } from './api';
 import { FIRST, PIN, SECOND, sign, title } from './bench';
 
 /** The job of a page on somebody else's screen, who is signed in there already: signing in is looked at elsewhere. */
@@ -21,7 +21,11 @@ async function onAnotherScreen(
   expect(signedIn.status(), await signedIn.text()).toBe(200);
   await other.goto(`${server}${jobPath(page)}`);
   await expect(other.locator('.in-hand, .signed').first()).toBeVisible();
+  const address = `${server}${jobPath(page)}`;
+  const had = (await jobAt(other, address)).entries.length;
   await work(other);
+  // What the screen shows as done may still be on its way: a screen that is shut takes it along.
+  await expect.poll(async () => (await jobAt(other, address)).entries.length).toBeGreaterThan(had);
   await context.close();
 }
 

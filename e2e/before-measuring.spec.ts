@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { checkIsolation } from './another-screen';
-import { FIRST, inHand, openJob, setMarks, sign, signIn, title } from './bench';
+import { FIRST, inHand, openJob, openSheet, setMarks, sign, signIn, title } from './bench';
 import { done, lockHung } from './by-screen';
 import { workPlainly, workTo } from './plain';
 
@@ -46,7 +46,7 @@ test('a control valve with half travel, from symptom to strip: found, isolated b
     await expect(inHand(page).getByRole('alert')).toContainText('Nothing proves that the upstream side');
     await inHand(page).getByLabel('A vent or drain upstream').check();
     await inHand(page).getByLabel('Volume shut in').fill('12 L');
-    await inHand(page).getByRole('button', { name: 'So it stands' }).click();
+    await inHand(page).getByRole('button', { name: 'This is the line' }).click();
     await workTo(page, /Shut, lock and tag the upstream/);
     await lockHung(page, 'L 900');
     await workTo(page, 'Prove zero: upstream side');
@@ -68,7 +68,7 @@ test('a control valve with half travel, from symptom to strip: found, isolated b
   });
 
   await test.step('the sheet says who locked what, and prints', async () => {
-    await page.getByRole('link', { name: 'Isolation' }).click();
+    await openSheet(page, 'Isolation');
     await expect(page.getByRole('heading', { name: 'Isolation sheet' })).toBeVisible();
     await expect(page.getByText('Stored:').first()).toContainText('kJ');
     await expect(page.getByRole('row', { name: /upstream block valve/ })).toContainText('Ines Okoro');
@@ -178,7 +178,7 @@ test('two people on an isolation: a block valve that passes stops the sheet', as
   await inHand(page).getByRole('button', { name: 'Take this reading' }).click();
   await expect(inHand(page).getByRole('alert')).toContainText('a block valve may pass');
   await expect(page.locator('#step-isolate\\.sign')).toHaveClass(/waits/);
-  await page.getByRole('link', { name: 'Isolation' }).click();
+  await openSheet(page, 'Isolation');
   await expect(page.getByRole('alert')).toContainText('Stop. An energy was read and is not gone');
 });
 

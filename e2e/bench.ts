@@ -24,6 +24,12 @@ export async function openJob(page: Page, tag: string): Promise<void> {
   await expect(page.locator('.in-hand, .signed').first()).toBeVisible();
 }
 
+/** Opens one of the papers of the job that is open. */
+export async function openSheet(page: Page, name: string): Promise<void> {
+  await page.getByText('Sheets', { exact: true }).click();
+  await page.getByRole('link', { name, exact: true }).click();
+}
+
 export const inHand = (page: Page) => page.locator('#in-hand');
 export const title = (page: Page) => inHand(page).getByRole('heading', { level: 2 });
 

@@ -1,6 +1,6 @@
 import { chromium, type Page } from '@playwright/test';
 import { join } from 'node:path';
-import { inHand, openJob, press, sign, signIn } from './bench';
+import { inHand, openJob, openSheet, press, sign, signIn } from './bench';
 import { workTo } from './plain';
 
 /** Takes the pictures of docs/screenshots from a fresh demo that runs at PORT: `npm run screenshots`. */
@@ -81,7 +81,7 @@ await ines.locator('.job > .right').evaluate((plan) => plan.scrollTo({ top: 330 
 await take(ines, 'fault-finder');
 await lead.goto(HERE);
 await openJob(lead, 'TW-31');
-await lead.getByRole('link', { name: 'Isolation' }).click();
+await openSheet(lead, 'Isolation');
 await lead.getByRole('heading', { name: 'Isolation sheet' }).waitFor();
 await take(lead, 'isolation');
 

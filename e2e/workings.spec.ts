@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { FIRST, openJob, signIn } from './bench';
+import { FIRST, openJob, openSheet, signIn } from './bench';
 
 /** Chooses a file as the dialog of the browser would. */
 async function choose(page: Page, file: { name: string; mimeType: string; buffer: Buffer }): Promise<void> {
@@ -57,7 +57,7 @@ test('a torque from the question to the certificate', async ({ page }) => {
     await openJob(page, 'WF-07');
     await page.getByRole('button', { name: 'History' }).click();
     await expect(page.getByText(/Torque for a bolt: Preload/)).toBeVisible();
-    await page.getByRole('link', { name: 'Certificate' }).click();
+    await openSheet(page, 'Certificate');
     await expect(page.getByRole('heading', { name: 'Workings kept with the job' })).toBeVisible();
   });
 

@@ -6,6 +6,8 @@ import { COMMANDS } from '@dusk-wren/core/command';
 import { JobRow } from './database/models';
 import { openShop, Screen, type Shop } from './testing/shop';
 
+/** So many requests at least, however slow the machine. */
+const ENOUGH = 200;
 /** `FUZZ_SECONDS=3600 npm test -- server` goes on for an hour; twenty seconds find what one change broke. */
 const SECONDS = Number(process.env['FUZZ_SECONDS'] ?? 20);
 const SEED = Number(process.env['FUZZ_SEED'] ?? 20261126);
@@ -145,54 +147,53 @@ describe('every route', () => {
       const ends = Date.now() + SECONDS * 1000;
       const real = { ':id': () => job, ':photo': randomUUID, ':kind': () => 'parts' };
       let asked = 0;
-      await fc.assert(
-        fc.asyncProperty(
-          fc.constantFrom(...routes),
-          fc.constantFrom(0, 1, 2, 3),
-          fc.boolean(),
-          fc.array(word, { minLength: 3, maxLength: 3 }),
-          fc.dictionary(fc.constantFrom('q', 'cursor', 'limit', 'units', 'after', 'job', 'step', 'x'), word),
-          body,
-          async ({ method, path }, who, rightPath, words, query, sent) => {
-            const screen = screens[who] ?? screens[0];
-            if (!screen) return;
-            let i = 0;
-            const filled = path.replace(/:\w+/g, (name) =>
-              rightPath && name in real
-                ? real[name as keyof typeof real]()
-                : encodeURIComponent(words[i++ % words.length] ?? ''),
-            );
-            const search = new URLSearchParams(query).toString();
-            // A stream that is let in never ends by itself: only refusals are looked at.
-            const address = STREAMS.test(path)
-              ? `${filled.replace(job, 'nowhere')}?${search}`
-              : `${filled}?${search}`;
-            asked++;
-            const request = screen.agent[method as 'get' | 'post' | 'put' | 'delete'](address)
-              .set(screen.headers())
-              .timeout(20_000);
-            const answer = await (method === 'get'
-              ? request
-              : request.set('content-type', 'application/json').send(written(sent)));
-            expect(answer.status, `${method} ${address} ${JSON.stringify(sent).slice(0, 300)}`).toBeLessThan(
-              500,
-            );
-            if (/^application\/json/.test(String(answer.headers['content-type'])))
-              expect(typed(answer), `${method} ${address}`).toBe(true);
-            if (method === 'delete')
-              screens[who] = await Screen.open(shop, who === 3 ? undefined : NAMES[who]);
-          },
-        ),
-        {
-          seed: SEED,
-          numRuns: 1_000_000,
-          interruptAfterTimeLimit: ends - Date.now(),
-          markInterruptAsFailure: false,
+      const anything = fc.asyncProperty(
+        fc.constantFrom(...routes),
+        fc.constantFrom(0, 1, 2, 3),
+        fc.boolean(),
+        fc.array(word, { minLength: 3, maxLength: 3 }),
+        fc.dictionary(fc.constantFrom('q', 'cursor', 'limit', 'units', 'after', 'job', 'step', 'x'), word),
+        body,
+        async ({ method, path }, who, rightPath, words, query, sent) => {
+          const screen = screens[who] ?? screens[0];
+          if (!screen) return;
+          let i = 0;
+          const filled = path.replace(/:\w+/g, (name) =>
+            rightPath && name in real
+              ? real[name as keyof typeof real]()
+              : encodeURIComponent(words[i++ % words.length] ?? ''),
+          );
+          const search = new URLSearchParams(query).toString();
+          // A stream that is let in never ends by itself: only refusals are looked at.
+          const address = STREAMS.test(path)
+            ? `${filled.replace(job, 'nowhere')}?${search}`
+            : `${filled}?${search}`;
+          asked++;
+          const request = screen.agent[method as 'get' | 'post' | 'put' | 'delete'](address)
+            .set(screen.headers())
+            .timeout(20_000);
+          const answer = await (method === 'get'
+            ? request
+            : request.set('content-type', 'application/json').send(written(sent)));
+          expect(answer.status, `${method} ${address} ${JSON.stringify(sent).slice(0, 300)}`).toBeLessThan(
+            500,
+          );
+          if (/^application\/json/.test(String(answer.headers['content-type'])))
+            expect(typed(answer), `${method} ${address}`).toBe(true);
+          if (method === 'delete') screens[who] = await Screen.open(shop, who === 3 ? undefined : NAMES[who]);
         },
       );
-      expect(asked).toBeGreaterThan(200);
+      await fc.assert(anything, {
+        seed: SEED,
+        numRuns: 1_000_000,
+        interruptAfterTimeLimit: ends - Date.now(),
+        markInterruptAsFailure: false,
+      });
+      // A slow machine asks as much, and takes its time.
+      if (asked <= ENOUGH) await fc.assert(anything, { seed: SEED, numRuns: ENOUGH + 1 });
+      expect(asked).toBeGreaterThan(ENOUGH);
     },
-    (SECONDS + 30) * 1000,
+    (SECONDS + 120) * 1000,
   );
 
   it('and what it stored can still be read', async () => {

@@ -25,6 +25,12 @@ watch(
     if (other && !bare.value) void router.push({ path: '/sign-in', query: { to: route.fullPath } });
   },
 );
+/** The first stop of the tab key: the step in hand where there is one, else the page. */
+function toWork(): void {
+  const step = document.querySelector<HTMLElement>('#in-hand h2');
+  (step ?? document.getElementById('main'))?.focus();
+  step?.scrollIntoView({ block: 'nearest' });
+}
 useKeys([
   { key: 'u', label: 'US or SI units', run: preferences.switchUnits },
   { key: 'd', label: 'Dusk or daylight', run: preferences.switchLook },
@@ -33,7 +39,7 @@ useKeys([
 
 <template>
   <v-app>
-    <a class="visually-hidden" href="#main">To the page</a>
+    <a class="skip label" href="#main" @click.prevent="toWork">To the work</a>
     <SideRail v-if="!bare" />
     <main id="main" :class="{ railed: !bare }" tabindex="-1">
       <router-view />
@@ -44,15 +50,24 @@ useKeys([
 
 <style scoped>
 .railed {
-  margin-left: 76px;
+  margin: 0 0 var(--rail-foot) var(--rail-left);
 }
 main {
   outline: none;
 }
-@media (max-width: 700px) {
-  .railed {
-    margin: 0 0 58px;
-  }
+.skip {
+  position: fixed;
+  left: 8px;
+  top: -80px;
+  z-index: 10;
+  padding: 12px 18px;
+  font-weight: 600;
+  color: var(--on-lamp);
+  background: var(--lamp);
+  border-radius: var(--radius);
+}
+.skip:focus {
+  top: 8px;
 }
 @media print {
   .railed {

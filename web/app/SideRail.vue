@@ -11,6 +11,7 @@ import {
 import { useRouter } from 'vue-router';
 import { usePreferences } from '../stores/preferences';
 import { useSession } from '../stores/session';
+import { keySheet } from '../keys/keys';
 
 const preferences = usePreferences();
 const session = useSession();
@@ -52,6 +53,9 @@ async function leave(): Promise<void> {
       >Workings
     </router-link>
     <span class="gap" />
+    <button type="button" class="place keys" aria-keyshortcuts="?" @click="keySheet.open = true">
+      <b aria-hidden="true">?</b>Keys
+    </button>
     <button
       type="button"
       class="place"
@@ -124,6 +128,10 @@ async function leave(): Promise<void> {
   background: var(--ground);
   border-left-color: var(--lamp);
 }
+.keys b {
+  font-size: 20px;
+  line-height: 22px;
+}
 .gap {
   flex: 1;
 }
@@ -148,7 +156,8 @@ async function leave(): Promise<void> {
   .place.here {
     border-top-color: var(--lamp);
   }
-  .gap {
+  .gap,
+  .keys {
     display: none;
   }
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { describeEntry, fallsWith, hangingLocks, type Entry } from '@dusk-wren/core/job';
+import { broughtBack } from '@dusk-wren/core/plan';
 import { computed, ref } from 'vue';
 import { sayDay, sayTime } from '../parts/dates';
 import BenchButton from '../parts/BenchButton.vue';
@@ -33,6 +34,13 @@ const hangs = (entry: Entry) =>
   entry.kind === 'lock-hung' && job.state && hangingLocks(job.state).some(({ seq }) => seq === entry.seq)
     ? entry.body.lock
     : undefined;
+/** The steps that are asked for again once the entry is struck. */
+const comesBack = computed(() => {
+  const { planned } = job;
+  if (striking.value === undefined || !planned) return [];
+  const then = job.would({ kind: 'strike-entry', body: { entry: striking.value, reason: 'to be said' } });
+  return then ? broughtBack(planned, then).map(({ title }) => title) : [];
+});
 function leave(): void {
   striking.value = undefined;
   reason.value = '';
@@ -81,6 +89,10 @@ function addNote(): void {
           <p v-if="hangs(entry)" class="problem">
             Is lock {{ hangs(entry) }} off the valve? Struck, nobody is asked to take it off any more.
           </p>
+          <p v-if="comesBack.length > 0" class="label">
+            This brings back {{ comesBack.length === 1 ? 'a step' : `${comesBack.length} steps` }}:
+            {{ comesBack.join('; ') }}.
+          </p>
           <p v-if="falls(entry).length > 0" class="problem">
             These fall with it and are asked for again: {{ falls(entry).join('; ') }}.
           </p>
@@ -120,7 +132,8 @@ li > .label:not(button) {
 li > button {
   grid-column: 3;
   grid-row: 1 / span 2;
-  min-height: 36px;
+  min-height: var(--touch);
+  min-width: var(--touch);
   font-size: 15px;
   color: var(--muted);
   background: none;

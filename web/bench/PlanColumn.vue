@@ -11,6 +11,7 @@ import PlaceAdvice from './PlaceAdvice.vue';
 import ScopeAdvice from './ScopeAdvice.vue';
 import StepFold from './StepFold.vue';
 import StepInHand from './StepInHand.vue';
+import TakeBack from './TakeBack.vue';
 
 /** The plan: what came before folds up above, the step in hand stands large, what follows waits below with its reasons. */
 const job = useJob();
@@ -75,6 +76,7 @@ useKeys([
       <StepFold v-else :step="last">
         {{ doneWords(last)
         }}<template #end>
+          <TakeBack v-if="last.finished" :key="last.finished.seq" :step="last" />
           <button
             v-if="done.length > 1"
             type="button"
@@ -108,7 +110,7 @@ useKeys([
       :class="{ fresh: fresh.isPending.value }"
       :step="job.inHand"
     />
-    <p v-if="job.said" class="problem said" role="alert">{{ job.said }}</p>
+    <p v-if="job.said && (signed || !job.inHand)" class="problem said" role="alert">{{ job.said }}</p>
     <StepFold
       v-for="step in after"
       :key="step.id"

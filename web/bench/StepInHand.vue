@@ -3,18 +3,39 @@ import { mdiAlertOutline } from '@mdi/js';
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import { DEFER } from '@dusk-wren/core/procedure';
 import { taskKind } from '@dusk-wren/core/task';
-import { computed } from 'vue';
+import { computed, onMounted, provide, useTemplateRef } from 'vue';
+import { toEmptyField } from '../keys/fields';
 import { sayMinutes } from '../parts/dates';
 import BenchButton from '../parts/BenchButton.vue';
 import { useJob } from '../stores/job';
 import { usePreferences } from '../stores/preferences';
+import { STEP_DRAFTS } from './drafts';
+import { STEP_BAR } from './step-bar';
 import { trayOf } from './tray';
 import { TASK_COMPONENTS } from './tasks';
 
+/** Tasks whose first act is typing: a figure, a lock, an answer. A gauge or a wrench is picked up first. */
+const typedFirst = (of: PlannedStep['task']): boolean =>
+  of.kind === 'lock' ||
+  of.kind === 'ask' ||
+  (of.kind === 'measure' &&
+    !of.asks.some(({ mustBe, instrument }) => mustBe === 'zero' && instrument === 'gauge'));
 /** The step in hand, large: what, why, caution, tools, and its task in place. */
 const props = defineProps<{ step: PlannedStep }>();
-const task = computed(() => props.step.task);
 const job = useJob();
+const task = computed(() => props.step.task);
+provide(STEP_DRAFTS, `${job.id ?? ''}/${props.step.id}`);
+provide(STEP_BAR, useTemplateRef<HTMLElement>('bar'));
+const heading = useTemplateRef<HTMLElement>('heading');
+/** The hand goes to the first figure, lock number or answer; where nothing is typed first, the keys are the bench's. */
+onMounted(() => {
+  const now = document.activeElement;
+  if (now && now !== document.body && now.id !== 'main') return;
+  if (matchMedia('(pointer: fine)').matches && typedFirst(task.value)) {
+    if (heading.value?.parentElement && toEmptyField(heading.value.parentElement)) return;
+  }
+  heading.value?.focus({ preventScroll: true });
+});
 const { tell } = usePreferences();
 /** Where what comes off here goes: places are counted as parts come off. */
 const tray = computed(() =>
@@ -30,7 +51,7 @@ const needs = computed(() =>
 
 <template>
   <article class="in-hand" :class="{ deliberate: step.deliberate }">
-    <h2>{{ step.title }}</h2>
+    <h2 ref="heading" tabindex="-1">{{ step.title }}</h2>
     <p v-if="step.optional" class="label optional">Wanted {{ step.optional }}.</p>
     <p class="why">{{ tell(step.why) }}</p>
     <p v-if="step.caution" class="caution">
@@ -54,8 +75,15 @@ const needs = computed(() =>
     <p v-if="step.deliberate && !signed" class="label only">
       By its own button alone, no key: pressure or an open valve comes next.
     </p>
-    <BenchButton v-if="step.optional && task.kind === 'measure'" @press="notNeeded">Not needed</BenchButton>
     <component :is="TASK_COMPONENTS[task.kind]" :step="step" :task="task" />
+    <footer class="foot">
+      <p v-if="job.said" class="problem" role="alert">{{ job.said }}</p>
+      <div ref="bar" class="bar">
+        <BenchButton v-if="step.optional && task.kind === 'measure'" class="last" @press="notNeeded"
+          >Not needed</BenchButton
+        >
+      </div>
+    </footer>
   </article>
 </template>
 
@@ -91,6 +119,46 @@ h2 {
 small {
   color: var(--muted);
   font-size: 14px;
+}
+h2:focus {
+  outline: none !important;
+}
+.foot {
+  position: sticky;
+  bottom: 0;
+  z-index: 2;
+  margin: 0 -18px -16px -18px;
+  padding: 10px 18px 14px;
+  display: grid;
+  gap: 8px;
+  background: var(--lit);
+  border-top: 1px solid var(--line);
+}
+.foot:has(> .bar:empty:only-child) {
+  display: none;
+}
+.bar {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: start;
+}
+.last {
+  order: 1;
+}
+@media (max-width: 860px) {
+  .foot {
+    position: fixed;
+    left: var(--rail-left);
+    right: 0;
+    bottom: var(--rail-foot);
+    margin: 0;
+    padding: 8px 12px;
+    box-shadow: 0 -4px 12px rgb(0 0 0 / 30%);
+  }
+  .bar > :deep(.lamp) {
+    flex: 1 1 auto;
+  }
 }
 .only {
   color: var(--lamp);

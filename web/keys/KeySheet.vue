@@ -1,16 +1,18 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
-import { activeKeys, keyName, useKeys } from './keys';
+import { activeKeys, keyName, keySheet, useKeys } from './keys';
 
-const open = ref(false);
 const sheet = ref<HTMLDialogElement>();
-useKeys([{ key: '?', label: 'Show the keys', run: () => (open.value = !open.value) }]);
+useKeys([{ key: '?', label: 'Show the keys', run: () => (keySheet.open = !keySheet.open) }]);
 const shown = computed(() => activeKeys.sets.flatMap((set) => set.filter(({ when }) => when?.() ?? true)));
-watch(open, (now) => (now ? sheet.value?.showModal() : sheet.value?.close()));
+watch(
+  () => keySheet.open,
+  (now) => (now ? sheet.value?.showModal() : sheet.value?.close()),
+);
 </script>
 
 <template>
-  <dialog ref="sheet" class="sheet row-flat" aria-label="Keys on this screen" @close="open = false">
+  <dialog ref="sheet" class="sheet row-flat" aria-label="Keys on this screen" @close="keySheet.open = false">
     <h2>Keys on this screen</h2>
     <dl>
       <template v-for="{ key, label } in shown" :key="key + label">

@@ -1,4 +1,4 @@
-import { onBeforeUnmount, onMounted, shallowReactive } from 'vue';
+import { onBeforeUnmount, onMounted, reactive, shallowReactive } from 'vue';
 
 export interface Key {
   /** As `KeyboardEvent.key` gives it, lower case. */
@@ -11,6 +11,9 @@ export interface Key {
 
 /** Every key that works on this screen now; the newest takes precedence. */
 export const activeKeys = shallowReactive<{ sets: (readonly Key[])[] }>({ sets: [] });
+
+/** The list of keys on this screen: opened by its own key, or from the rail. */
+export const keySheet = reactive({ open: false });
 
 const TYPING = 'input, textarea, select, [contenteditable], [role="combobox"], [role="listbox"]';
 /** What takes keys for itself; a page that has the focus as a whole does not. */

@@ -4,10 +4,11 @@ import { computed } from 'vue';
 import BenchButton from '../parts/BenchButton.vue';
 import JobPaper from '../parts/JobPaper.vue';
 import { useJob } from '../stores/job';
+import { useKeptHere } from '../stores/kept-here';
 import { usePreferences } from '../stores/preferences';
 
 /** Everything to have at the bench before the job starts: to walk the store with, and to print. */
-defineProps<{ id: string }>();
+const props = defineProps<{ id: string }>();
 const job = useJob();
 const { tell } = usePreferences();
 const list = computed(() => job.planned && fetchList(job.planned));
@@ -22,6 +23,13 @@ const groups = computed(() =>
       ] as const)
     : [],
 );
+const kept = useKeptHere();
+/** What is at the bench already, for this person on this device. */
+const ticked = (what: string) => kept.text<'' | 'there'>(() => `${props.id}/fetch/${what}`, '');
+function turn(what: string): void {
+  const tick = ticked(what);
+  tick.value = tick.value === '' ? 'there' : '';
+}
 const print = () => window.print();
 </script>
 
@@ -34,7 +42,11 @@ const print = () => window.print();
         <ul>
           <li v-for="item in items" :key="tell(item.what)">
             <label
-              ><input type="checkbox" /><span
+              ><input
+                type="checkbox"
+                :checked="ticked(tell(item.what)).value !== ''"
+                @change="turn(tell(item.what))"
+              /><span
                 ><b>{{ tell(item.what) }}</b
                 ><template v-if="item.count > 1"> × {{ item.count }}</template
                 ><template v-if="item.inCalibration">, in calibration</template>
@@ -64,16 +76,16 @@ section {
 label {
   display: flex;
   gap: 10px;
-  align-items: baseline;
-  min-height: 34px;
+  align-items: center;
+  min-height: var(--touch);
 }
 small {
   display: block;
   font-size: 14px;
 }
 input {
-  width: 18px;
-  height: 18px;
+  width: 26px;
+  height: 26px;
   flex: none;
   accent-color: var(--blue);
 }

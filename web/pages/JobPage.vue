@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { SCOPE_WORDS, type Stage } from '@dusk-wren/core/job';
 import type { PartRole } from '@dusk-wren/core/valve';
-import { computed, ref } from 'vue';
+import { computed, ref, useTemplateRef } from 'vue';
 import { sayDay, sayMinutes } from '../parts/dates';
 import HistoryPanel from '../bench/HistoryPanel.vue';
 import JobTools from '../bench/JobTools.vue';
@@ -13,10 +13,12 @@ import PlanColumn from '../bench/PlanColumn.vue';
 import SectionPanel from '../bench/SectionPanel.vue';
 import SyncSign from '../bench/SyncSign.vue';
 import { useKeys } from '../keys/keys';
+import { useFolding } from '../parts/folding';
 import ImportedSign from '../parts/ImportedSign.vue';
 import NamePlate from '../parts/NamePlate.vue';
 import ViewTabs from '../parts/ViewTabs.vue';
 import TravelScale from '../parts/TravelScale.vue';
+import { useKeptHere } from '../stores/kept-here';
 import { useOpenJob } from '../stores/open-job';
 
 /** The bench: nameplate and travel above, the valve in section on the left, the step in hand on the right. */
@@ -31,15 +33,24 @@ const VIEWS = [
   ['ways', 'Ways'],
   ['log', 'History'],
 ] as const;
-const view = ref<(typeof VIEWS)[number][0]>('section');
+const view = useKeptHere().text<(typeof VIEWS)[number][0]>(() => `${props.id}/tab`, 'section');
 
 const opening = computed(() => job.state?.records['job-opened'][0]?.body);
-const left = computed(() => {
+/** What changes while it is on the bench: what it is for, how long it takes still, the day it is wanted. */
+const time = computed(() => {
   const { summary } = job;
-  if (!summary || summary.state !== 'open') return summary?.state;
   const scope = job.planned?.scope ?? 'overhaul';
-  return `${scope === 'overhaul' ? '' : `${SCOPE_WORDS[scope]}: `}${sayMinutes(summary.remainingMinutes)} left, ready ${job.ready ? sayDay(job.ready) : '?'}`;
+  const about = scope === 'overhaul' ? 'This job' : `${SCOPE_WORDS[scope]}:`;
+  if (!summary || summary.state !== 'open') return { about, left: summary?.state ?? '', due: '' };
+  const due = opening.value?.due;
+  return {
+    about,
+    left: `${sayMinutes(summary.remainingMinutes)} left`,
+    due: due ? `due ${sayDay(due)}` : `ready ${job.ready ? sayDay(job.ready) : '?'}`,
+  };
 });
+const work = useTemplateRef<{ $el: HTMLElement }>('work');
+const { folded, unfold } = useFolding(() => work.value?.$el);
 const photographed = computed(
   () => new Set((job.state?.records['photo-added'] ?? []).flatMap(({ body }) => body.part ?? [])),
 );
@@ -68,7 +79,7 @@ useKeys([
   </div>
   <div v-else-if="job.planned && job.summary" class="job">
     <div class="top">
-      <NamePlate :valve="job.planned.valve" :due="opening?.due && sayDay(opening.due)" :left="left" />
+      <NamePlate :valve="job.planned.valve" :job="time" :folded="folded" @unfold="unfold" />
       <TravelScale
         :travel="job.summary.travel"
         :holds="job.summary.holds"
@@ -96,7 +107,7 @@ useKeys([
       <WaysPanel v-else-if="view === 'ways'" />
       <HistoryPanel v-else />
     </section>
-    <PlanColumn class="right" />
+    <PlanColumn ref="work" class="right" />
   </div>
   <p v-else class="page muted">Opening the job…</p>
 </template>
@@ -136,7 +147,7 @@ useKeys([
     display: flex;
     flex-direction: column;
     height: auto;
-    padding: 8px;
+    padding: 8px 8px 96px;
   }
   .top {
     position: sticky;

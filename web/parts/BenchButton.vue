@@ -2,7 +2,14 @@
 import { keyName } from '../keys/keys';
 
 /** The bench's button. `lamp` marks the one primary action of a page. */
-defineProps<{ lamp?: boolean; hint?: string; disabled?: boolean; kind?: 'button' | 'submit' }>();
+defineProps<{
+  lamp?: boolean;
+  hint?: string;
+  disabled?: boolean;
+  /** What is missing while it is unlit. */
+  lacking?: string;
+  kind?: 'button' | 'submit';
+}>();
 defineEmits<{ press: [] }>();
 </script>
 
@@ -14,8 +21,10 @@ defineEmits<{ press: [] }>();
     :disabled="disabled"
     @click="$emit('press')"
   >
-    <span><slot /></span>
-    <kbd v-if="hint" aria-hidden="true">{{ keyName(hint) }}</kbd>
+    <span
+      ><slot /><small v-if="disabled && lacking">{{ lacking }}</small></span
+    >
+    <kbd v-if="hint && !disabled" aria-hidden="true">{{ keyName(hint) }}</kbd>
   </button>
 </template>
 
@@ -45,10 +54,14 @@ defineEmits<{ press: [] }>();
 }
 .bench-button:disabled {
   color: var(--muted);
-  background: transparent;
-  border-style: dashed;
-  border-color: var(--line);
+  background: color-mix(in srgb, var(--muted) 14%, transparent);
+  border-color: transparent;
   cursor: not-allowed;
+}
+small {
+  display: block;
+  font-size: 14px;
+  font-weight: 500;
 }
 kbd {
   font-family: var(--label);

@@ -13,8 +13,18 @@ import {
 import { computed } from 'vue';
 import { usePreferences } from '../stores/preferences';
 
-/** The valve's nameplate, drawn as one: it never scrolls away. Unknown is said, not left blank. */
-const props = defineProps<{ valve: Valve; due?: string | undefined; left?: string | undefined }>();
+/**
+ * The valve's nameplate, drawn as one: it never scrolls away. Unknown is said, not left blank. On a job the time it still
+ * takes and the day it is wanted stand as large as its tag.
+ */
+const props = defineProps<{
+  valve: Valve;
+  /** What changes on it while it is on the bench. */
+  job?: { readonly about: string; readonly left: string; readonly due: string } | undefined;
+  /** One line, to leave the room to the work. */
+  folded?: boolean;
+}>();
+defineEmits<{ unfold: [] }>();
 const preferences = usePreferences();
 const { show } = preferences;
 
@@ -77,7 +87,22 @@ const LISTS = [
 </script>
 
 <template>
-  <div class="plate label" role="group" aria-label="Nameplate">
+  <div v-if="folded" class="plate folded label" role="group" aria-label="Nameplate">
+    <button type="button" aria-expanded="false" @click="$emit('unfold')">
+      <b>{{ valve.tag || 'tag?' }}</b>
+      <span class="through">{{ medium }}</span>
+      <span v-if="badge" class="hazard">
+        <svg viewBox="0 0 24 24" width="15" height="15" aria-hidden="true">
+          <path :d="mdiAlert" fill="currentColor" />
+        </svg>
+        <span>{{ badge }}</span>
+      </span>
+      <span v-if="job" class="time"
+        ><b>{{ job.left }}</b> {{ job.due }}</span
+      >
+    </button>
+  </div>
+  <div v-else class="plate label" role="group" aria-label="Nameplate">
     <i v-for="n in 4" :key="n" class="rivet" :class="`r${n}`" aria-hidden="true" />
     <div class="cell">
       <span class="tiny">Tag</span><b class="big">{{ valve.tag || 'tag?' }}</b
@@ -125,7 +150,11 @@ const LISTS = [
     </div>
     <div class="cell">
       <span class="tiny">For</span><b class="big">{{ valve.customer || 'customer?' }}</b>
-      <span>{{ [valve.location, due && `due ${due}`, left].filter(Boolean).join(', ') }}</span>
+      <span>{{ valve.location }}</span>
+    </div>
+    <div v-if="job" class="cell">
+      <span class="tiny">{{ job.about }}</span><b class="big">{{ job.left }}</b
+      ><span class="due">{{ job.due }}</span>
     </div>
   </div>
 </template>
@@ -135,8 +164,8 @@ const LISTS = [
   position: relative;
   display: grid;
   grid-template-columns:
-    fit-content(140px) minmax(0, 1.4fr) fit-content(170px) minmax(0, 1.5fr) minmax(0, 1.1fr)
-    minmax(0, 1.4fr);
+    fit-content(150px) minmax(0, 1.3fr) fit-content(150px) minmax(0, 1.4fr) minmax(0, 1fr) minmax(0, 1.1fr)
+    auto;
   color: var(--engraved);
   background: linear-gradient(var(--plate-high), var(--plate-low));
   border-radius: 7px;
@@ -156,6 +185,51 @@ const LISTS = [
 .cell:first-of-type {
   border-left: 0;
   padding-left: 4px;
+}
+.folded {
+  display: block;
+  padding: 0;
+}
+.folded button {
+  display: flex;
+  gap: 4px 14px;
+  align-items: center;
+  width: 100%;
+  min-height: var(--touch);
+  padding: 4px 16px;
+  font: inherit;
+  font-size: 17px;
+  color: inherit;
+  background: none;
+  border: 0;
+  text-align: left;
+  cursor: pointer;
+}
+.folded b {
+  font-size: 19px;
+}
+.folded .hazard {
+  align-self: center;
+  flex: 0 1 auto;
+  min-width: 0;
+}
+.folded .hazard span,
+.through {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.through {
+  flex: 0 2 auto;
+  min-width: 0;
+}
+.time {
+  margin-left: auto;
+  flex: none;
+}
+.due {
+  font-size: 16px;
+  font-weight: 600;
 }
 .tiny {
   font-size: 14px;
@@ -236,6 +310,15 @@ summary svg {
 .r2,
 .r4 {
   right: 9px;
+}
+@media (max-width: 700px) {
+  .folded button {
+    flex-wrap: wrap;
+    font-size: 15px;
+  }
+  .folded b {
+    font-size: 17px;
+  }
 }
 @media (max-width: 1240px) {
   .big {

@@ -1,7 +1,8 @@
 <script setup lang="ts" generic="D extends Dimension">
 import { wordProblem } from '@dusk-wren/contract/wording';
 import { format, parseQuantity, type Dimension, type Quantity } from '@dusk-wren/core/quantity';
-import { computed, ref, watch } from 'vue';
+import { computed, watch } from 'vue';
+import { useDraft } from '../bench/drafts';
 import { usePreferences } from '../stores/preferences';
 
 /** A quantity typed as it is spoken. What was typed stays; what was not understood is said below. */
@@ -16,13 +17,17 @@ const props = defineProps<{
 const emit = defineEmits<{ 'update:modelValue': [value: Quantity<D> | undefined]; enter: [] }>();
 
 const preferences = usePreferences();
-const text = ref(props.modelValue ? format(props.modelValue, preferences.units) : '');
+const text = useDraft(props.label);
+if (props.modelValue && text.value === '') text.value = format(props.modelValue, preferences.units);
 const parsed = computed(() => parseQuantity(text.value, props.dimension));
 const problem = computed(() => {
   if (text.value.trim() === '' || parsed.value.ok) return '';
   return wordProblem(parsed.value.problem);
 });
-watch(parsed, (result) => emit('update:modelValue', result.ok ? result.value : undefined));
+watch(parsed, (result) => emit('update:modelValue', result.ok ? result.value : undefined), {
+  // What was half typed when somebody went away is there again.
+  immediate: text.value !== '' && props.modelValue === undefined,
+});
 watch(
   () => props.modelValue,
   (value) => {

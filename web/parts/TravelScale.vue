@@ -2,6 +2,7 @@
 import { capital } from '@dusk-wren/core/quantity';
 import { STAGES, type Stage } from '@dusk-wren/core/job';
 import { computed } from 'vue';
+import { withArrows } from '../keys/arrows';
 
 /** A job's position as a valve shows its own: ten stages, a pointer, holds as notches below the line. */
 const props = defineProps<{
@@ -54,12 +55,13 @@ const words = computed(
       :style="{ left: `${((x(hold.at) + 6) / (LENGTH + 20)) * 100}%` }"
       aria-hidden="true"
     />
-    <nav v-if="labelled" class="stages label" aria-label="Stages">
+    <nav v-if="labelled" class="stages label" aria-label="Stages" @keydown="withArrows">
       <button
         v-for="each in STAGES"
         :key="each"
         type="button"
         :aria-current="each === stage ? 'step' : undefined"
+        :tabindex="each === stage ? 0 : -1"
         @click="$emit('stage', each)"
       >
         {{ capital(each) }}

@@ -1,20 +1,25 @@
 <script setup lang="ts" generic="T extends string">
+import { withArrows } from '../keys/arrows';
+
 /** Views of one page, side by side; the one shown is underlined in lamp. */
 defineProps<{ views: readonly (readonly [name: T, label: string])[] }>();
 const view = defineModel<T>({ required: true });
 </script>
 
 <template>
-  <div class="tabs label" role="group" aria-label="Show">
-    <button
-      v-for="[name, label] in views"
-      :key="name"
-      type="button"
-      :aria-pressed="view === name"
-      @click="view = name"
-    >
-      {{ label }}
-    </button>
+  <div class="tabs label">
+    <div class="views" role="group" aria-label="Show" @keydown="withArrows">
+      <button
+        v-for="[name, label] in views"
+        :key="name"
+        type="button"
+        :aria-pressed="view === name"
+        :tabindex="view === name ? 0 : -1"
+        @click="view = name"
+      >
+        {{ label }}
+      </button>
+    </div>
     <slot />
   </div>
 </template>
@@ -22,11 +27,23 @@ const view = defineModel<T>({ required: true });
 <style scoped>
 .tabs {
   display: flex;
-  flex-wrap: wrap;
-  gap: 4px 18px;
+  gap: 8px;
+  align-items: start;
+}
+/* Where they do not all fit, they scroll sideways and stay one line. */
+.views {
+  display: flex;
+  flex: 1;
+  min-width: 0;
+  gap: 2px;
+  overflow-x: auto;
+  scrollbar-width: none;
 }
 button {
-  min-height: 40px;
+  flex: none;
+  min-height: var(--touch);
+  min-width: var(--touch);
+  padding: 0 8px;
   font: inherit;
   font-size: 17px;
   font-weight: 600;

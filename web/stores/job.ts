@@ -220,6 +220,13 @@ export const useJob = defineStore('job', () => {
   /** Why this command would be refused now, in words; nothing when it would be taken. */
   const refusal = (command: RawCommand): string => (view.value && sync.value?.refusal(command)) ?? '';
 
+  /** The plan as it would be after this command; nothing when it would be refused. */
+  function would(command: RawCommand): Plan | undefined {
+    const then = view.value && sync.value?.would(command);
+    const result = then && plan(then);
+    return result?.ok ? result.value : undefined;
+  }
+
   /** Does a command that is a signature, by the PIN typed for it; answers whether it was taken, and says why not. */
   async function sign(command: RawCommand, pin: string): Promise<boolean> {
     const here = sync.value;
@@ -277,6 +284,7 @@ export const useJob = defineStore('job', () => {
     close,
     act,
     refusal,
+    would,
     sign,
     giveUp,
     dismissLapsed,

@@ -83,6 +83,12 @@ export class JobSync {
     return 'text' in tried ? tried.text : undefined;
   }
 
+  /** The job as it would stand after this command; nothing when it would be refused. */
+  would(command: RawCommand): JobState | undefined {
+    const tried = this.tryOn(this.state, command);
+    return 'text' in tried ? undefined : tried.state;
+  }
+
   /** Decides a command here; answers with the problem's words when it is refused, and sends it on otherwise. */
   do(command: RawCommand, signed?: { commandId: CommandId; confirmation: string }): string | undefined {
     const tried = this.tryOn(this.state, command, signed);

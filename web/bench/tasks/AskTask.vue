@@ -6,11 +6,14 @@ import { computed, ref } from 'vue';
 import BenchButton from '../../parts/BenchButton.vue';
 import QuantityField from '../../parts/QuantityField.vue';
 import { useJob } from '../../stores/job';
+import { useDraft } from '../drafts';
+import StepBar from '../StepBar.vue';
+import StepForm from '../StepForm.vue';
 
 /** Something unknown about the valve, asked for. */
 const props = defineProps<{ step: PlannedStep; task: TaskOf<'ask'> }>();
 const job = useJob();
-const text = ref('');
+const text = useDraft('answer');
 const choice = ref<string | number>();
 const quantity = ref<Quantity>();
 const input = computed(() => props.task.ask.input);
@@ -33,7 +36,7 @@ function answer(): void {
 </script>
 
 <template>
-  <form class="ask" @submit.prevent="answer">
+  <StepForm @send="answer">
     <v-select
       v-if="input.kind === 'choice'"
       v-model="choice"
@@ -56,15 +59,10 @@ function answer(): void {
       :inputmode="input.kind === 'whole number' ? 'numeric' : 'text'"
       :placeholder="input.kind === 'text' ? `such as ${input.example}` : ''"
     />
-    <BenchButton lamp kind="submit" :disabled="value === undefined">Keep the answer</BenchButton>
-  </form>
+    <StepBar>
+      <BenchButton lamp :disabled="value === undefined" lacking="answer it first" @press="answer"
+        >Keep the answer</BenchButton
+      >
+    </StepBar>
+  </StepForm>
 </template>
-
-<style scoped>
-.ask {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
-  gap: 12px;
-  align-items: start;
-}
-</style>

@@ -12,6 +12,7 @@ import ContactRing from '../../parts/ContactRing.vue';
 import QuantityField from '../../parts/QuantityField.vue';
 import WorkingPaper from '../../parts/WorkingPaper.vue';
 import { useJob } from '../../stores/job';
+import StepBar from '../StepBar.vue';
 import { usePreferences } from '../../stores/preferences';
 
 /** The blue line, marked on the drawn seat ring sector by sector; continuity, width and breaks as it is marked. */
@@ -59,16 +60,23 @@ const VERDICT = {
 } as const;
 const verdict = computed(() => VERDICT[answer.value?.result.verdict ?? 'no contact']);
 
-const paint = (sector: number) =>
-  (marks.value = marks.value.map((mark, i) => (i === sector ? brush.value : mark)));
-const all = (mark: Mark) => (marks.value = marks.value.map(() => mark));
+/** Whether anything was said of the blue yet: a ring that nobody touched is no check. */
+const touched = ref(false);
+function paint(sector: number): void {
+  touched.value = true;
+  marks.value = marks.value.map((mark, i) => (i === sector ? brush.value : mark));
+}
+function all(mark: Mark): void {
+  touched.value = true;
+  marks.value = marks.value.map(() => mark);
+}
 const keep = () => job.act({ kind: 'check-bluing', body: { step: props.step.id, arcs: body.value } });
 useKeys([
   { key: 'l', label: 'Mark: line', run: () => (brush.value = 'line') },
   { key: 'w', label: 'Mark: wide', run: () => (brush.value = 'wide') },
   { key: 'x', label: 'Mark: bare', run: () => (brush.value = 'none') },
   { key: 'a', label: 'Line all round', run: () => all('line') },
-  { key: 'enter', label: 'Keep this check', run: keep },
+  { key: 'enter', label: 'Keep this check', run: keep, when: () => touched.value },
 ]);
 </script>
 
@@ -94,9 +102,9 @@ useKeys([
           {{ label }} <kbd aria-hidden="true">{{ key }}</kbd>
         </button>
         <button type="button" class="brush label" @click="all('line')">
-          All round <kbd aria-hidden="true">A</kbd>
+          Line all round <kbd aria-hidden="true">A</kbd>
         </button>
-        <button type="button" class="brush label" @click="all('none')">Wipe</button>
+        <button type="button" class="brush label" @click="all('none')">Bare all round</button>
       </div>
       <div class="widths">
         <QuantityField v-model="line" label="Line width" dimension="length" example="30 thou" />
@@ -114,7 +122,16 @@ useKeys([
           <li>Widest {{ show(answer.result.widthMax) }}, at most {{ show(task.widest) }}</li>
         </ul>
       </div>
-      <BenchButton lamp hint="enter" @press="keep">Keep this check</BenchButton>
+      <StepBar>
+        <BenchButton
+          lamp
+          hint="enter"
+          :disabled="!touched"
+          lacking="mark what the blue shows, or press Bare all round"
+          @press="keep"
+          >Keep this check</BenchButton
+        >
+      </StepBar>
     </div>
     <WorkingPaper
       v-if="answer"

@@ -10,6 +10,7 @@ import BenchButton from '../../parts/BenchButton.vue';
 import QuantityField from '../../parts/QuantityField.vue';
 import WorkingPaper from '../../parts/WorkingPaper.vue';
 import { useJob } from '../../stores/job';
+import StepBar from '../StepBar.vue';
 import { usePreferences } from '../../stores/preferences';
 import InstrumentPick from '../InstrumentPick.vue';
 import { useReadings } from '../use-readings';
@@ -91,11 +92,11 @@ useKeys([{ key: 'w', label: 'Wrench in hand / put down', run: () => (running.val
       <p class="said label" :class="{ problem: last && last.verdict !== 'counts' }" role="status">
         {{ words }}
       </p>
-      <div class="buttons">
+      <StepBar>
         <BenchButton :lamp="!running" hint="w" @press="running ? stop() : start()">{{
           running ? 'Put the wrench down' : 'Pick up the wrench'
         }}</BenchButton>
-      </div>
+      </StepBar>
       <p v-if="aim !== undefined" class="label">
         Aim: bolt <b class="number">{{ aim }}</b>. Touch another bolt if the socket is there.
       </p>

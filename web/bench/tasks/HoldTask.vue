@@ -6,6 +6,7 @@ import { computed } from 'vue';
 import ContactRing from '../../parts/ContactRing.vue';
 import SignPress from '../SignPress.vue';
 import { useJob } from '../../stores/job';
+import StepBar from '../StepBar.vue';
 import { usePreferences } from '../../stores/preferences';
 import { useSession } from '../../stores/session';
 
@@ -30,7 +31,9 @@ const release = computed(() => ({ kind: 'release-hold' as const, body: { step: p
         list.
       </li>
     </ul>
-    <SignPress v-if="inspector" lamp :command="release">I have seen it: release the hold</SignPress>
+    <StepBar v-if="inspector"
+      ><SignPress lamp :command="release">I have seen it: release the hold</SignPress></StepBar
+    >
     <p v-else>
       It takes an inspector who did none of this work. Work that does not need this hold can go on meanwhile.
     </p>

@@ -8,6 +8,7 @@ import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
 import QuantityField from '../../parts/QuantityField.vue';
 import { useJob } from '../../stores/job';
+import StepBar from '../StepBar.vue';
 import { usePreferences } from '../../stores/preferences';
 
 /** The lapping log: one line a grit; the check after it decides whether another round comes. */
@@ -76,9 +77,16 @@ useKeys([
         >Log this grit</BenchButton
       >
     </form>
-    <BenchButton :lamp="log.length > 0" hint="enter" :disabled="log.length === 0" @press="done"
-      >Round done, all compound off</BenchButton
-    >
+    <StepBar>
+      <BenchButton
+        :lamp="log.length > 0"
+        hint="enter"
+        :disabled="log.length === 0"
+        lacking="log a grit first"
+        @press="done"
+        >Round done, all compound off</BenchButton
+      >
+    </StepBar>
   </div>
 </template>
 

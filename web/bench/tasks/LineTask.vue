@@ -9,6 +9,8 @@ import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
 import QuantityField from '../../parts/QuantityField.vue';
 import { useJob } from '../../stores/job';
+import StepBar from '../StepBar.vue';
+import StepForm from '../StepForm.vue';
 import type { Quantity } from '@dusk-wren/core/quantity';
 
 /** How the valve stands in its line, by choices that are drawn as they are made; the sheet follows from it. */
@@ -46,11 +48,11 @@ function keep(): void {
     body: { step: props.step.id, line: { ...drawn, ...known } },
   });
 }
-useKeys([{ key: 'enter', label: 'So it stands', run: keep }]);
+useKeys([{ key: 'enter', label: 'This is the line', run: keep }]);
 </script>
 
 <template>
-  <form v-if="line" class="stands" @submit.prevent="keep">
+  <StepForm v-if="line" class="stands" @send="keep">
     <LineDrawing :line="line" :tag="job.planned?.valve.tag ?? ''" />
     <div class="sides">
       <fieldset v-for="side in SIDES" :key="side">
@@ -84,8 +86,17 @@ useKeys([{ key: 'enter', label: 'So it stands', run: keep }]);
       >
     </div>
     <p v-for="each in wrong" :key="each" class="problem" role="alert">{{ each }}</p>
-    <BenchButton lamp kind="submit" hint="enter" :disabled="wrong.length > 0">So it stands</BenchButton>
-  </form>
+    <StepBar>
+      <BenchButton
+        lamp
+        hint="enter"
+        :disabled="wrong.length > 0"
+        lacking="the line cannot stand so"
+        @press="keep"
+        >This is the line</BenchButton
+      >
+    </StepBar>
+  </StepForm>
 </template>
 
 <style scoped>

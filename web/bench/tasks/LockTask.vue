@@ -2,17 +2,20 @@
 import { hangingLocks } from '@dusk-wren/core/job';
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import type { TaskOf } from '@dusk-wren/core/task';
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
 import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
 import { useJob } from '../../stores/job';
+import { useDraft } from '../drafts';
+import StepBar from '../StepBar.vue';
+import StepForm from '../StepForm.vue';
 import { useSession } from '../../stores/session';
 
 /** A lock and a tag of one's own on a point, or off again by the same hand. */
 const props = defineProps<{ step: PlannedStep; task: TaskOf<'lock' | 'unlock'> }>();
 const job = useJob();
 const session = useSession();
-const [lock, tag, reason] = [ref(''), ref(''), ref('')];
+const [lock, tag, reason] = [useDraft('lock'), useDraft('tag'), useDraft('reason')];
 const hung = computed(() =>
   job.state ? hangingLocks(job.state).find(({ body }) => body.point === props.task.point) : undefined,
 );
@@ -33,13 +36,20 @@ useKeys([{ key: 'enter', label: 'Lock on or off', run: act }]);
 </script>
 
 <template>
-  <form class="lock" @submit.prevent="act">
+  <StepForm class="lock" @send="act">
     <template v-if="task.kind === 'lock'">
       <v-text-field v-model="lock" label="Lock number" autocomplete="off" maxlength="20" />
       <v-text-field v-model="tag" label="Tag number" autocomplete="off" maxlength="20" />
-      <BenchButton lamp kind="submit" hint="enter" :disabled="!lock.trim() || !tag.trim()"
-        >Shut, locked, tagged</BenchButton
-      >
+      <StepBar>
+        <BenchButton
+          lamp
+          hint="enter"
+          :disabled="!lock.trim() || !tag.trim()"
+          lacking="lock and tag have a number"
+          @press="act"
+          >Shut, locked, tagged</BenchButton
+        >
+      </StepBar>
     </template>
     <template v-else-if="hung">
       <p class="label hangs">
@@ -51,9 +61,9 @@ useKeys([{ key: 'enter', label: 'Lock on or off', run: act }]);
         label="Why another takes it off (a lead only)"
         maxlength="400"
       />
-      <BenchButton lamp kind="submit" hint="enter">Lock off, done</BenchButton>
+      <StepBar><BenchButton lamp hint="enter" @press="act">Lock off, done</BenchButton></StepBar>
     </template>
-  </form>
+  </StepForm>
 </template>
 
 <style scoped>

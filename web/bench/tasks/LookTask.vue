@@ -10,6 +10,8 @@ import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
 import QuantityField from '../../parts/QuantityField.vue';
 import { useJob } from '../../stores/job';
+import { useDraft } from '../drafts';
+import StepBar from '../StepBar.vue';
 import CallWords from '../CallWords.vue';
 
 /** A look at one part: what is seen is picked, a depth is typed, and the call stands beside it before it is made. */
@@ -17,7 +19,7 @@ const props = defineProps<{ step: PlannedStep; task: TaskOf<'look'> }>();
 const job = useJob();
 const picked = ref<number>();
 const depth = ref<Quantity<'length'>>();
-const words = ref('');
+const words = useDraft('words');
 
 const choice = computed(() => (picked.value === undefined ? undefined : props.task.choices[picked.value]));
 const finding = computed(() => choice.value && found(choice.value));
@@ -78,7 +80,16 @@ useKeys([
       maxlength="300"
     />
     <CallWords v-if="call" :call="call" />
-    <BenchButton lamp hint="enter" :disabled="!finding" @press="make">Take the call</BenchButton>
+    <StepBar>
+      <BenchButton
+        lamp
+        hint="enter"
+        :disabled="!finding"
+        :lacking="choice ? 'how deep?' : 'choose what is seen'"
+        @press="make"
+        >Take the call</BenchButton
+      >
+    </StepBar>
   </div>
 </template>
 

@@ -7,6 +7,8 @@ import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
 import QuantityField from '../../parts/QuantityField.vue';
 import { useJob } from '../../stores/job';
+import StepBar from '../StepBar.vue';
+import StepForm from '../StepForm.vue';
 
 /** The maker's figures of a model, each with its page: typed once, used for every valve of it. */
 const props = defineProps<{ step: PlannedStep; task: TaskOf<'makers-sheet'> }>();
@@ -50,7 +52,7 @@ useKeys([{ key: 'x', label: 'No sheet at hand', run: none }]);
 </script>
 
 <template>
-  <form class="makers" @submit.prevent="keep">
+  <StepForm class="makers" @send="keep">
     <div class="row">
       <v-text-field
         v-model="model"
@@ -101,11 +103,17 @@ useKeys([{ key: 'x', label: 'No sheet at hand', run: none }]);
       />
       <v-text-field v-model="pages.stemTir" label="Page of the runout limit" maxlength="20" />
     </div>
-    <span class="buttons">
-      <BenchButton lamp kind="submit" :disabled="!complete">File this sheet</BenchButton>
+    <StepBar>
+      <BenchButton
+        lamp
+        :disabled="!complete"
+        lacking="model, revision, and a page for each figure"
+        @press="keep"
+        >File this sheet</BenchButton
+      >
       <BenchButton hint="x" @press="none">No sheet at hand</BenchButton>
-    </span>
-  </form>
+    </StepBar>
+  </StepForm>
 </template>
 
 <style scoped>
@@ -117,10 +125,5 @@ useKeys([{ key: 'x', label: 'No sheet at hand', run: none }]);
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(200px, 1fr));
   gap: 10px;
-}
-.buttons {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
 }
 </style>

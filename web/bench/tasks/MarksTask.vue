@@ -7,7 +7,6 @@ import {
   formatClock,
   formatNumber,
   parseQuantity,
-  quantity,
   valueIn,
   type Angle,
 } from '@dusk-wren/core/quantity';
@@ -18,6 +17,7 @@ import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
 import ContactRing from '../../parts/ContactRing.vue';
 import { useJob } from '../../stores/job';
+import StepBar from '../StepBar.vue';
 
 /** Match marks by the clock, dragged or typed; at rebuild the old ones are shown and must be met. */
 const props = defineProps<{ step: PlannedStep; task: TaskOf<'marks'> }>();
@@ -37,6 +37,9 @@ const rows = computed(() =>
 );
 const current = computed(() => rows.value.find(({ part }) => part === picked.value));
 const clock = (angle: Angle | undefined) => (angle === undefined ? '–' : formatClock(angle));
+/** Where it stood before, to be met with one press while nothing else is said. */
+const meets = computed(() => (typed[picked.value] === undefined ? before(picked.value) : undefined));
+const set = computed(() => typed[picked.value] ?? meets.value);
 function dragged(at: number): void {
   typed[picked.value] = degrees(at);
   text.value = '';
@@ -49,14 +52,14 @@ function read(): void {
   if (parsed.ok) typed[picked.value] = parsed.value;
 }
 function keep(): void {
-  const now = typed[picked.value] ?? (before(picked.value) ? undefined : quantity('angle', 12, 'o’clock'));
-  if (!now) return;
-  if (!job.act({ kind: 'set-mark', body: { step: props.step.id, part: picked.value, clock: now } })) return;
+  if (!set.value) return;
+  const body = { step: props.step.id, part: picked.value, clock: set.value };
+  if (!job.act({ kind: 'set-mark', body })) return;
   text.value = '';
   const next = props.task.parts.find((part) => !kept(part));
   if (next) picked.value = next;
 }
-useKeys([{ key: 'enter', label: 'Keep this mark', run: keep }]);
+useKeys([{ key: 'enter', label: 'Keep this mark', run: keep, when: () => set.value !== undefined }]);
 </script>
 
 <template>
@@ -89,6 +92,7 @@ useKeys([{ key: 'enter', label: 'Keep this mark', run: keep }]);
       <p v-if="current?.off !== undefined && current.off > MARKS_MEET_DEGREES" class="problem" role="alert">
         {{ formatNumber(current.off, 0) }}° off its mark: turn the {{ picked }} until they meet.
       </p>
+      <p class="label muted">Touch the ring where the mark stands, or type its hour.</p>
       <form class="typed" @submit.prevent="keep">
         <v-text-field
           v-model="text"
@@ -97,7 +101,16 @@ useKeys([{ key: 'enter', label: 'Keep this mark', run: keep }]);
           autocomplete="off"
           @update:model-value="read"
         />
-        <BenchButton lamp kind="submit" hint="enter">Keep this mark</BenchButton>
+        <StepBar>
+          <BenchButton
+            lamp
+            hint="enter"
+            :disabled="!set"
+            lacking="touch the ring where the mark stands"
+            @press="keep"
+            >{{ meets ? `It meets at ${clock(meets)}` : 'Keep this mark' }}</BenchButton
+          >
+        </StepBar>
       </form>
     </div>
   </div>

@@ -5,13 +5,15 @@ import { counts, onStep } from '@dusk-wren/core/job';
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import { apartBy, meets, type MeasureAsk, type TaskOf } from '@dusk-wren/core/task';
 import { format, psig, seconds, si, valueIn, type Quantity } from '@dusk-wren/core/quantity';
-import { computed, reactive, shallowRef } from 'vue';
+import { computed, nextTick, reactive, shallowRef, useTemplateRef } from 'vue';
+import { toEmptyField } from '../../keys/fields';
 import BenchButton from '../../parts/BenchButton.vue';
 import QuantityField from '../../parts/QuantityField.vue';
 import WorkingPaper from '../../parts/WorkingPaper.vue';
 import { useJob } from '../../stores/job';
 import { usePreferences } from '../../stores/preferences';
 import InstrumentPick from '../InstrumentPick.vue';
+import StepBar from '../StepBar.vue';
 import { useReadings } from '../use-readings';
 import WrenchReading from './WrenchReading.vue';
 
@@ -111,6 +113,19 @@ function difference(ask: MeasureAsk): string {
   return Math.abs(si(by)) < 1e-9 ? 'as it was' : `${si(by) > 0 ? '+' : ''}${show(by)}`;
 }
 
+const fields = useTemplateRef<HTMLElement>('fields');
+const ready = computed(() => props.task.asks.filter(({ what }) => typed[what] !== undefined));
+function keepAll(): void {
+  for (const ask of ready.value) take(ask, typed[ask.what], 'hand');
+}
+/** Keeps one figure, and the hand goes to the next that is not taken. */
+async function keepAndOn(ask: MeasureAsk): Promise<void> {
+  take(ask, typed[ask.what], 'hand');
+  await nextTick();
+  const next = fields.value?.querySelector('.ask:not(.taken)');
+  if (next) toEmptyField(next);
+}
+
 function take(ask: MeasureAsk, value: Quantity | undefined, by: 'hand' | 'instrument'): void {
   if (!value) return;
   const read =
@@ -123,7 +138,7 @@ function take(ask: MeasureAsk, value: Quantity | undefined, by: 'hand' | 'instru
 </script>
 
 <template>
-  <div class="measure">
+  <div ref="fields" class="measure">
     <div v-if="onGauge" class="live">
       <InstrumentPick v-model="picked" :choices="choices" :instrument="instrument" />
       <p class="reading number" aria-live="off">
@@ -131,15 +146,19 @@ function take(ask: MeasureAsk, value: Quantity | undefined, by: 'hand' | 'instru
           >{{ parts(live).number }} <small>{{ parts(live).unit }}</small></template
         ><template v-else>–</template>
       </p>
-      <div class="buttons">
+      <StepBar>
         <BenchButton v-if="!running" lamp @press="watchGauge">Open the vent, watch the gauge</BenchButton>
         <template v-else>
-          <BenchButton lamp :disabled="stands.kind !== 'steady'" @press="take(onGauge, live, 'instrument')"
+          <BenchButton
+            lamp
+            :disabled="stands.kind !== 'steady'"
+            lacking="once it stands"
+            @press="take(onGauge, live, 'instrument')"
             >Take this reading</BenchButton
           >
           <BenchButton @press="stop">Stop watching</BenchButton>
         </template>
-      </div>
+      </StepBar>
       <p v-if="running" class="label" :class="stands.kind === 'steady' ? 'fit' : 'muted'" role="status">
         <template v-if="stands.kind === 'steady'"
           >Steady for {{ format(STEADY_FOR, preferences.units) }}.</template
@@ -160,19 +179,18 @@ function take(ask: MeasureAsk, value: Quantity | undefined, by: 'hand' | 'instru
       :step="step.id"
       @read="(torque, wrench) => onWrench && pulled(onWrench, torque, wrench)"
     />
-    <div v-for="ask in task.asks" :key="ask.what" class="ask">
+    <div v-for="ask in task.asks" :key="ask.what" class="ask" :class="{ taken: taken(ask) }">
       <QuantityField
         v-model="typed[ask.what]"
         :label="ask.what"
         :dimension="ask.dimension"
         :example="ask.example"
-        @enter="take(ask, typed[ask.what], 'hand')"
+        @enter="keepAndOn(ask)"
       />
       <span v-if="before(ask)" class="label muted was"
         >was {{ wasShown(ask) }} <b>{{ difference(ask) }}</b></span
       >
       <span v-if="wantedWords(ask)" class="label muted was">wanted {{ wantedWords(ask) }}</span>
-      <BenchButton :disabled="!typed[ask.what]" @press="take(ask, typed[ask.what], 'hand')">Keep</BenchButton>
       <span v-if="taken(ask) && isOff(ask) && ask !== onGauge" class="problem" role="alert"
         >{{ shown(ask) }}: {{ offWords(ask) }}</span
       >
@@ -186,6 +204,15 @@ function take(ask: MeasureAsk, value: Quantity | undefined, by: 'hand' | 'instru
       {{ show(apart) }} apart, {{ show(task.agree.within) }} at most: again, until they agree; else look
       inside.
     </p>
+    <StepBar>
+      <BenchButton
+        :lamp="!onGauge && !onWrench"
+        :disabled="ready.length === 0"
+        lacking="type a figure"
+        @press="keepAll"
+        >{{ ready.length > 1 ? `Keep all ${ready.length}` : 'Keep' }}</BenchButton
+      >
+    </StepBar>
     <WorkingPaper
       v-if="task.shown"
       :steps="task.shown.steps"
@@ -211,11 +238,6 @@ function take(ask: MeasureAsk, value: Quantity | undefined, by: 'hand' | 'instru
 }
 small {
   font-size: 24px;
-}
-.buttons {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
 }
 .ask {
   display: flex;

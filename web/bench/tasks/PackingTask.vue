@@ -8,6 +8,7 @@ import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
 import WorkingPaper from '../../parts/WorkingPaper.vue';
 import { useJob } from '../../stores/job';
+import StepBar from '../StepBar.vue';
 import { usePreferences } from '../../stores/preferences';
 
 /** Rings by count and cut length, drawn to scale; each joint clocked as its ring goes in. */
@@ -80,13 +81,13 @@ useKeys([
       >
       <template v-else>All {{ task.rings }} rings are in. Never one more.</template>
     </p>
-    <div class="buttons">
+    <StepBar>
       <BenchButton v-if="fitted < task.rings" lamp hint=" " @press="ringIn"
         >Ring {{ fitted + 1 }} in</BenchButton
       >
       <BenchButton v-else lamp hint="enter" @press="keep">Packing done</BenchButton>
       <BenchButton v-if="fitted > 0" @press="fitted -= 1">Take one back</BenchButton>
-    </div>
+    </StepBar>
     <WorkingPaper :steps="task.shown.steps" :notes="task.shown.notes" :source="task.shown.source" />
   </div>
 </template>
@@ -109,9 +110,5 @@ useKeys([
 .next {
   font-size: 18px;
   font-weight: 600;
-}
-.buttons {
-  display: flex;
-  gap: 10px;
 }
 </style>

@@ -5,6 +5,8 @@ import { computed, ref } from 'vue';
 import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
 import { useJob } from '../../stores/job';
+import StepBar from '../StepBar.vue';
+import StepForm from '../StepForm.vue';
 
 /** A part on its way: ordered with a date, then received. */
 const props = defineProps<{ step: PlannedStep; task: TaskOf<'order'> | TaskOf<'arrive'> }>();
@@ -27,15 +29,17 @@ useKeys([{ key: 'enter', label: props.task.kind === 'order' ? 'It is ordered' : 
 </script>
 
 <template>
-  <form class="part" @submit.prevent="go">
+  <StepForm class="part" @send="go">
     <v-text-field v-if="task.kind === 'order'" v-model="expected" type="date" label="Expected on" />
     <p v-else class="label">
       {{ due ? `Expected ${due}.` : '' }} Check length, thread and material against the old {{ task.part }}.
     </p>
-    <BenchButton lamp kind="submit" hint="enter">{{
-      task.kind === 'order' ? `${task.part}: ordered` : `The ${task.part} is in`
-    }}</BenchButton>
-  </form>
+    <StepBar>
+      <BenchButton lamp hint="enter" @press="go">{{
+        task.kind === 'order' ? `${task.part}: ordered` : `The ${task.part} is in`
+      }}</BenchButton>
+    </StepBar>
+  </StepForm>
 </template>
 
 <style scoped>

@@ -17,6 +17,7 @@ import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
 import { useFaultCounts } from '../../stores/fault-counts';
 import { useJob } from '../../stores/job';
+import StepBar from '../StepBar.vue';
 import { usePreferences } from '../../stores/preferences';
 import InstrumentPick from '../InstrumentPick.vue';
 import SuspectTable from './SuspectTable.vue';
@@ -148,10 +149,12 @@ useKeys([
           {{ checkOf(each.check).title }}: <b>{{ checkOf(each.check).results[each.result] }}</b>
         </li>
       </ul>
-      <div class="answers">
+      <StepBar>
         <BenchButton :lamp="found.placed" @press="place"
           >The fault is: {{ CAUSES[found.suspects[0]?.cause ?? 'debris'].name }}</BenchButton
         >
+      </StepBar>
+      <div class="answers">
         <label v-if="others.length > 0" class="label other"
           >Another check
           <select v-model="asked">

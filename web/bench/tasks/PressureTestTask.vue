@@ -23,6 +23,7 @@ import ContactRing from '../../parts/ContactRing.vue';
 import QuantityField from '../../parts/QuantityField.vue';
 import WorkingPaper from '../../parts/WorkingPaper.vue';
 import { useJob } from '../../stores/job';
+import StepBar from '../StepBar.vue';
 import { usePreferences } from '../../stores/preferences';
 import InstrumentPick from '../InstrumentPick.vue';
 import { useReadings } from '../use-readings';
@@ -136,7 +137,7 @@ useKeys([{ key: 'enter', label: 'Keep this test', run: keep, when: () => now.val
         </p>
       </div>
     </div>
-    <div class="buttons">
+    <StepBar>
       <BenchButton v-if="now?.phase === 'done'" lamp hint="enter" @press="keep">{{
         outcome === 'holds'
           ? 'Keep this test'
@@ -148,7 +149,7 @@ useKeys([{ key: 'enter', label: 'Keep this test', run: keep, when: () => now.val
         samples.length > 0 ? 'Run again' : 'Pump up'
       }}</BenchButton>
       <BenchButton v-else @press="stop">Stop, pressure off</BenchButton>
-    </div>
+    </StepBar>
     <p v-for="entry in before" :key="entry.seq" class="problem">
       Tried before: {{ show(entry.body.pressure) }}, {{ said(outcomeOf(entry.body, task), entry.body.leak) }}.
     </p>
@@ -211,7 +212,6 @@ small {
   font-size: 20px;
   font-weight: 600;
 }
-.buttons,
 .hand {
   display: flex;
   flex-wrap: wrap;

@@ -13,6 +13,7 @@ import BenchButton from '../../parts/BenchButton.vue';
 import QuantityField from '../../parts/QuantityField.vue';
 import WorkingPaper from '../../parts/WorkingPaper.vue';
 import { useJob } from '../../stores/job';
+import StepBar from '../StepBar.vue';
 import { usePreferences } from '../../stores/preferences';
 import CallWords from '../CallWords.vue';
 import InstrumentPick from '../InstrumentPick.vue';
@@ -159,7 +160,7 @@ useKeys([
     </ol>
     <WorkingPaper v-if="answer" :steps="answer.steps" :notes="answer.notes" :source="task.source" />
     <OverruleForm v-if="overruling && call" :call="call" :before="keep" @close="overruling = false" />
-    <div v-else class="buttons">
+    <StepBar v-else>
       <template v-if="answer && call">
         <BenchButton lamp hint="enter" @press="keep">{{
           call.verdict === 'renew'
@@ -172,7 +173,7 @@ useKeys([
         running ? 'Stop' : 'Turn the stem, read the dial'
       }}</BenchButton>
       <BenchButton hint="r" @press="readAgain">Read again</BenchButton>
-    </div>
+    </StepBar>
   </div>
 </template>
 
@@ -220,11 +221,6 @@ small {
   border: 1px solid var(--line);
   margin-left: -1px;
   padding: 3px 0;
-}
-.buttons {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
 }
 @media (max-width: 700px) {
   .top {

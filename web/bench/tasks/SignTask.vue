@@ -5,6 +5,7 @@ import { computed, ref } from 'vue';
 import { addMonths, isoDay } from '../../parts/dates';
 import SignPress from '../SignPress.vue';
 import { useJob } from '../../stores/job';
+import StepBar from '../StepBar.vue';
 
 /** The last step: read it through, set the next due date, sign. */
 const props = defineProps<{ step: PlannedStep; task: TaskOf<'sign'> }>();
@@ -23,7 +24,7 @@ const sign = computed(() => ({
       <router-link :to="`/jobs/${job.id}/certificate`">Read the certificate first</router-link>.
     </p>
     <v-text-field v-model="nextDue" type="date" label="Next overhaul due" />
-    <SignPress lamp :command="sign">Sign</SignPress>
+    <StepBar><SignPress lamp :command="sign">Sign</SignPress></StepBar>
   </div>
 </template>
 

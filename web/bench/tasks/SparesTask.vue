@@ -19,6 +19,8 @@ import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
 import ContactRing from '../../parts/ContactRing.vue';
 import { useJob } from '../../stores/job';
+import StepBar from '../StepBar.vue';
+import StepForm from '../StepForm.vue';
 
 /** What is printed on kit, insert and papers, held against the plate before the valve leaves its line. */
 const props = defineProps<{ step: PlannedStep; task: TaskOf<'spares'> }>();
@@ -48,7 +50,7 @@ useKeys([{ key: 'enter', label: 'Laid out, compared', run: keep }]);
 </script>
 
 <template>
-  <form class="spares" @submit.prevent="keep">
+  <StepForm class="spares" @send="keep">
     <p class="muted">Type what is printed on each; leave empty what it does not say.</p>
     <p v-if="onFile.length > 0" class="label">
       On file for this valve:
@@ -113,11 +115,11 @@ useKeys([{ key: 'enter', label: 'Laid out, compared', run: keep }]);
       Stop: {{ stops.join('; ') }}. Nothing leaves its line with the wrong spares on the bench.
     </p>
     <span class="buttons">
-      <BenchButton lamp kind="submit" hint="enter">Laid out, compared</BenchButton>
-      <BenchButton @press="laid = [...laid, { what: 'torque sheet' }]">Another</BenchButton>
+      <BenchButton @press="laid = [...laid, { what: 'torque sheet' }]">Another thing laid out</BenchButton>
       <BenchButton v-if="laid.length > 1" @press="laid = laid.slice(0, -1)">One less</BenchButton>
     </span>
-  </form>
+    <StepBar><BenchButton lamp hint="enter" @press="keep">Laid out, compared</BenchButton></StepBar>
+  </StepForm>
 </template>
 
 <style scoped>

@@ -3,6 +3,7 @@ import { quantity, type Quantity } from '@dusk-wren/core/quantity';
 import { shallowRef } from 'vue';
 import BenchButton from '../../parts/BenchButton.vue';
 import InstrumentPick from '../InstrumentPick.vue';
+import StepBar from '../StepBar.vue';
 import { usePreferences } from '../../stores/preferences';
 import { useReadings } from '../use-readings';
 
@@ -27,7 +28,7 @@ function keep(): void {
 <template>
   <div v-if="choices.length > 0" class="wrench">
     <InstrumentPick v-model="picked" :choices="choices" :instrument="instrument" />
-    <div class="buttons">
+    <StepBar>
       <BenchButton v-if="!running" @press="start">Wrench in hand</BenchButton>
       <template v-else>
         <BenchButton lamp :disabled="!last" @press="keep">
@@ -35,7 +36,7 @@ function keep(): void {
         </BenchButton>
         <BenchButton @press="stop">Wrench down</BenchButton>
       </template>
-    </div>
+    </StepBar>
   </div>
 </template>
 
@@ -43,10 +44,5 @@ function keep(): void {
 .wrench {
   display: grid;
   gap: 8px;
-}
-.buttons {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
 }
 </style>
