@@ -49,6 +49,7 @@ export {
   systemOf,
   type UnitSystem,
 } from './format';
+export { asRead, type Mark, type ReadOn } from './as-read';
 export { formatLeak, isWithin, LEAK_COUNTS, leakSchema, type Leak, type LeakCount } from './leak';
 export { capital, capitalised, listed, phrase, phraseSchema, say, type Phrase } from './phrase';
 export { addProblem, anyQuantity, quantityOf } from './schema';

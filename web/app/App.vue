@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useEventListener } from '@vueuse/core';
 import { computed, watch, watchEffect } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useTheme } from 'vuetify';
@@ -25,6 +26,16 @@ watch(
     if (other && !bare.value) void router.push({ path: '/sign-in', query: { to: route.fullPath } });
   },
 );
+/** Escape closes what is folded open, where the focus is or last opened; the focus stays where it was opened from. */
+function shut(event: KeyboardEvent): void {
+  if (event.key !== 'Escape' || event.defaultPrevented) return;
+  const inside = document.activeElement?.closest<HTMLDetailsElement>('details[open]');
+  const open = inside ?? [...document.querySelectorAll<HTMLDetailsElement>('details[open]')].at(-1);
+  if (!open) return;
+  open.open = false;
+  open.querySelector('summary')?.focus();
+}
+useEventListener('keydown', shut);
 /** The first stop of the tab key: the step in hand where there is one, else the page. */
 function toWork(): void {
   const step = document.querySelector<HTMLElement>('#in-hand h2');

@@ -11,15 +11,11 @@ const sheets = useTemplateRef<HTMLDetailsElement>('sheets');
 function close(): void {
   if (sheets.value) sheets.value.open = false;
 }
-function leave(): void {
-  close();
-  sheets.value?.querySelector('summary')?.focus();
-}
 onClickOutside(sheets, close);
 </script>
 
 <template>
-  <details ref="sheets" class="sheets label" @keydown.escape.stop="leave">
+  <details ref="sheets" class="sheets label">
     <summary>Sheets</summary>
     <nav class="row-flat" aria-label="Sheets of the job" @click="close">
       <router-link :to="`/jobs/${job.id}/fetch`">Fetch list</router-link>

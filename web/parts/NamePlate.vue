@@ -26,7 +26,7 @@ const props = defineProps<{
 }>();
 defineEmits<{ unfold: [] }>();
 const preferences = usePreferences();
-const { show } = preferences;
+const { show, read } = preferences;
 
 const unrated = computed(() => {
   const asked = asksOf(props.valve).map(({ id }) => id);
@@ -44,7 +44,7 @@ const size = computed(() =>
 const medium = computed(() => {
   const { medium: through } = props.valve;
   return through
-    ? [through.name, through.pressure && show(through.pressure)].filter(Boolean).join(' ')
+    ? [through.name, through.pressure && read(through.pressure, 'gauge')].filter(Boolean).join(' ')
     : 'not known: ask';
 });
 /** What else is stamped on it: model, code, trim, set pressure, spring range. */
@@ -56,10 +56,10 @@ const stamped = computed(() => {
     model,
     sizeCode && `code ${sizeCode}`,
     trim && `trim ${trim}`,
-    setPressure && `set ${show(setPressure)}`,
+    setPressure && `set ${read(setPressure, 'gauge')}`,
     orifice && `orifice ${orifice}`,
     stamp,
-    springRange && `spring ${show(springRange.low)} to ${show(springRange.high)}`,
+    springRange && `spring ${read(springRange.low, 'gauge')} to ${read(springRange.high, 'gauge')}`,
   ]
     .filter(Boolean)
     .join(' · ');
@@ -312,9 +312,25 @@ summary svg {
   right: 9px;
 }
 @media (max-width: 700px) {
+  .plate.folded {
+    padding: 0;
+  }
   .folded button {
-    flex-wrap: wrap;
+    gap: 8px;
+    padding: 4px 10px;
     font-size: 15px;
+  }
+  /* The mark stays, its words are on the whole plate. */
+  .folded .hazard span {
+    position: absolute;
+    width: 1px;
+    height: 1px;
+    overflow: hidden;
+    clip-path: inset(50%);
+  }
+  .folded .hazard {
+    flex: none;
+    padding: 3px 6px;
   }
   .folded b {
     font-size: 17px;

@@ -1,9 +1,12 @@
 import {
+  asRead,
   format,
   formatParts,
   say,
+  type Mark,
   type Phrase,
   type Quantity,
+  type ReadOn,
   type UnitSystem,
 } from '@dusk-wren/core/quantity';
 import { useLocalStorage } from '@vueuse/core';
@@ -31,7 +34,10 @@ export const usePreferences = defineStore('preferences', () => {
   const switchLook = () => keep({ look: look.value === 'dusk' ? 'daylight' : 'dusk' });
   const show = (q: Quantity) => format(q, units.value);
   const parts = (q: Quantity) => formatParts(q, units.value);
+  /** As it is read off what is in the hand, in the marks that this has. */
+  const read = (q: Quantity<'length' | 'torque' | 'gauge pressure'>, on: ReadOn, by?: Mark) =>
+    asRead(q, on, units.value, by);
   /** Words with quantities in them, in this person's units. */
   const tell = (words: Phrase) => say(words, units.value);
-  return { units, look, switchUnits, switchLook, show, parts, tell };
+  return { units, look, switchUnits, switchLook, show, read, parts, tell };
 });

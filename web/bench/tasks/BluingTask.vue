@@ -18,7 +18,7 @@ import { usePreferences } from '../../stores/preferences';
 /** The blue line, marked on the drawn seat ring sector by sector; continuity, width and breaks as it is marked. */
 const props = defineProps<{ step: PlannedStep; task: TaskOf<'bluing'> }>();
 const job = useJob();
-const { show } = usePreferences();
+const { show, read } = usePreferences();
 
 type Mark = 'none' | 'line' | 'wide';
 const SECTORS = 72;
@@ -117,9 +117,9 @@ useKeys([
         <ul v-if="answer" class="figures number">
           <li>{{ show(answer.result.continuity) }} of the circle</li>
           <li v-if="answer.result.gaps[0]">
-            Longest break {{ show(answer.result.gaps[0].width) }} along the seat
+            Longest break {{ read(answer.result.gaps[0].width, 'rule') }} along the seat
           </li>
-          <li>Widest {{ show(answer.result.widthMax) }}, at most {{ show(task.widest) }}</li>
+          <li>Widest {{ read(answer.result.widthMax, 'dial') }}, at most {{ read(task.widest, 'dial') }}</li>
         </ul>
       </div>
       <StepBar>

@@ -18,7 +18,7 @@ import { useReadings } from '../use-readings';
 /** The bolt circle: which bolt next and how tight; each click lands on its bolt, and a wrong or low one is said at once. */
 const props = defineProps<{ step: PlannedStep; task: TaskOf<'bolt-up'> }>();
 const job = useJob();
-const { show } = usePreferences();
+const { read } = usePreferences();
 
 const progress = computed(() => (job.state ? boltProgress(job.state, props.step.id, props.task) : undefined));
 const pass = computed(() => props.task.passes[progress.value?.pass ?? 0]);
@@ -59,7 +59,7 @@ const WORDS: Record<ClickVerdict, (bolt: number) => string> = {
 };
 const words = computed(() =>
   last.value
-    ? `${show(last.value.entry.body.torque)}. ${WORDS[last.value.verdict](last.value.entry.body.bolt)}`
+    ? `${read(last.value.entry.body.torque, 'wrench')}. ${WORDS[last.value.verdict](last.value.entry.body.bolt)}`
     : 'Snug all nuts by hand first, and check that the joint is square.',
 );
 const name = computed(() => {
@@ -83,9 +83,9 @@ useKeys([{ key: 'w', label: 'Wrench in hand / put down', run: () => (running.val
     />
     <div class="side">
       <h3>{{ name }}</h3>
-      <p class="setting number">{{ pass ? show(pass.torque) : '' }}</p>
+      <p class="setting number">{{ pass ? read(pass.torque, 'wrench') : '' }}</p>
       <p class="label muted">
-        final {{ show(task.torque)
+        final {{ read(task.torque, 'wrench')
         }}{{ task.shown.source.standing === 'maker' ? ", the maker's figure" : ', computed' }}
       </p>
       <InstrumentPick v-model="picked" :choices="choices" :instrument="instrument" />

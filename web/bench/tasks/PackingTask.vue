@@ -14,7 +14,7 @@ import { usePreferences } from '../../stores/preferences';
 /** Rings by count and cut length, drawn to scale; each joint clocked as its ring goes in. */
 const props = defineProps<{ step: PlannedStep; task: TaskOf<'packing'> }>();
 const job = useJob();
-const { show } = usePreferences();
+const { show, read } = usePreferences();
 const fitted = ref(0);
 const joints = computed(() =>
   Array.from({ length: props.task.rings }, (_, i) => (i * props.task.stagger) % 360),
@@ -49,7 +49,7 @@ useKeys([
       <li>
         <template v-if="task.opened === 'whole'">whole rings, cut to no length</template>
         <template v-else
-          >each <b>{{ show(task.length) }}</b> long, {{ task.opened }}</template
+          >each <b>{{ read(task.length, 'rule') }}</b> long, {{ task.opened }}</template
         >
       </li>
       <li v-if="task.opened !== 'whole'">

@@ -91,8 +91,8 @@ useKeys([{ key: 'enter', label: 'Keep this test', run: keep, when: () => now.val
   <div class="test">
     <ul class="asked number">
       <li>
-        <span>at</span><b>{{ show(task.pressure) }}</b
-        ><template v-if="task.most"> to {{ show(task.most) }}</template>
+        <span>at</span><b>{{ preferences.read(task.pressure, 'gauge', 'up') }}</b
+        ><template v-if="task.most"> to {{ preferences.read(task.most, 'gauge', 'down') }}</template>
       </li>
       <li>
         <span>for</span><b>{{ show(task.hold) }}</b>

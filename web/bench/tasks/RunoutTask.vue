@@ -23,7 +23,7 @@ import { useReadings } from '../use-readings';
 /** Twelve dial readings round the stem: live from the dial or typed; bow, high spot and the call as they land. */
 const props = defineProps<{ step: PlannedStep; task: TaskOf<'runout'> }>();
 const job = useJob();
-const { show, parts } = usePreferences();
+const { read, parts } = usePreferences();
 
 const readings = ref<(number | undefined)[]>(Array.from({ length: props.task.stations }, () => undefined));
 const live = ref<{ degrees: number; thou: number }>();
@@ -131,13 +131,13 @@ useKeys([
           <CallWords :call="call" />
           <ul class="figures number">
             <li>
-              Bow {{ show(answer.result.bow)
+              Bow {{ read(answer.result.bow, 'dial')
               }}<template v-if="answer.result.bowAngle"
                 >, high at {{ clock(answer.result.bowAngle.value) }}</template
               >
             </li>
-            <li>TIR {{ show(answer.result.tir) }}, limit {{ show(task.limit) }}</li>
-            <li>Out of round {{ show(answer.result.outOfRound) }}</li>
+            <li>TIR {{ read(answer.result.tir, 'dial') }}, limit {{ read(task.limit, 'dial') }}</li>
+            <li>Out of round {{ read(answer.result.outOfRound, 'dial') }}</li>
           </ul>
         </template>
         <div v-else class="hand">
