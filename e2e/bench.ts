@@ -40,7 +40,7 @@ export async function press(page: Page, key: string): Promise<void> {
 }
 
 /** Signs what is in hand: its own button, then the PIN again. */
-export async function sign(page: Page, button: string | RegExp = 'Sign'): Promise<void> {
+export async function sign(page: Page, button: string | RegExp = /^Sign as /): Promise<void> {
   const step = inHand(page);
   await step
     .getByRole('button', { name: button, exact: typeof button === 'string' })

@@ -10,11 +10,7 @@ async function andOn(page: Page, work: (step: Locator) => Promise<void>): Promis
 
 export const done = (page: Page) => andOn(page, (step) => step.getByRole('button', { name: 'Done' }).click());
 
-export const soundLook = (page: Page) =>
-  andOn(page, async (step) => {
-    await step.getByRole('radio').first().click();
-    await step.getByRole('button', { name: 'Take the call' }).click();
-  });
+export const soundLook = (page: Page) => andOn(page, (step) => step.getByRole('radio').first().click());
 
 export const oneGrit = (page: Page) =>
   andOn(page, async (step) => {

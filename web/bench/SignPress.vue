@@ -41,7 +41,9 @@ function leave(): void {
 
 <template>
   <div v-if="!open" class="closed">
-    <BenchButton :lamp="lamp" :disabled="refusal !== ''" @press="ask"><slot /></BenchButton>
+    <BenchButton :lamp="lamp" :disabled="refusal !== ''" @press="ask"
+      ><slot /> as {{ session.person?.name ?? 'nobody' }}</BenchButton
+    >
     <span v-if="refusal" class="muted">{{ refusal }}</span>
   </div>
   <form v-else class="sign-press" @submit.prevent="go" @keydown.escape.stop="leave">

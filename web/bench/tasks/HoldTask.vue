@@ -4,6 +4,7 @@ import type { PlannedStep } from '@dusk-wren/core/plan';
 import type { TaskOf } from '@dusk-wren/core/task';
 import { computed } from 'vue';
 import ContactRing from '../../parts/ContactRing.vue';
+import HoldEvidence from '../HoldEvidence.vue';
 import SignPress from '../SignPress.vue';
 import { useJob } from '../../stores/job';
 import StepBar from '../StepBar.vue';
@@ -31,6 +32,7 @@ const release = computed(() => ({ kind: 'release-hold' as const, body: { step: p
         list.
       </li>
     </ul>
+    <HoldEvidence />
     <StepBar v-if="inspector"
       ><SignPress lamp :command="release">I have seen it: release the hold</SignPress></StepBar
     >

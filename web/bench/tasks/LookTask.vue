@@ -35,6 +35,11 @@ function found({ finding: seen, asksDepth }: LookChoice): Finding | undefined {
   return depth.value && 'depth' in seen ? { ...seen, depth: depth.value } : undefined;
 }
 
+/** Pressed, a sound part is done with: it can be taken back. Whatever is wrong with one is looked at before it is called. */
+function press(i: number): void {
+  picked.value = i;
+  if (choice.value?.finding.kind === 'sound') make();
+}
 function make(): void {
   if (!finding.value) return;
   const command: RawCommand = { kind: 'make-finding', body: { step: props.step.id, finding: finding.value } };
@@ -58,7 +63,7 @@ useKeys([
         role="radio"
         class="choice label"
         :aria-checked="picked === i"
-        @click="picked = i"
+        @click="press(i)"
       >
         <kbd aria-hidden="true">{{ i + 1 }}</kbd>{{ each.label }}
       </button>

@@ -1,0 +1,117 @@
+import { siteOf } from '../calls';
+import { describeEntry, type Entry, type EntryOf, type JobState, type Stage } from '../job';
+import type { Plan } from '../plan';
+import { format, valueIn, type UnitSystem } from '../quantity';
+import { meets } from '../task';
+import { seatContact } from '../workings';
+import { callLines, type CallLine } from './calls';
+import { testLines, type TestLine } from './pressure-tests';
+
+/** A blue line as it was read, its arcs in degrees clockwise from 12 o'clock, their width from 0 to 1 of the widest. */
+export interface BlueRing {
+  readonly words: string;
+  readonly passes: boolean;
+  readonly arcs: readonly { readonly from: number; readonly to: number; readonly width: number }[];
+}
+
+/** One contact: its blue line as it was found, and after the work where there was any. */
+export interface RingPair {
+  readonly contact: string;
+  readonly found: BlueRing;
+  readonly left?: BlueRing;
+}
+
+/** A figure of set-up or test, beside what it had to be. */
+export interface JudgedFigure {
+  readonly what: string;
+  readonly value: string;
+  readonly meets: boolean;
+}
+
+/** What an inspector is shown before a hold is released. */
+export interface Evidence {
+  readonly rings: readonly RingPair[];
+  /** Calls that are not “fit”, and those that somebody overruled. */
+  readonly calls: readonly CallLine[];
+  readonly tests: readonly TestLine[];
+  readonly figures: readonly JudgedFigure[];
+  /** Entries that were struck, with why and by whom. */
+  readonly struck: readonly string[];
+}
+
+const PROVING: readonly Stage[] = ['set up', 'test'];
+
+/** The evidence of the job so far: of contact and calls before the valve is closed, of tests too once they are run. */
+export function evidence(
+  state: JobState,
+  log: readonly Entry[],
+  current: Plan,
+  system: UnitSystem,
+): Evidence {
+  return {
+    rings: ringPairs(state, current, system),
+    calls: callLines(current, system).filter(
+      ({ verdict, overruled }) => verdict !== 'fit' || overruled !== undefined,
+    ),
+    tests: testLines(state, current),
+    figures: judged(state, current, system),
+    struck: log.flatMap((entry) =>
+      entry.kind === 'entry-struck' ? [`${entry.by.name}: ${describeEntry(entry, system)}`] : [],
+    ),
+  };
+}
+
+function ringPairs(state: JobState, { steps }: Plan, system: UnitSystem): RingPair[] {
+  const byContact = new Map<string, EntryOf<'bluing-checked'>[]>();
+  for (const entry of state.records['bluing-checked']) {
+    const parts = steps.find(({ id }) => id === entry.body.step.id)?.parts ?? [];
+    const contact = parts.length > 0 ? parts.join(' on ') : entry.body.step.title;
+    byContact.set(contact, [...(byContact.get(contact) ?? []), entry]);
+  }
+  return [...byContact].flatMap(([contact, checks]) => {
+    const [first, last] = [checks[0], checks.at(-1)];
+    if (!first || !last) return [];
+    const found = ringOf(first, state, system);
+    if (!found) return [];
+    const left = last === first ? undefined : ringOf(last, state, system);
+    return [{ contact, found, ...(left ? { left } : {}) }];
+  });
+}
+
+function ringOf(
+  { body }: EntryOf<'bluing-checked'>,
+  state: JobState,
+  system: UnitSystem,
+): BlueRing | undefined {
+  const worked = seatContact.work({
+    diameter: body.diameter,
+    arcs: body.arcs,
+    widest: siteOf(state).widestBlueLine,
+  });
+  if (!worked.ok) return undefined;
+  const { continuity, verdict } = worked.value.result;
+  const widest = Math.max(...body.arcs.map(({ width }) => valueIn(width, 'in')), 0.001);
+  return {
+    words: `${format(continuity, system)} of the circle, ${verdict}`,
+    passes: verdict === 'fit',
+    arcs: body.arcs.map(({ from, to, width }) => ({
+      from: valueIn(from, '°'),
+      to: valueIn(to, '°'),
+      width: valueIn(width, 'in') / widest,
+    })),
+  };
+}
+
+function judged(state: JobState, { steps }: Plan, system: UnitSystem): JudgedFigure[] {
+  const last = new Map(
+    state.records.measured
+      .filter(({ body }) => PROVING.includes(body.step.stage))
+      .map(({ body }) => [`${body.step.id} ${body.what}`, body] as const),
+  );
+  return [...last.values()].flatMap(({ step, what, value }) => {
+    const task = steps.find(({ id }) => id === step.id)?.task;
+    const ask = task?.kind === 'measure' ? task.asks.find((each) => each.what === what) : undefined;
+    if (ask?.mustBe === undefined) return [];
+    return [{ what, value: format(value, system), meets: meets(ask, value) }];
+  });
+}
