@@ -65,7 +65,7 @@ function ringPairs(state: JobState, { steps }: Plan, system: UnitSystem): RingPa
   const byContact = new Map<string, EntryOf<'bluing-checked'>[]>();
   for (const entry of state.records['bluing-checked']) {
     const parts = steps.find(({ id }) => id === entry.body.step.id)?.parts ?? [];
-    const contact = parts.length > 0 ? parts.join(' on ') : entry.body.step.title;
+    const contact = parts.length > 0 ? parts.join(' and ') : entry.body.step.title;
     byContact.set(contact, [...(byContact.get(contact) ?? []), entry]);
   }
   return [...byContact].flatMap(([contact, checks]) => {

@@ -146,7 +146,7 @@ h2:focus {
 .last {
   order: 1;
 }
-@media (max-width: 860px) {
+@media (max-width: 860px), (max-height: 600px) {
   .foot {
     position: fixed;
     left: var(--rail-left);

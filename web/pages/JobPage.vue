@@ -134,6 +134,7 @@ useKeys([
 .left {
   display: grid;
   grid-template-rows: auto minmax(0, 1fr);
+  grid-template-columns: minmax(0, 1fr);
   padding: 6px 14px 8px;
   min-height: 0;
   overflow: auto;
@@ -142,7 +143,7 @@ useKeys([
   min-height: 0;
   overflow: auto;
 }
-@media (max-width: 860px) {
+@media (max-width: 860px), (max-height: 600px) {
   .job {
     display: flex;
     flex-direction: column;
@@ -162,6 +163,12 @@ useKeys([
   }
   .left {
     order: 2;
+  }
+}
+/* Too low a screen for anything that stays: the buttons alone do. */
+@media (max-height: 600px) {
+  .top {
+    position: static;
   }
 }
 </style>
