@@ -23,7 +23,7 @@ import { Refusal } from '../refusal';
 import { commitOpening } from './commit';
 import { loadLog } from './job-log';
 import { JobRow, ReceiptRow, ValveRow } from './models';
-import { decodeCursor, likePrefix, pageOf } from './paging';
+import { decodeCursor, likeAnywhere, pageOf } from './paging';
 import { fileValve, findValve, rulesOf } from './valves';
 
 interface ListQuery {
@@ -48,8 +48,10 @@ export async function listJobs(
         query.q
           ? {
               [Op.or]: [
-                { tag: { [Op.like]: likePrefix(query.q) } },
-                { serial: { [Op.like]: likePrefix(query.q) } },
+                { tag: { [Op.like]: likeAnywhere(query.q) } },
+                { serial: { [Op.like]: likeAnywhere(query.q) } },
+                // Customer and place.
+                { location: { [Op.like]: likeAnywhere(query.q) } },
               ],
             }
           : {},

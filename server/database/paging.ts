@@ -37,7 +37,11 @@ export function pageOf<R>(
   return { page, next: rows.length > limit && last ? encodeCursor(...place(last)) : null };
 }
 
-/** What was typed as the beginning of a word, with nothing in it meaning "anything". */
-export function likePrefix(text: string): string {
-  return `${text.replace(/[\\%_]/g, (mark) => `\\${mark}`)}%`;
-}
+/** Nothing of what was typed means "anything". */
+const literal = (text: string): string => text.replace(/[\\%_]/g, (mark) => `\\${mark}`);
+
+/** What was typed as the beginning of a word. */
+export const likePrefix = (text: string): string => `${literal(text)}%`;
+
+/** What was typed as any part of it. */
+export const likeAnywhere = (text: string): string => `%${literal(text)}%`;

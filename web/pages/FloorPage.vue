@@ -9,6 +9,7 @@ import { call } from '../api/client';
 import { isoDay, sayDay } from '../parts/dates';
 import { useKeys } from '../keys/keys';
 import BenchButton from '../parts/BenchButton.vue';
+import FloorHeading from '../parts/FloorHeading.vue';
 import FloorRow from '../parts/FloorRow.vue';
 import { device } from '../stores/device';
 import { usePreferences } from '../stores/preferences';
@@ -53,6 +54,17 @@ const blocked = computed(() => jobs.value.filter(({ summary }) => summary.blocke
 const late = computed(() => jobs.value.filter((job) => isLate(job)));
 const isLate = ({ due, readyBy, summary }: JobLine) =>
   summary.state === 'open' && due !== null && (due < today || (readyBy !== null && readyBy > due));
+/** Only those that are stopped, or late. */
+const only = ref<'blocked' | 'late'>();
+const shown = computed(() =>
+  only.value === undefined ? jobs.value : only.value === 'late' ? late.value : blocked.value,
+);
+/** Enter in the search opens the first that it found. */
+function openFirst(): void {
+  const first = shown.value[0];
+  if (typed.value.trim() !== '' && typed.value === sought.value && first)
+    void router.push(`/jobs/${first.id}`);
+}
 const orders = computed(() =>
   blocked.value.flatMap(({ id, tag, summary }) =>
     summary.blocked?.kind === 'part' ? [{ id, tag, ...summary.blocked }] : [],
@@ -85,15 +97,26 @@ useKeys([
   <div class="page floor">
     <header>
       <h1>The floor</h1>
-      <p class="label muted">
-        {{ count(jobs.length, 'job', 'jobs') }} · {{ blocked.length }} blocked · {{ late.length }} late
+      <p v-if="data" class="counts label" role="group" aria-label="Only these">
+        <button type="button" :aria-pressed="only === undefined" @click="only = undefined">
+          {{ count(jobs.length, 'job', 'jobs') }}
+        </button>
+        <button type="button" :aria-pressed="only === 'blocked'" @click="only = 'blocked'">
+          {{ blocked.length }} blocked
+        </button>
+        <button type="button" :aria-pressed="only === 'late'" @click="only = 'late'">
+          {{ late.length }} late
+        </button>
       </p>
+      <p v-else class="label muted">How many is not known{{ error ? ' without a connection' : ' yet' }}.</p>
       <v-text-field
         ref="search"
         class="find"
         :model-value="typed"
-        label="Find a tag or serial"
+        label="Find: tag, serial, customer, place"
         autocomplete="off"
+        @keydown.enter="openFirst"
+        @keydown.escape="filter(() => (typed = ''))"
         @update:model-value="(text: string) => filter(() => (typed = text))"
       />
       <BenchButton lamp hint="n" @press="receive">Receive a valve</BenchButton>
@@ -121,16 +144,26 @@ useKeys([
         job.tag
       }}</router-link>
     </p>
-    <ul v-if="jobs.length > 0" class="rows">
-      <li v-for="job in jobs" :key="job.id"><FloorRow :job="job" :late="isLate(job)" /></li>
-    </ul>
+    <template v-if="shown.length > 0">
+      <FloorHeading />
+      <ul class="rows">
+        <li v-for="job in shown" :key="job.id"><FloorRow :job="job" :late="isLate(job)" /></li>
+      </ul>
+      <p class="legend label muted">
+        <i class="hold" aria-hidden="true" /> a hold that waits
+        <i class="hold released" aria-hidden="true" /> one that is released
+        <i class="pointer" aria-hidden="true" /> where the job stands
+      </p>
+    </template>
     <p v-else-if="data" class="empty row-flat">
       {{
         typed
-          ? `No job's tag or serial begins with “${typed}”.`
-          : mine
-            ? 'Nothing is with you here. Take a job from the floor, or receive a valve.'
-            : 'No job here yet. Receive a valve to begin.'
+          ? `No job's tag, serial, customer or place has “${typed}” in it${mine ? ', of those with you' : ''}.`
+          : only
+            ? `None of these is ${only}.`
+            : mine
+              ? 'Nothing is with you here. Take a job from the floor, or receive a valve.'
+              : 'No job here yet. Receive a valve to begin.'
       }}
     </p>
     <div v-if="data?.next || cursors.length > 0" class="more">
@@ -140,20 +173,24 @@ useKeys([
     <section v-if="state === 'open' && jobs.length > 0" class="notes" aria-label="What needs somebody">
       <div class="row-flat">
         <h3>Parts on the way</h3>
-        <p v-for="order in orders" :key="order.id">
+        <router-link v-for="order in orders" :key="order.id" :to="`/jobs/${order.id}`">
           {{ order.part }} for {{ order.tag
           }}<template v-if="order.expected">, {{ sayDay(order.expected) }}</template>
-        </p>
+        </router-link>
         <p v-if="orders.length === 0" class="muted">Nothing is waited for.</p>
       </div>
       <div class="row-flat">
         <h3>Holds and asks</h3>
-        <p v-for="hold in holds" :key="hold.id">{{ hold.tag }}: {{ hold.what }}</p>
+        <router-link v-for="hold in holds" :key="hold.id" :to="`/jobs/${hold.id}`"
+          >{{ hold.tag }}: {{ hold.what }}</router-link
+        >
         <p v-if="holds.length === 0" class="muted">No hold is waiting.</p>
       </div>
       <div class="row-flat">
         <h3>At the rig</h3>
-        <p v-for="job in tests" :key="job.id">{{ job.tag }}: {{ job.summary.inHand.toLowerCase() }}</p>
+        <router-link v-for="job in tests" :key="job.id" :to="`/jobs/${job.id}`"
+          >{{ job.tag }}: {{ job.summary.inHand.toLowerCase() }}</router-link
+        >
         <p v-if="tests.length === 0" class="muted">The rig is free.</p>
       </div>
       <div class="row-flat">
@@ -187,8 +224,61 @@ header {
   gap: 4px 18px;
   margin-bottom: 10px;
 }
+.counts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+}
+.counts button {
+  min-height: var(--touch);
+  padding: 0 10px;
+  font: inherit;
+  color: var(--muted);
+  background: none;
+  border: 0;
+  border-bottom: 3px solid transparent;
+  cursor: pointer;
+}
+.counts button[aria-pressed='true'] {
+  color: var(--ink);
+  border-color: var(--muted);
+}
+.legend {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 10px;
+  align-items: center;
+  margin-top: 8px;
+}
+.hold,
+.pointer {
+  width: 14px;
+  height: 11px;
+  margin-left: 10px;
+}
+.hold {
+  background: var(--ask);
+  clip-path: polygon(50% 0, 100% 100%, 0 100%, 50% 0, 50% 28%, 16% 88%, 84% 88%, 50% 28%);
+}
+.hold.released {
+  background: var(--fit);
+  clip-path: polygon(50% 0, 100% 100%, 0 100%);
+}
+.pointer {
+  height: 16px;
+  background: var(--lamp);
+  clip-path: polygon(0 0, 100% 0, 100% 55%, 50% 100%, 0 55%);
+}
+.notes a {
+  display: flex;
+  align-items: center;
+  min-height: 44px;
+  color: var(--ink);
+  text-decoration: underline dotted;
+  text-underline-offset: 3px;
+}
 .filters button {
-  min-height: 36px;
+  min-height: var(--touch);
   font: inherit;
   color: var(--muted);
   background: none;

@@ -13,6 +13,8 @@ const props = defineProps<{ job: JobLine; late: boolean }>();
 const { tell } = usePreferences();
 const RING = { ask: 'ask', question: 'ask', hold: 'ask', part: 'renew', pressure: 'condemn' } as const;
 const stop = computed(() => props.job.summary.blocked);
+const names = computed(() => props.job.summary.withPerson?.name.split(' ') ?? []);
+const initials = computed(() => names.value.map((name) => name.charAt(0)).join('') || '–');
 const edge = computed(() =>
   stop.value
     ? RING[stop.value.kind]
@@ -48,7 +50,10 @@ const edge = computed(() =>
         ></span
       >
     </span>
-    <span class="with label">{{ job.summary.withPerson?.name.split(' ')[0] ?? 'nobody' }}</span>
+    <span class="with label"
+      ><span class="first">{{ names[0] ?? 'nobody' }}</span
+      ><abbr class="initials" :title="job.summary.withPerson?.name ?? 'nobody'">{{ initials }}</abbr></span
+    >
     <span class="due label" :class="{ late }"
       >{{ job.due ? sayDay(job.due) : ''
       }}<span v-if="job.readyBy">{{ late ? 'late: ' : '' }}ready {{ sayDay(job.readyBy) }}</span></span
@@ -146,12 +151,26 @@ i.lamp {
   color: var(--condemn);
   font-weight: 600;
 }
+/* A long title takes two lines and no more. */
+.what b {
+  display: -webkit-box;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 2;
+  overflow: hidden;
+}
+.initials {
+  display: none;
+  text-decoration: none;
+}
 @media (max-width: 1100px) {
   .row {
-    grid-template-columns: minmax(150px, 1fr) minmax(180px, 1.2fr) minmax(200px, 1.4fr) 110px;
+    grid-template-columns: minmax(150px, 1fr) minmax(180px, 1.2fr) minmax(200px, 1.4fr) 30px 110px;
   }
-  .with {
+  .first {
     display: none;
+  }
+  .initials {
+    display: inline;
   }
 }
 @media (max-width: 860px) {
@@ -166,6 +185,16 @@ i.lamp {
   .what {
     grid-column: 1 / -1;
     grid-row: 3;
+  }
+  .with {
+    grid-column: 1;
+    grid-row: 4;
+  }
+  .first {
+    display: inline;
+  }
+  .initials {
+    display: none;
   }
   .due {
     text-align: right;
