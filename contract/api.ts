@@ -80,6 +80,8 @@ export type JobLine = z.output<typeof jobLine>;
 export const jobListQuery = z.strictObject({
   state: z.enum(['open', 'released', 'condemned', 'all']).default('open'),
   person: personId.exactOptional(),
+  /** Only what waits for whoever asks: by their role, their own work or what wants their eye or word. */
+  waits: z.literal('me').exactOptional(),
   q: z.string().trim().max(60).exactOptional(),
   cursor: z.string().max(120).exactOptional(),
   limit: z.coerce.number().int().min(1).max(100).default(50),

@@ -19,7 +19,11 @@ export async function signIn(page: Page, name: string, server = FIRST): Promise<
 
 /** Opens a job from the floor by its tag. */
 export async function openJob(page: Page, tag: string): Promise<void> {
-  await page.getByRole('link', { name: new RegExp(tag) }).click();
+  await page.getByRole('button', { name: 'On benches' }).click();
+  await page
+    .locator('.rows')
+    .getByRole('link', { name: new RegExp(tag) })
+    .click();
   await expect(page.getByRole('group', { name: 'Nameplate' })).toContainText(tag);
   await expect(page.locator('.in-hand, .signed').first()).toBeVisible();
 }

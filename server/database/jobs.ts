@@ -23,12 +23,15 @@ import { Refusal } from '../refusal';
 import { commitOpening } from './commit';
 import { loadLog } from './job-log';
 import { JobRow, ReceiptRow, ValveRow } from './models';
+import { waitingFor } from './waiting-for';
 import { decodeCursor, likeAnywhere, pageOf } from './paging';
 import { fileValve, findValve, rulesOf } from './valves';
 
 interface ListQuery {
   state: 'open' | 'released' | 'condemned' | 'all';
   person?: string;
+  /** Only what waits for this person. */
+  waitsFor?: PersonStamp;
   q?: string;
   cursor?: string;
   limit: number;
@@ -45,6 +48,7 @@ export async function listJobs(
       [Op.and]: [
         query.state === 'all' ? {} : { state: query.state },
         query.person === undefined ? {} : { personId: query.person },
+        query.waitsFor === undefined ? {} : waitingFor(query.waitsFor, now.slice(0, 10)),
         query.q
           ? {
               [Op.or]: [

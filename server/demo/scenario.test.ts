@@ -1,7 +1,7 @@
 import { jobListView } from '@dusk-wren/contract';
 import { asksOf, boltedJoint, CONSTRUCTION_IDS, valveSchema } from '@dusk-wren/core/valve';
 import { siteRulesSchema } from '@dusk-wren/core/inspection';
-import { fold, readLog } from '@dusk-wren/core/job';
+import { fold, personStamp, readLog } from '@dusk-wren/core/job';
 import { plan } from '@dusk-wren/core/plan';
 import { must } from '@dusk-wren/core/problem';
 import { conditionSchema } from '@dusk-wren/core/simulation';
@@ -111,6 +111,41 @@ describe('played into a database through the same commands as real work', () => 
       'TW-12': 'ask',
     });
     expect(listed.find(({ tag }) => tag === 'HV-1907')?.summary.state).toBe('released');
+  });
+  const found = async (query: Partial<Parameters<typeof listJobs>[0]>, now = new Date().toISOString()) =>
+    (await listJobs({ state: 'open', limit: 100, ...query }, now)).jobs;
+  const waitingFor = async (role: 'technician' | 'inspector' | 'lead', now?: string) => {
+    const row = await PersonRow.findOne({ where: { role } });
+    const person = personStamp.parse({ id: row?.id, name: row?.name, role });
+    return { person, jobs: await found({ waitsFor: person }, now) };
+  };
+
+  it('what waits for somebody: holds and asks for an inspector, stops and asks for a lead, own work for a technician', async () => {
+    const kinds = (jobs: readonly { summary: { blocked?: { kind: string } | undefined } }[]) =>
+      new Set(jobs.map(({ summary }) => summary.blocked?.kind));
+    const inspector = await waitingFor('inspector');
+    expect(kinds(inspector.jobs)).toEqual(new Set(['hold', 'ask']));
+    expect(inspector.jobs.map(({ tag }) => tag)).toContain('DH-415');
+    const lead = await waitingFor('lead');
+    expect(kinds(lead.jobs)).toEqual(new Set(['pressure', 'ask']));
+    expect(lead.jobs.map(({ tag }) => tag)).toContain('TW-31');
+    const technician = await waitingFor('technician');
+    expect(technician.jobs.length).toBeGreaterThan(0);
+    for (const { summary } of technician.jobs) expect(summary.withPerson?.id).toBe(technician.person.id);
+  });
+  it('a part that is overdue waits for a lead too, from the day after it was expected', async () => {
+    const parts = async (now: string) =>
+      (await waitingFor('lead', now)).jobs.filter(({ summary }) => summary.blocked?.kind === 'part');
+    expect(await parts('2000-01-01T08:00:00.000Z')).toEqual([]);
+    expect((await parts('2999-01-01T08:00:00.000Z')).map(({ tag }) => tag)).toContain('DH-402');
+  });
+  it('is found by any part of its tag, serial, customer or place, and by nothing that only looks like a pattern', async () => {
+    const tags = async (q: string) => (await found({ state: 'all', q })).map(({ tag }) => tag);
+    expect(await tags('2214')).toContain('HV-2214');
+    const refinery = await found({ state: 'all', q: 'mossgate' });
+    expect(refinery.length).toBeGreaterThan(3);
+    for (const { customer } of refinery) expect(customer).toMatch(/mossgate/i);
+    expect(await tags('H%14')).toEqual([]);
   });
   it('one failed its seat test and was opened again', async () => {
     expect(must(plan(await stateOf('DH-420')))?.openings).toBe(2);

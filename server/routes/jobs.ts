@@ -32,7 +32,9 @@ export function jobRoutes({ sequelize, feed, streams, config, now }: Host): Rout
   const router = Router();
 
   router.get('/jobs', async (request, response) => {
-    response.json(await listJobs(read(jobListQuery, request.query), now().toISOString()));
+    const { waits, ...query } = read(jobListQuery, request.query);
+    const waitsFor = waits === undefined ? {} : { waitsFor: personOf(request) };
+    response.json(await listJobs({ ...query, ...waitsFor }, now().toISOString()));
   });
 
   router.post('/jobs', async (request, response) => {

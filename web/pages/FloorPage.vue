@@ -21,15 +21,18 @@ const { tell } = usePreferences();
 const router = useRouter();
 const typed = ref('');
 const sought = refDebounced(typed, 200);
-const state = ref<'open' | 'released' | 'all'>('open');
+/** What it opens on: what waits for this person. */
+const state = ref<'waiting' | 'open' | 'released' | 'all'>('waiting');
 const mine = ref(false);
 const cursors = ref<string[]>([]);
 const search = ref<{ focus: () => void }>();
 
 const query = computed(() => {
-  const parts = new URLSearchParams({ state: state.value });
+  const parts = new URLSearchParams(
+    state.value === 'waiting' ? { state: 'open', waits: 'me' } : { state: state.value },
+  );
   if (sought.value.trim()) parts.set('q', sought.value.trim());
-  if (mine.value && session.person) parts.set('person', session.person.id);
+  if (mine.value && state.value !== 'waiting' && session.person) parts.set('person', session.person.id);
   const cursor = cursors.value.at(-1);
   if (cursor) parts.set('cursor', cursor);
   return parts.toString();
@@ -48,7 +51,9 @@ const kept = ref<{ id: string; tag: string }[]>([]);
 watch(error, async (failed) => {
   if (failed) kept.value = await device.list().catch(() => []);
 });
-const jobs = computed<JobLine[]>(() => data.value?.jobs ?? []);
+/** What is stopped by pressure comes before all else. */
+const isStop = ({ summary }: JobLine) => (summary.blocked?.kind === 'pressure' ? 0 : 1);
+const jobs = computed<JobLine[]>(() => (data.value?.jobs ?? []).toSorted((a, b) => isStop(a) - isStop(b)));
 const today = isoDay(new Date());
 const blocked = computed(() => jobs.value.filter(({ summary }) => summary.blocked));
 const late = computed(() => jobs.value.filter((job) => isLate(job)));
@@ -124,6 +129,7 @@ useKeys([
     <div class="filters label" role="group" aria-label="Which jobs">
       <button
         v-for="[value, name] in [
+          ['waiting', 'Waits for you'],
           ['open', 'On benches'],
           ['released', 'Released'],
           ['all', 'All'],
@@ -135,7 +141,9 @@ useKeys([
       >
         {{ name }}
       </button>
-      <button type="button" :aria-pressed="mine" @click="filter(() => (mine = !mine))">With me</button>
+      <label v-if="state !== 'waiting'" class="mine"
+        ><input v-model="mine" type="checkbox" @change="cursors = []" /> With me</label
+      >
     </div>
     <p v-if="error" class="problem" role="alert">{{ error.message }}</p>
     <p v-if="error && kept.length > 0" class="label">
@@ -161,9 +169,11 @@ useKeys([
           ? `No job's tag, serial, customer or place has “${typed}” in it${mine ? ', of those with you' : ''}.`
           : only
             ? `None of these is ${only}.`
-            : mine
-              ? 'Nothing is with you here. Take a job from the floor, or receive a valve.'
-              : 'No job here yet. Receive a valve to begin.'
+            : state === 'waiting'
+              ? 'Nothing waits for you. Everything on benches is one tab on.'
+              : mine
+                ? 'Nothing is with you here. Take a job from the floor, or receive a valve.'
+                : 'No job here yet. Receive a valve to begin.'
       }}
     </p>
     <div v-if="data?.next || cursors.length > 0" class="more">
@@ -276,6 +286,18 @@ header {
   color: var(--ink);
   text-decoration: underline dotted;
   text-underline-offset: 3px;
+}
+.mine {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: var(--touch);
+  margin-left: auto;
+}
+.mine input {
+  width: 24px;
+  height: 24px;
+  accent-color: var(--blue);
 }
 .filters button {
   min-height: var(--touch);

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { wordReason } from '@dusk-wren/core/inspection';
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import type { TaskOf } from '@dusk-wren/core/task';
 import { computed } from 'vue';
@@ -8,14 +7,12 @@ import HoldEvidence from '../HoldEvidence.vue';
 import SignPress from '../SignPress.vue';
 import { useJob } from '../../stores/job';
 import StepBar from '../StepBar.vue';
-import { usePreferences } from '../../stores/preferences';
 import { useSession } from '../../stores/session';
 
 /** A hold: released by an inspector who did none of the work, with nothing left to decide. */
 const props = defineProps<{ step: PlannedStep; task: TaskOf<'hold'> }>();
 const job = useJob();
 const session = useSession();
-const { tell } = usePreferences();
 const asks = computed(() =>
   [...(job.planned?.calls.values() ?? [])].filter(({ verdict }) => verdict === 'ask'),
 );
@@ -26,12 +23,10 @@ const release = computed(() => ({ kind: 'release-hold' as const, body: { step: p
 <template>
   <div class="hold">
     <p class="ask label"><ContactRing verdict="ask" :size="24" /> To be seen: {{ task.witness }}</p>
-    <ul v-if="asks.length > 0">
-      <li v-for="call in asks" :key="call.part" class="problem">
-        {{ call.part }}: {{ tell(wordReason(call.reason)) }}. A lead or an inspector decides it in the parts
-        list.
-      </li>
-    </ul>
+    <p v-if="asks.length > 0" class="problem">
+      Not decided yet: {{ asks.map(({ part }) => part).join(', ') }}. A lead or an inspector decides it in the
+      parts list.
+    </p>
     <HoldEvidence />
     <StepBar v-if="inspector"
       ><SignPress lamp :command="release">I have seen it: release the hold</SignPress></StepBar
