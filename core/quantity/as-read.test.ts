@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { asRead, inches, parseQuantity, psig, quantity, thou, valueIn, type Quantity } from '.';
+import { asRead, inches, parseQuantity, psig, quantity, thou, valueIn } from '.';
 
 const read = (text: string, dimension: 'length' | 'torque' | 'gauge pressure') => {
   const parsed = parseQuantity(text, dimension);
   if (!parsed.ok) throw new Error(text);
-  return parsed.value as Quantity<'length' | 'torque' | 'gauge pressure'>;
+  return parsed.value;
 };
 
 describe('a figure as the hand reads it', () => {
