@@ -11,7 +11,10 @@ describe('what a strike brings back', () => {
     );
     job.send({ kind: 'strike-entry', body: { entry: zero?.seq ?? 0, reason: 'read on the wrong gauge' } });
     const back = broughtBack(before, job.plan()).map(({ id }) => id);
-    expect(back.some((id) => id.startsWith('isolate.zero')), String(back)).toBe(true);
+    expect(
+      back.some((id) => id.startsWith('isolate.zero')),
+      String(back),
+    ).toBe(true);
     expect(back).toContain('isolate.sign');
     expect(back).not.toContain('isolate.line');
   });

@@ -9,7 +9,7 @@ import { sayMinutes } from '../parts/dates';
 import BenchButton from '../parts/BenchButton.vue';
 import { useJob } from '../stores/job';
 import { usePreferences } from '../stores/preferences';
-import { STEP_DRAFTS } from './drafts';
+import { STEP_DRAFTS } from '../stores/drafts';
 import { STEP_BAR } from './step-bar';
 import { trayOf } from './tray';
 import { TASK_COMPONENTS } from './tasks';

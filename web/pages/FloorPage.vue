@@ -239,16 +239,6 @@ header {
   flex-wrap: wrap;
   gap: 4px;
 }
-.counts button {
-  min-height: var(--touch);
-  padding: 0 10px;
-  font: inherit;
-  color: var(--muted);
-  background: none;
-  border: 0;
-  border-bottom: 3px solid transparent;
-  cursor: pointer;
-}
 .counts button[aria-pressed='true'] {
   color: var(--ink);
   border-color: var(--muted);
@@ -299,8 +289,10 @@ header {
   height: 24px;
   accent-color: var(--blue);
 }
+.counts button,
 .filters button {
   min-height: var(--touch);
+  padding: 0 8px;
   font: inherit;
   color: var(--muted);
   background: none;

@@ -55,7 +55,7 @@ const edge = computed(() =>
       ><abbr class="initials" :title="job.summary.withPerson?.name ?? 'nobody'">{{ initials }}</abbr></span
     >
     <span class="due label" :class="{ late }"
-      >{{ job.due ? sayDay(job.due) : ''
+      >{{ job.due ? `due ${sayDay(job.due)}` : ''
       }}<span v-if="job.readyBy">{{ late ? 'late: ' : '' }}ready {{ sayDay(job.readyBy) }}</span></span
     >
   </router-link>

@@ -2,7 +2,7 @@
 import { wordProblem } from '@dusk-wren/contract/wording';
 import { format, parseQuantity, type Dimension, type Quantity } from '@dusk-wren/core/quantity';
 import { computed, watch } from 'vue';
-import { useDraft } from '../bench/drafts';
+import { useDraft } from '../stores/drafts';
 import { usePreferences } from '../stores/preferences';
 
 /** A quantity typed as it is spoken. What was typed stays; what was not understood is said below. */

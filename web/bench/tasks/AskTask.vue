@@ -6,7 +6,7 @@ import { computed, ref } from 'vue';
 import BenchButton from '../../parts/BenchButton.vue';
 import QuantityField from '../../parts/QuantityField.vue';
 import { useJob } from '../../stores/job';
-import { useDraft } from '../drafts';
+import { useDraft } from '../../stores/drafts';
 import StepBar from '../StepBar.vue';
 import StepForm from '../StepForm.vue';
 

@@ -6,7 +6,7 @@ import { computed } from 'vue';
 import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
 import { useJob } from '../../stores/job';
-import { useDraft } from '../drafts';
+import { useDraft } from '../../stores/drafts';
 import StepBar from '../StepBar.vue';
 import StepForm from '../StepForm.vue';
 import { useSession } from '../../stores/session';

@@ -10,7 +10,7 @@ import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
 import QuantityField from '../../parts/QuantityField.vue';
 import { useJob } from '../../stores/job';
-import { useDraft } from '../drafts';
+import { useDraft } from '../../stores/drafts';
 import StepBar from '../StepBar.vue';
 import CallWords from '../CallWords.vue';
 

@@ -1,5 +1,5 @@
 import { inject, ref, type InjectionKey, type Ref } from 'vue';
-import { useKeptHere } from '../stores/kept-here';
+import { useKeptHere } from './kept-here';
 
 /** The job and the step that drafts are kept for. */
 export const STEP_DRAFTS: InjectionKey<string> = Symbol('drafts of a step');
