@@ -6,7 +6,7 @@ import { boltedJoint, partsOf, type Features, type PartRole } from '../valve';
 
 export interface Fetch {
   readonly what: Phrase;
-  /** How many steps want it, or how many pieces it takes. */
+  /** How many of it lie at the bench: one of a tool, however many steps take it up. */
   readonly count: number;
   readonly steps: readonly string[];
   /** What it shows is written down. */
@@ -35,9 +35,12 @@ export function fetchList(current: Plan): FetchList {
         })),
       ),
     );
+  const parts = newParts(current, steps);
+  const among = new Set(parts.map(({ what }) => inAnyOrder(say(what, 'SI'))));
+  // What is new as a part is not fetched a second time from the shelf of consumables.
   const consumables = summed(
     steps.flatMap((step) => step.consumables.map((what) => ({ what, step: step.title }))),
-  );
+  ).filter(({ what }) => !among.has(inAnyOrder(say(what, 'SI'))));
   const gauges = summed(
     steps.flatMap((step) =>
       step.task.kind === 'measure'
@@ -56,22 +59,28 @@ export function fetchList(current: Plan): FetchList {
   );
   const turns = (name: ToolName) => toolOf(name).turns === true;
   return {
-    parts: partsOf(current.valve)
-      .filter(
-        ({ role, policy, stays }) =>
-          !stays && (policy === 'renew always' || current.calls.get(role)?.verdict === 'renew'),
-      )
-      .map(({ role, name, quantity }) => ({
-        what: name,
-        count: quantity,
-        steps: steps.filter(({ on }) => on.includes(role)).map(({ title }) => title),
-      })),
+    parts,
     consumables,
     wrenches: [...jointWrench(current.valve.features), ...flangeWrench(current), ...named(turns)],
     gauges,
     tools: named((name) => !turns(name)),
   };
 }
+
+/** “bonnet gasket, spiral-wound” and “spiral-wound bonnet gasket” are one thing. */
+const inAnyOrder = (name: string): string => name.replaceAll(',', '').split(' ').sort().join(' ');
+
+const newParts = ({ valve, calls }: Plan, steps: Plan['steps']): Fetch[] =>
+  partsOf(valve)
+    .filter(
+      ({ role, policy, stays }) =>
+        !stays && (policy === 'renew always' || calls.get(role)?.verdict === 'renew'),
+    )
+    .map(({ role, name, quantity }) => ({
+      what: name,
+      count: quantity,
+      steps: steps.filter(({ on }) => on.includes(role)).map(({ title }) => title),
+    }));
 
 type Wanted = Omit<Fetch, 'count' | 'steps'> & { readonly step: string };
 
@@ -80,7 +89,7 @@ function summed(wanted: readonly Wanted[]): Fetch[] {
   for (const { step, ...each } of wanted) {
     const name = say(each.what, 'SI');
     const steps = [...(byName.get(name)?.steps ?? []), step];
-    byName.set(name, { ...each, count: steps.length, steps });
+    byName.set(name, { ...each, count: 1, steps });
   }
   return [...byName.values()];
 }
@@ -138,7 +147,7 @@ function flangeWrench({ valve: { nps, pressureClass }, steps }: Plan): Fetch[] {
     ? [
         {
           what: `socket and spanner ${heavyHex(thread)} across flats, for the line flanges`,
-          count: tightened.length,
+          count: 1,
           steps: tightened.map(({ title }) => title),
         },
       ]
