@@ -1,3 +1,4 @@
+import type { StandingCall } from '../calls';
 import { energiesOf } from '../isolation';
 import { hangingLocks, lineOf, type JobState, type LOTS } from '../job';
 import type { PartRole } from '../valve';
@@ -5,10 +6,13 @@ import { taskKind } from '../task';
 import type { Plan, PlannedStep } from './plan';
 import { trayPlaces } from './tray';
 
+type Lot = (typeof LOTS)[number];
+
 export interface OnTray {
   readonly place: number;
   readonly part: PartRole;
-  readonly lot: (typeof LOTS)[number] | 'not said';
+  /** What becomes of it: as somebody said, else as its call has it. */
+  readonly lot: Lot | 'not said';
 }
 
 /** What the next pair of hands must know before it touches anything. */
@@ -22,6 +26,22 @@ export interface HandOver {
   readonly loaded: readonly string[];
   readonly locks: readonly string[];
   readonly waits: readonly string[];
+}
+
+/** Whoever asks for it decides what is held; what is new goes to scrap, what goes back is kept. */
+function lotByCall(call: StandingCall | undefined): Lot | 'not said' {
+  switch (call?.verdict) {
+    case 'renew':
+      return 'discard';
+    case 'ask':
+      return 'hold';
+    case 'rework':
+      return 'keep';
+    case 'fit':
+      return call.because.length > 0 ? 'keep' : 'not said';
+    default:
+      return 'not said';
+  }
 }
 
 /** Computed from the facts, so that it can be read at any moment and is never out of date. */
@@ -46,7 +66,13 @@ export function handOver(plan: Plan, state: JobState): HandOver {
       .flatMap((part): OnTray[] =>
         back.has(part)
           ? []
-          : [{ place: places.get(part) ?? places.size + 1, part, lot: lots.get(part) ?? 'not said' }],
+          : [
+              {
+                place: places.get(part) ?? places.size + 1,
+                part,
+                lot: lots.get(part) ?? lotByCall(plan.calls.get(part)),
+              },
+            ],
       )
       .sort((a, b) => a.place - b.place),
     loose: open('loose', ({ on }) => on.some((part) => off.includes(part))),

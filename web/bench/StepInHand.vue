@@ -11,7 +11,7 @@ import { useJob } from '../stores/job';
 import { usePreferences } from '../stores/preferences';
 import { STEP_DRAFTS } from '../stores/drafts';
 import { STEP_BAR } from './step-bar';
-import { trayOf } from './tray';
+import { trayOf, type TrayPlace } from './tray';
 import { TASK_COMPONENTS } from './tasks';
 
 /** Tasks whose first act is typing: a figure, a lock, an answer. A gauge or a wrench is picked up first. */
@@ -38,9 +38,16 @@ onMounted(() => {
 });
 const { tell } = usePreferences();
 /** Where what comes off here goes: places are counted as parts come off. */
-const tray = computed(() =>
+const off = computed(() =>
   trayOf(job.planned, job.state).filter(({ role }) => props.step.off.includes(role)),
 );
+/** What is always new is thrown away: no place is kept for it. */
+const isScrap = ({ role }: TrayPlace) => {
+  const call = job.planned?.calls.get(role);
+  return call?.verdict === 'renew' && call.because.length === 0;
+};
+const scrap = computed(() => off.value.filter(isScrap).map(({ name }) => name));
+const tray = computed(() => off.value.filter((each) => !isScrap(each)));
 const notNeeded = () => job.act({ kind: 'do-step', body: { step: props.step.id, notNeeded: true } });
 /** What is signed with a PIN says so itself. */
 const signed = computed(() => taskKind(task.value).signed === true);
@@ -66,6 +73,7 @@ const needs = computed(() =>
       <span>{{ sayMinutes(step.minutes) }}</span><span v-if="needs">take {{ needs }}</span
       ><span>here because: {{ tell(step.because.text) }}</span>
     </p>
+    <p v-if="scrap.length > 0" class="label tray">To scrap: {{ scrap.join(', ') }}</p>
     <p v-if="tray.length > 0" class="label tray">
       To the tray:
       <span v-for="each in tray" :key="each.role"
