@@ -102,4 +102,11 @@ test('a slip is taken back with one press, and what is half typed is there again
     await page.keyboard.press('Escape');
     await expect(page.getByRole('link', { name: 'Fetch list' })).toBeHidden();
   });
+
+  await test.step('a stray letter that turns the units over is said, and undone by a press', async () => {
+    await page.keyboard.press('u');
+    await expect(page.getByText('Units: SI.')).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByRole('button', { name: 'Units US: switch' })).toBeVisible();
+  });
 });

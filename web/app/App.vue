@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { useEventListener } from '@vueuse/core';
-import { computed, watch, watchEffect } from 'vue';
+import { useEventListener, useTimeoutFn } from '@vueuse/core';
+import { computed, shallowRef, watch, watchEffect } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useTheme } from 'vuetify';
 import KeySheet from '../keys/KeySheet.vue';
@@ -42,9 +42,30 @@ function toWork(): void {
   (step ?? document.getElementById('main'))?.focus();
   step?.scrollIntoView({ block: 'nearest' });
 }
+/** A stray letter turns units and look over: it is said, and undone by a press. */
+const said = shallowRef({ words: '', back: (): void => undefined });
+const SAID_MILLISECONDS = 6000;
+const switched = useTimeoutFn(() => undefined, SAID_MILLISECONDS, { immediate: false });
+function turn(back: () => void, words: () => string): void {
+  back();
+  said.value = { words: words(), back };
+  switched.start();
+}
+function undo(): void {
+  said.value.back();
+  switched.stop();
+}
 useKeys([
-  { key: 'u', label: 'US or SI units', run: preferences.switchUnits },
-  { key: 'd', label: 'Dusk or daylight', run: preferences.switchLook },
+  {
+    key: 'u',
+    label: 'US or SI units',
+    run: () => turn(preferences.switchUnits, () => `Units: ${preferences.units}.`),
+  },
+  {
+    key: 'd',
+    label: 'Dusk or daylight',
+    run: () => turn(preferences.switchLook, () => `Look: ${preferences.look}.`),
+  },
 ]);
 </script>
 
@@ -56,6 +77,9 @@ useKeys([
       <router-view />
     </main>
     <KeySheet />
+    <p v-if="switched.isPending.value" class="switched row-flat label no-print" role="status">
+      {{ said.words }} <button type="button" class="link-button" @click="undo">Undo</button>
+    </p>
   </v-app>
 </template>
 
@@ -65,6 +89,18 @@ useKeys([
 }
 main {
   outline: none;
+}
+.switched {
+  position: fixed;
+  left: calc(var(--rail-left) + 16px);
+  bottom: calc(var(--rail-foot) + 16px);
+  z-index: 8;
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  padding: 10px 16px;
+  font-size: 17px;
+  box-shadow: 0 6px 18px rgb(0 0 0 / 40%);
 }
 .skip {
   position: fixed;

@@ -51,6 +51,12 @@ const tray = computed(() => off.value.filter((each) => !isScrap(each)));
 const notNeeded = () => job.act({ kind: 'do-step', body: { step: props.step.id, notNeeded: true } });
 /** What is signed with a PIN says so itself. */
 const signed = computed(() => taskKind(task.value).signed === true);
+/** Whose word comes first is said once a stage, with its first caution: said with each, nobody reads it. */
+const defers = computed(
+  () =>
+    job.planned?.steps.find(({ stage, caution }) => stage === props.step.stage && caution)?.id ===
+    props.step.id,
+);
 const needs = computed(() =>
   [...props.step.tools, ...props.step.consumables, ...(props.step.kit ?? [])].join(', '),
 );
@@ -66,7 +72,7 @@ const needs = computed(() =>
         <path :d="mdiAlertOutline" fill="currentColor" />
       </svg>
       <span
-        >{{ step.caution }} <small>{{ DEFER }}</small></span
+        >{{ step.caution }}<small v-if="defers"> {{ DEFER }}</small></span
       >
     </p>
     <p class="label meta muted">

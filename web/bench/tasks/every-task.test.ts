@@ -1,3 +1,4 @@
+import { DEFER } from '@dusk-wren/core/procedure';
 import { describe, expect, it } from 'vitest';
 import { defaultValve, type ConstructionId } from '@dusk-wren/core/valve';
 import { BenchJob, INSPECTOR, LEAD, TECHNICIAN } from '@dusk-wren/core/testing/bench';
@@ -31,10 +32,15 @@ describe('the step in hand', () => {
   ])('%s says what, why and with what care', async (id, words) => {
     expect(wordsOf(await inHand(on(), id))).toMatch(words);
   });
-  it('a caution stands with its sign, and defers to codes, permit and manual', async () => {
-    const markup = await inHand(on(), 'strip.slack');
-    expect(markup).toContain('aria-label="Caution"');
-    expect(wordsOf(markup)).toContain('Local codes, the site’s permit and the maker’s manual come first.');
+  it('a caution stands with its sign, and the first of a stage defers to codes, permit and manual', async () => {
+    const cautions = on()
+      .plan()
+      .steps.filter(({ stage, caution }) => stage === 'strip' && caution);
+    for (const [i, { id }] of cautions.slice(0, 3).entries()) {
+      const markup = await inHand(on(), id);
+      expect(markup, id).toContain('aria-label="Caution"');
+      expect(wordsOf(markup).includes(DEFER), id).toBe(i === 0);
+    }
   });
   it('what comes off here has its place on the tray', async () => {
     expect(wordsOf(await inHand(on(), 'strip.stem'))).toMatch(/To the tray: \d+ /);
