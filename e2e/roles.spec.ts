@@ -31,9 +31,14 @@ test('sign-in, roles and the hold', async ({ page }) => {
     await signIn(page, 'Petra Lundholm');
     await openJob(page, 'TW-12');
     await page.getByRole('button', { name: /^5, gland: ask/ }).press('Enter');
-    await page.getByRole('button', { name: 'Overrule' }).click();
+    await page.getByRole('button', { name: 'Decide' }).click();
     await page.getByLabel(/^Why/).fill('heat tint, no score, measured round');
-    await page.getByRole('button', { name: 'Overrule', exact: true }).click();
+    // Nothing is preset: least of all the lenient answer.
+    const decide = page.getByRole('button', { name: /^Decide/ });
+    await expect(decide).toBeDisabled();
+    await page.getByRole('combobox', { name: 'Your call' }).click({ force: true });
+    await page.getByRole('option', { name: 'fit' }).click();
+    await decide.click();
     await expect(page.getByText('Was “ask”, overruled by Petra Lundholm.')).toBeVisible();
   });
 

@@ -66,9 +66,9 @@ const behind = computed(() => {
               {{ entry.seq }} · {{ entry.by.name }}: {{ describeEntry(entry, preferences.units) }}
             </p>
             <OverruleForm v-if="overruling" :call="call" @close="overruling = false" />
-            <BenchButton v-else-if="job.summary?.state === 'open'" @press="overruling = true"
-              >Overrule</BenchButton
-            >
+            <BenchButton v-else-if="job.summary?.state === 'open'" @press="overruling = true">{{
+              call.verdict === 'ask' ? 'Decide' : 'Overrule'
+            }}</BenchButton>
           </template>
           <p v-else class="muted">
             {{
