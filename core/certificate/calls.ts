@@ -1,4 +1,4 @@
-import { wordReason } from '../inspection';
+import { wordReason, type Verdict } from '../inspection';
 import type { Plan } from '../plan';
 import { say, type UnitSystem } from '../quantity';
 import { describeSource } from '../standards';
@@ -7,7 +7,7 @@ import type { PartRole } from '../valve';
 export interface CallLine {
   readonly number: number;
   readonly part: PartRole;
-  readonly verdict: string;
+  readonly verdict: Verdict;
   readonly method?: string;
   readonly reason: string;
   readonly source: string;

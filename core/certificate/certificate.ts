@@ -1,5 +1,4 @@
 import {
-  describeEntry,
   openingOf,
   PLACE_WORDS,
   placeOf,
@@ -12,6 +11,7 @@ import {
 import { leftUnlooked, plan, type Plan } from '../plan';
 import { capital, format, type Length, type UnitSystem } from '../quantity';
 import { resulting, reversible } from '../valve';
+import { corrections } from './corrections';
 import { callLines, type CallLine } from './calls';
 import { asFound, asLeft } from './found-and-left';
 import { instrumentsIn, peopleIn } from './people';
@@ -100,9 +100,7 @@ export function certificate(
         title: step.title,
         ...(step.finished ? { by: step.finished.by.name, at: step.finished.at } : {}),
       })),
-    corrections: log.flatMap((entry) =>
-      entry.kind === 'entry-struck' ? [`${entry.by.name}: ${describeEntry(entry, system)}`] : [],
-    ),
+    corrections: corrections(log, system),
     simulated: stamps.some(({ simulated }) => simulated),
   };
 }

@@ -1,9 +1,10 @@
-import { siteOf } from '../calls';
-import { describeEntry, type Entry, type EntryOf, type JobState, type Stage } from '../job';
+import { latestRunout, siteOf } from '../calls';
+import { type Entry, type EntryOf, type JobState, type Stage } from '../job';
 import type { Plan } from '../plan';
-import { format, valueIn, type UnitSystem } from '../quantity';
+import { format, si, valueIn, type UnitSystem } from '../quantity';
 import { meets } from '../task';
 import { seatContact } from '../workings';
+import { corrections } from './corrections';
 import { callLines, type CallLine } from './calls';
 import { testLines, type TestLine } from './pressure-tests';
 
@@ -54,10 +55,8 @@ export function evidence(
       ({ verdict, overruled }) => verdict !== 'fit' || overruled !== undefined,
     ),
     tests: testLines(state, current),
-    figures: judged(state, current, system),
-    struck: log.flatMap((entry) =>
-      entry.kind === 'entry-struck' ? [`${entry.by.name}: ${describeEntry(entry, system)}`] : [],
-    ),
+    figures: [...runouts(state, current, system), ...judged(state, current, system)],
+    struck: corrections(log, system),
   };
 }
 
@@ -100,6 +99,21 @@ function ringOf(
       width: valueIn(width, 'in') / widest,
     })),
   };
+}
+
+/** The runout that the call on the stem rests on, beside its limit. */
+function runouts(state: JobState, { steps }: Plan, system: UnitSystem): JudgedFigure[] {
+  const last = latestRunout(state);
+  const task = steps.find(({ task }) => task.kind === 'runout')?.task;
+  if (!last || task?.kind !== 'runout') return [];
+  const { tir } = last.runout;
+  return [
+    {
+      what: `${task.part} runout, TIR`,
+      value: `${format(tir, system)}, limit ${format(task.limit, system)}`,
+      meets: si(tir) <= si(task.limit),
+    },
+  ];
 }
 
 function judged(state: JobState, { steps }: Plan, system: UnitSystem): JudgedFigure[] {

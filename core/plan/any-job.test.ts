@@ -13,7 +13,7 @@ import { handOver, summarise, type Plan, type PlannedStep } from '.';
 
 const ENDS = ['flanged', 'screwed', 'welded'] as const;
 
-/** A job that somebody could open: any valve, for anything it can be in for, wherever that can be done. */
+/** A job that somebody could open: a random valve, for one of the things it can be in for, where that can be done. */
 const anyJob = anyFeatures.chain((features) =>
   fc
     .record({

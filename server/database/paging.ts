@@ -43,5 +43,5 @@ const literal = (text: string): string => text.replace(/[\\%_]/g, (mark) => `\\$
 /** What was typed as the beginning of a word. */
 export const likePrefix = (text: string): string => `${literal(text)}%`;
 
-/** What was typed as any part of it. */
+/** What was typed, wherever it stands in a text. */
 export const likeAnywhere = (text: string): string => `%${literal(text)}%`;

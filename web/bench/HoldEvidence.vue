@@ -12,8 +12,6 @@ const preferences = usePreferences();
 const seen = computed(() =>
   job.state && job.planned ? evidence(job.state, job.entries, job.planned, preferences.units) : undefined,
 );
-const RINGS = { fit: 'fit', rework: 'rework', renew: 'renew', ask: 'ask', condemn: 'condemn' } as const;
-const ringOf = (verdict: string) => RINGS[verdict as keyof typeof RINGS];
 const pairs = computed(() =>
   (seen.value?.rings ?? []).map(({ contact, found, left }) => ({
     contact,
@@ -66,7 +64,7 @@ const pairs = computed(() =>
       <p v-if="seen.calls.length === 0" class="muted">None.</p>
       <ul v-else>
         <li v-for="call in seen.calls" :key="call.part" class="label">
-          <ContactRing :verdict="ringOf(call.verdict)" :size="18" />
+          <ContactRing :verdict="call.verdict" :size="18" />
           <span
             ><b>{{ call.part }}</b> {{ call.verdict }}{{ call.method ? `, ${call.method}` : '' }}:
             {{ call.reason }}<template v-if="call.overruled">; {{ call.overruled }}</template></span

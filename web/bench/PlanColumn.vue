@@ -71,8 +71,11 @@ useKeys([
   <section class="plan" aria-label="The plan">
     <template v-if="last">
       <template v-if="allBefore"
-        ><StepFold v-for="step in done" :key="step.id" :step="step">{{ doneWords(step) }}</StepFold></template
-      >
+        ><StepFold v-for="step in done" :key="step.id" :step="step"
+          >{{ doneWords(step)
+          }}<template v-if="step === last && step.finished" #end
+            ><TakeBack :key="step.finished.seq" :step="step" /></template></StepFold
+      ></template>
       <StepFold v-else :step="last">
         {{ doneWords(last)
         }}<template #end>

@@ -25,7 +25,7 @@ const groups = computed(() =>
 );
 const kept = useKeptHere();
 /** What is at the bench already, for this person on this device. */
-const ticked = (what: string) => kept.text<'' | 'there'>(() => `${props.id}/fetch/${what}`, '');
+const ticked = (what: string) => kept.text(() => `${props.id}/fetch/${what}`);
 function turn(what: string): void {
   const tick = ticked(what);
   tick.value = tick.value === '' ? 'there' : '';

@@ -33,7 +33,12 @@ const VIEWS = [
   ['ways', 'Ways'],
   ['log', 'History'],
 ] as const;
-const view = useKeptHere().text<(typeof VIEWS)[number][0]>(() => `${props.id}/tab`, 'section');
+const tab = useKeptHere().text(() => `${props.id}/tab`);
+/** The tab that was open here last; the section on a first visit. */
+const view = computed({
+  get: () => VIEWS.find(([name]) => name === tab.value)?.[0] ?? 'section',
+  set: (name) => (tab.value = name),
+});
 
 const opening = computed(() => job.state?.records['job-opened'][0]?.body);
 /** What changes while it is on the bench: what it is for, how long it takes still, the day it is wanted. */

@@ -1,7 +1,7 @@
 <script setup lang="ts" generic="D extends Dimension">
 import { wordProblem } from '@dusk-wren/contract/wording';
 import { format, parseQuantity, type Dimension, type Quantity } from '@dusk-wren/core/quantity';
-import { computed, watch } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { useDraft } from '../stores/drafts';
 import { usePreferences } from '../stores/preferences';
 
@@ -17,16 +17,20 @@ const props = defineProps<{
 const emit = defineEmits<{ 'update:modelValue': [value: Quantity<D> | undefined]; enter: [] }>();
 
 const preferences = usePreferences();
-const text = useDraft(props.label);
-if (props.modelValue && text.value === '') text.value = format(props.modelValue, preferences.units);
+const draft = useDraft(props.label);
+/** What was half typed when somebody went away is there again, and counts. */
+const isDrafted = draft.value !== '';
+const text = ref(
+  isDrafted ? draft.value : props.modelValue ? format(props.modelValue, preferences.units) : '',
+);
+watch(text, (now) => (draft.value = now));
 const parsed = computed(() => parseQuantity(text.value, props.dimension));
 const problem = computed(() => {
   if (text.value.trim() === '' || parsed.value.ok) return '';
   return wordProblem(parsed.value.problem);
 });
 watch(parsed, (result) => emit('update:modelValue', result.ok ? result.value : undefined), {
-  // What was half typed when somebody went away is there again.
-  immediate: text.value !== '' && props.modelValue === undefined,
+  immediate: isDrafted,
 });
 watch(
   () => props.modelValue,
