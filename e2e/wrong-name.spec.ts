@@ -200,9 +200,10 @@ test('a lock struck takes both signatures along, and who strikes it is told befo
     await second.getByRole('button', { name: 'History', exact: true }).click();
     const lock = second.locator('.history li', { hasText: 'upstream block valve' }).last();
     await lock.getByRole('button', { name: 'Strike' }).click();
-    await second.getByLabel('Why it is wrong').fill('tidying up');
-    await second.getByRole('button', { name: 'Strike it' }).click();
+    // Said before a reason is typed, and no reason changes it.
     await expect(second.getByText(/it comes off by the same hand/)).toBeVisible();
+    await second.getByLabel('Why it is wrong').fill('tidying up');
+    await expect(second.getByRole('button', { name: 'Strike it' })).toBeDisabled();
   });
   await test.step('one’s own is, and the signatures fall with it', async () => {
     await page.getByRole('button', { name: 'History', exact: true }).click();

@@ -57,11 +57,17 @@ export function fetchList(current: Plan): FetchList {
           : [],
     ),
   );
+  const joint = jointWrench(current.valve.features);
   const turns = (name: ToolName) => toolOf(name).turns === true;
   return {
     parts,
     consumables,
-    wrenches: [...jointWrench(current.valve.features), ...flangeWrench(current), ...named(turns)],
+    wrenches: [
+      ...joint,
+      ...flangeWrench(current),
+      // The socket of the joint is the socket, where its size is known.
+      ...named((name) => turns(name) && !(name === 'socket' && joint.length > 0)),
+    ],
     gauges,
     tools: named((name) => !turns(name)),
   };

@@ -274,6 +274,8 @@ describe('what to fetch before the job starts', () => {
     expect(globe.wrenches[0]?.what).toMatch(/^socket 1 1\/4 in /);
     const small = fetchList(new BenchJob(defaultValve('control-lowpressure-diaphragm')).plan());
     expect(small.wrenches[0]?.what).toMatch(/^socket 9\/16 in /);
+    for (const { wrenches } of [globe, small])
+      expect(wrenches.filter(({ what }) => /^socket/.test(say(what, 'US')))).toHaveLength(1);
     expect(globe.gauges.some(({ what }) => /to .* psig/.test(say(what, 'US')))).toBe(true);
     expect(globe.gauges.some(({ what }) => /to .* bar g/.test(say(what, 'SI')))).toBe(true);
   });

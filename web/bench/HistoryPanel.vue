@@ -35,12 +35,19 @@ const hangs = (entry: Entry) =>
     ? entry.body.lock
     : undefined;
 /** The steps that are asked for again once the entry is struck. */
+const asked = computed(
+  () =>
+    striking.value !== undefined && {
+      kind: 'strike-entry' as const,
+      body: { entry: striking.value, reason: 'to be said' },
+    },
+);
 const comesBack = computed(() => {
-  const { planned } = job;
-  if (striking.value === undefined || !planned) return [];
-  const then = job.would({ kind: 'strike-entry', body: { entry: striking.value, reason: 'to be said' } });
-  return then ? broughtBack(planned, then).map(({ title }) => title) : [];
+  const then = asked.value && job.would(asked.value);
+  return then && job.planned ? broughtBack(job.planned, then).map(({ title }) => title) : [];
 });
+/** Why this person may not strike it, said before a reason is typed. */
+const refusal = computed(() => (asked.value ? job.refusal(asked.value) : ''));
 function leave(): void {
   striking.value = undefined;
   reason.value = '';
@@ -89,6 +96,7 @@ function addNote(): void {
           <p v-if="hangs(entry)" class="problem">
             Is lock {{ hangs(entry) }} off the valve? Struck, nobody is asked to take it off any more.
           </p>
+          <p v-if="refusal" class="problem" role="alert">{{ refusal }}</p>
           <p v-if="comesBack.length > 0" class="label">
             This brings back {{ comesBack.length === 1 ? 'a step' : `${comesBack.length} steps` }}:
             {{ comesBack.join('; ') }}.
@@ -98,7 +106,9 @@ function addNote(): void {
           </p>
           <v-text-field v-model="reason" label="Why it is wrong" autofocus />
           <span class="buttons">
-            <BenchButton kind="submit" :disabled="reason.trim().length < 3">Strike it</BenchButton>
+            <BenchButton kind="submit" :disabled="refusal !== '' || reason.trim().length < 3"
+              >Strike it</BenchButton
+            >
             <BenchButton @press="leave">Leave it</BenchButton>
           </span>
         </form>

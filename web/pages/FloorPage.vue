@@ -158,9 +158,9 @@ useKeys([
         <li v-for="job in shown" :key="job.id"><FloorRow :job="job" :late="isLate(job)" /></li>
       </ul>
       <p class="legend label muted">
-        <i class="hold" aria-hidden="true" /> a hold that waits
-        <i class="hold released" aria-hidden="true" /> one that is released
-        <i class="pointer" aria-hidden="true" /> where the job stands
+        <span><i class="hold" aria-hidden="true" />a hold that waits</span>
+        <span><i class="hold released" aria-hidden="true" />one that is released</span>
+        <span><i class="pointer" aria-hidden="true" />where the job stands</span>
       </p>
     </template>
     <p v-else-if="data" class="empty row-flat">
@@ -246,15 +246,19 @@ header {
 .legend {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 10px;
+  gap: 4px 20px;
   align-items: center;
   margin-top: 8px;
+}
+.legend span {
+  display: inline-flex;
+  gap: 8px;
+  align-items: center;
 }
 .hold,
 .pointer {
   width: 14px;
   height: 11px;
-  margin-left: 10px;
 }
 .hold {
   background: var(--ask);

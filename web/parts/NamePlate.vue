@@ -206,6 +206,7 @@ const LISTS = [
   cursor: pointer;
 }
 .folded b {
+  white-space: nowrap;
   font-size: 19px;
 }
 .folded .hazard {
