@@ -43,7 +43,12 @@ export const firstLeadRequest = z.strictObject({
 });
 
 /** The PIN, asked again for one signature; what comes back goes with that command. */
-export const confirmationRequest = z.strictObject({ pin: z.string().min(1).max(64), commandId });
+export const confirmationRequest = z.strictObject({
+  pin: z.string().min(1).max(64),
+  commandId,
+  /** Who signs, where that is not who is signed in. */
+  personId: z.uuid().exactOptional(),
+});
 export const confirmationView = z.object({ confirmation: z.string() });
 
 export const jobSummaryView = z.object({
@@ -128,6 +133,8 @@ export const commandRequest = z.strictObject({
   doneAt: z.iso.datetime({ offset: true }).exactOptional(),
   /** For a signature: that the PIN was asked again. */
   confirmation: z.string().max(120).exactOptional(),
+  /** Who signs at a screen that is another's. */
+  signedBy: z.uuid().exactOptional(),
   /** Read by the core, which knows the kinds. */
   command: z.looseObject({ kind: z.string() }),
 });

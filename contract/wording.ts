@@ -111,7 +111,7 @@ export const WORDING: Words = {
   'person.other': ({ signedIn }) =>
     `${signedIn} is signed in on this browser now. What you entered stays here for you: sign in again and it goes out under your name.`,
   'pin.needed': () => 'This is a signature: it wants your PIN again. It was not stored.',
-  'pin.wrong': () => 'That is not your PIN. Nothing was signed.',
+  'pin.wrong': () => 'That is not the PIN of that name. Nothing was signed.',
   'pin.too-short': ({ role, least }) => `The PIN of ${withArticle(role)} has at least ${least} digits.`,
   'first-lead.wrong-code': () =>
     'That is not the code the server printed when it started. Read it again in its log.',

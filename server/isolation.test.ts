@@ -119,7 +119,23 @@ describe('an isolation on the server', () => {
     });
     expect(await refused(bo, sign('checked'))).toMatchObject({ problem: { code: 'isolation.own-hand' } });
     expect(await refused(ada, done('strip.slack'))).toMatchObject({ problem: { code: 'step.waits' } });
-    await take(lea, sign('checked'));
+    // Lea signs at Ada's screen, with a name and a PIN of her own; Ada stays signed in.
+    const unsigned = await ada.post(`/api/jobs/${job}/commands`, {
+      baseVersion: version,
+      commandId: randomUUID(),
+      command: sign('checked'),
+      signedBy: shop.people.lea,
+    });
+    expect(unsigned.body.problem.code).toBe('pin.needed');
+    expect((await ada.sign(job, version, sign('checked'), '0000', shop.people.lea)).body.problem.code).toBe(
+      'pin.wrong',
+    );
+    const note = { kind: 'add-note', body: { text: 'under another name' } };
+    expect((await ada.sign(job, version, note, PIN, shop.people.lea)).body.problem.code).toBe('pin.needed');
+    const signed = await ada.sign(job, version, sign('checked'), PIN, shop.people.lea);
+    expect(signed.body.entries.at(-1).by).toMatchObject({ id: shop.people.lea });
+    version = Number(signed.body.version);
+    expect((await ada.get('/api/session')).body.person.id).toBe(shop.people.ada);
     const mark = { kind: 'set-mark', body: { step: 'strip.match-mark', part: 'bonnet', clock: '2 o’clock' } };
     await take(ada, mark);
     await take(ada, done('strip.wheel-nut'));

@@ -1,4 +1,5 @@
 export { energiesOf, ENERGIES, TOUCHABLE, type Energy, type EnergyKind, type Proof } from './energies';
+export { feedsOf } from './feeds';
 export {
   checkLine,
   lineSchema,

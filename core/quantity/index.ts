@@ -49,6 +49,8 @@ export {
   systemOf,
   type UnitSystem,
 } from './format';
+export { farFromUsual } from './plausible';
+export { typedUnits } from './typed-units';
 export { asRead, type Mark, type ReadOn } from './as-read';
 export { formatLeak, isWithin, LEAK_COUNTS, leakSchema, type Leak, type LeakCount } from './leak';
 export { capital, capitalised, listed, phrase, phraseSchema, say, type Phrase } from './phrase';

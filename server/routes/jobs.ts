@@ -1,6 +1,6 @@
 import { commandRequest, jobListQuery, openJobRequest, type JobView } from '@dusk-wren/contract';
 import { isCommandKind, isSigned } from '@dusk-wren/core/command';
-import { jobId, type Entry } from '@dusk-wren/core/job';
+import { jobId, type Entry, type PersonStamp } from '@dusk-wren/core/job';
 import { Router } from 'express';
 import type { Sequelize } from 'sequelize';
 import { z } from 'zod';
@@ -14,6 +14,7 @@ import { isConfirmed } from '../sign-in/confirmation';
 import { personOf } from '../sign-in/person';
 import { commit } from '../database/commit';
 import { loadLog } from '../database/job-log';
+import { findPerson } from '../database/people';
 import { findJob, listJobs, openJobOn } from '../database/jobs';
 import { read } from './read';
 
@@ -55,13 +56,24 @@ export function jobRoutes({ sequelize, feed, streams, config, now }: Host): Rout
     response.json(view);
   });
 
+  /** Whose a command is: of who is signed in, or of who signs it here with a PIN of their own. */
+  async function whoseCommand(
+    here: PersonStamp,
+    { command, commandId, confirmation, signedBy }: z.output<typeof commandRequest>,
+  ): Promise<PersonStamp> {
+    const signed = isCommandKind(command.kind) && isSigned(command.kind);
+    if (!signed && signedBy === undefined) return here;
+    const signer = signed ? await findPerson(signedBy ?? here.id) : undefined;
+    if (!signer || !isConfirmed(config, signer.id, commandId, confirmation, now()))
+      throw new Refusal({ code: 'pin.needed' });
+    return signer;
+  }
+
   router.post('/jobs/:id/commands', async (request, response) => {
     const id = read(jobId, request.params.id);
-    const { baseVersion, commandId, command, doneAt, confirmation } = read(commandRequest, request.body);
-    const person = personOf(request);
-    const signed = isCommandKind(command.kind) && isSigned(command.kind);
-    if (signed && !isConfirmed(config, person.id, commandId, confirmation, now()))
-      throw new Refusal({ code: 'pin.needed' });
+    const sent = read(commandRequest, request.body);
+    const { baseVersion, commandId, command, doneAt } = sent;
+    const person = await whoseCommand(personOf(request), sent);
     const answer = await commit(sequelize, {
       jobId: id,
       baseVersion,

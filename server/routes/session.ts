@@ -72,13 +72,14 @@ export function sessionRoutes(sequelize: Sequelize, config: Config, now: () => D
   });
 
   router.post('/confirmations', csrf, json, async (request, response) => {
-    const { pin, commandId } = read(confirmationRequest, request.body);
+    const { pin, commandId, personId } = read(confirmationRequest, request.body);
     const person = await whoIs(request);
     if (!person) throw new Refusal({ code: 'sign-in.needed' });
     if (request.get('x-person') !== person.id)
       throw new Refusal({ code: 'person.other', signedIn: person.name });
-    if (!(await tryPin(sequelize, request, person.id, pin, now()))) throw new Refusal({ code: 'pin.wrong' });
-    response.json({ confirmation: confirmationFor(config, person.id, commandId, now()) });
+    const signer = personId ?? person.id;
+    if (!(await tryPin(sequelize, request, signer, pin, now()))) throw new Refusal({ code: 'pin.wrong' });
+    response.json({ confirmation: confirmationFor(config, signer, commandId, now()) });
   });
 
   router.delete('/session', csrf, async (request, response) => {

@@ -173,13 +173,20 @@ export class Screen {
     return this.post(`/api/jobs/${job}/commands`, { baseVersion, commandId, command });
   }
 
-  /** A signature: the PIN first, then the command with what came back for it. */
-  async sign(job: string, baseVersion: number, command: object, pin = PIN): Promise<Response> {
+  /** A signature: the PIN first, then the command with what came back for it; of somebody else at this screen, where told. */
+  async sign(job: string, baseVersion: number, command: object, pin = PIN, signer?: string): Promise<Response> {
     const commandId = randomUUID();
-    const answer = await this.post('/api/confirmations', { pin, commandId });
+    const by = signer === undefined ? {} : { personId: signer };
+    const answer = await this.post('/api/confirmations', { pin, commandId, ...by });
     if (answer.status !== 200) return answer;
     const { confirmation } = confirmationView.parse(answer.body);
-    return this.post(`/api/jobs/${job}/commands`, { baseVersion, commandId, command, confirmation });
+    return this.post(`/api/jobs/${job}/commands`, {
+      baseVersion,
+      commandId,
+      command,
+      confirmation,
+      ...(signer === undefined ? {} : { signedBy: signer }),
+    });
   }
 }
 

@@ -9,7 +9,7 @@ import { usePreferences } from '../stores/preferences';
 
 use([LineChart, GridComponent, MarkLineComponent, SVGRenderer]);
 
-/** Pressure against time on the rig, with the pressure asked for. Values come in the unit shown. */
+/** Pressure against time, with the pressure asked for. Values come in the unit shown. */
 const props = defineProps<{
   points: readonly (readonly [seconds: number, pressure: number])[];
   wanted: number;
@@ -21,6 +21,11 @@ const colour = (name: string) => (
   preferences.look,
   getComputedStyle(document.documentElement).getPropertyValue(name).trim()
 );
+/** Room above what is asked for and what was read: whole tens, or less where there is little. */
+const top = computed(() => {
+  const most = 1.15 * Math.max(props.wanted, ...props.points.map(([, pressure]) => pressure));
+  return most > 10 ? Math.ceil(most / 10) * 10 : Math.max(1, Math.ceil(most));
+});
 const option = computed(() => {
   const muted = colour('--muted');
   const text = { color: muted, fontFamily: 'Barlow Semi Condensed', fontSize: 14 };
@@ -39,7 +44,7 @@ const option = computed(() => {
       type: 'value',
       name: props.unit,
       min: 0,
-      max: Math.ceil((props.wanted * 1.15) / 10) * 10,
+      max: top.value,
       nameTextStyle: text,
       axisLabel: text,
       splitNumber: 3,

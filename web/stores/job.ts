@@ -1,4 +1,4 @@
-import { instrumentsView, jobView, liveMessage, type InstrumentView } from '@dusk-wren/contract';
+import { instrumentsView, jobView, liveMessage, type InstrumentView, type PersonView } from '@dusk-wren/contract';
 import { wordProblem } from '@dusk-wren/contract/wording';
 import type { RawCommand } from '@dusk-wren/core/command';
 import {
@@ -10,6 +10,7 @@ import {
   type Entry,
   type InstrumentKind,
   type JobId,
+  type PersonStamp,
 } from '@dusk-wren/core/job';
 import { plan, readyBy, stepOf, summarise, type Plan, type PlannedStep } from '@dusk-wren/core/plan';
 import { useQueryCache } from '@pinia/colada';
@@ -218,7 +219,8 @@ export const useJob = defineStore('job', () => {
   }
 
   /** Why this command would be refused now, in words; nothing when it would be taken. */
-  const refusal = (command: RawCommand): string => (view.value && sync.value?.refusal(command)) ?? '';
+  const refusal = (command: RawCommand, signer?: PersonStamp): string =>
+    (view.value && sync.value?.refusal(command, signer)) ?? '';
 
   /** The plan as it would be after this command; nothing when it would be refused. */
   function would(command: RawCommand): Plan | undefined {
@@ -227,16 +229,22 @@ export const useJob = defineStore('job', () => {
     return result?.ok ? result.value : undefined;
   }
 
-  /** Does a command that is a signature, by the PIN typed for it; answers whether it was taken, and says why not. */
-  async function sign(command: RawCommand, pin: string): Promise<boolean> {
+  /**
+   * Does a command that is a signature, by the PIN typed for it, of who is here or of who signs at this screen; answers
+   * whether it was taken, and says why not.
+   */
+  async function sign(command: RawCommand, pin: string, other?: PersonView): Promise<boolean> {
     const here = sync.value;
     if (!here) return false;
-    said.value = refusal(command);
+    const signer = other && personStamp.parse(other);
+    said.value = refusal(command, signer);
     if (said.value !== '') return false;
     const id = commandId.parse(crypto.randomUUID());
     try {
-      const confirmation = await session.confirm(pin, id);
-      said.value = here.do(command, { commandId: id, confirmation }) ?? '';
+      const confirmation = await session.confirm(pin, id, other);
+      const signed = { commandId: id, confirmation };
+      said.value =
+        (signer ? await here.countersign(command, { ...signed, signer }) : here.do(command, signed)) ?? '';
     } catch (error) {
       if (!(error instanceof ApiProblem)) throw error;
       said.value = error.isLost

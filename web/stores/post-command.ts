@@ -14,7 +14,7 @@ const isLate = (at: string) => Date.now() - Date.parse(at) > LATE_MILLISECONDS;
 
 /** Sends what waits, under the name of whose it is. What the server has not decided on waits on. */
 export async function postCommand(jobId: JobId, baseVersion: number, sent: Sent): Promise<PostAnswer> {
-  const { commandId, command, person, at, confirmation } = sent;
+  const { commandId, command, person, at, confirmation, signer } = sent;
   try {
     await sendKeptPhoto(jobId, command, person.id);
     const answer = await callOr409(`/jobs/${jobId}/commands`, commandView, staleView, {
@@ -26,6 +26,7 @@ export async function postCommand(jobId: JobId, baseVersion: number, sent: Sent)
         command,
         ...(isLate(at) ? { doneAt: at } : {}),
         ...(confirmation === undefined ? {} : { confirmation }),
+        ...(signer === undefined ? {} : { signedBy: signer.id }),
       },
     });
     return 'taken' in answer

@@ -88,9 +88,9 @@ export const useSession = defineStore('session', () => {
     await load();
   }
 
-  /** The PIN again, for one signature. */
-  async function confirm(pin: string, commandId: CommandId): Promise<string> {
-    const body = { pin, commandId };
+  /** The PIN again, for one signature: of who is here, or of who signs at this screen. */
+  async function confirm(pin: string, commandId: CommandId, signer?: PersonView): Promise<string> {
+    const body = { pin, commandId, ...(signer ? { personId: signer.id } : {}) };
     return (await call('/confirmations', confirmationView, { method: 'POST', body })).confirmation;
   }
 

@@ -75,9 +75,9 @@ async function screen(server: Authority, n: number): Promise<JobSync> {
   let ids = n * 10_000;
   const sync = new JobSync(
     {
-      post: async (base, { commandId: command, command: raw }) => {
+      post: async (base, { commandId: command, command: raw, signer }) => {
         await Promise.resolve();
-        return server.post(person(n), base, command, raw);
+        return server.post(signer ?? person(n), base, command, raw);
       },
       fetchAfter: (version) => Promise.resolve(server.log.slice(version)),
       newId: () => commandId.parse(id(ids++)),
@@ -179,6 +179,32 @@ describe('a job on a screen', () => {
     await settle(a);
     await b.receive(server.log.slice(-1));
     expect(b.view.state).toEqual(server.state);
+  });
+});
+
+describe('a signature by somebody else at this screen', () => {
+  const signed = { commandId: commandId.parse(id(777)), confirmation: 'asked', signer: person(5) };
+
+  it('stands under their name, also where others were faster, and nobody else’s entries wait for it', async () => {
+    const server = new Authority();
+    const here = await screen(server, 1);
+    const other = await screen(server, 2);
+    other.do(note('faster'));
+    await settle(other);
+    expect(await here.countersign(note('checked'), signed)).toBeUndefined();
+    expect(server.log.at(-1)).toMatchObject({ by: { id: person(5).id }, commandId: signed.commandId });
+    expect(here.view.entries).toHaveLength(server.log.length);
+    expect(here.view.waiting).toHaveLength(0);
+  });
+
+  it('is not stored, and says so, while the server is away or earlier work still waits', async () => {
+    const server = new Authority();
+    const here = await screen(server, 1);
+    server.loseNextAnswer = true;
+    expect(await here.countersign(note('checked'), signed)).toMatch(/did not answer/);
+    server.loseNextAnswer = true;
+    here.do(note('mine'));
+    expect(await here.countersign(note('checked'), signed)).toMatch(/goes first/);
   });
 });
 

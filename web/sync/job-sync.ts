@@ -1,8 +1,16 @@
 import { decide, NOTHING_OUTSIDE, readCommand, record, type RawCommand } from '@dusk-wren/core/command';
-import { apply, EMPTY_JOB, wordEntry, type CommandId, type Entry, type JobState } from '@dusk-wren/core/job';
+import {
+  apply,
+  EMPTY_JOB,
+  wordEntry,
+  type CommandId,
+  type Entry,
+  type JobState,
+  type PersonStamp,
+} from '@dusk-wren/core/job';
 import type { Problem } from '@dusk-wren/core/problem';
 import type { Phrase } from '@dusk-wren/core/quantity';
-import type { PostAnswer, Ports, Sent, Waiting } from './ports';
+import type { Countersigned, PostAnswer, Ports, Sent, Waiting } from './ports';
 import type { Delay, Lapsed, View } from './view';
 
 interface Pending extends Sent {
@@ -78,8 +86,8 @@ export class JobSync {
   }
 
   /** Why this command would be refused here and now; nothing when it would be taken. */
-  refusal(command: RawCommand): string | undefined {
-    const tried = this.tryOn(this.state, command);
+  refusal(command: RawCommand, signer?: PersonStamp): string | undefined {
+    const tried = this.tryOn(this.state, command, signer && { signer });
     return 'text' in tried ? tried.text : undefined;
   }
 
@@ -103,6 +111,31 @@ export class JobSync {
     // Kept before it is sent: a tab that is killed in between loses nothing.
     void kept.then(() => this.flush());
     return undefined;
+  }
+
+  /**
+   * A signature by somebody else at this screen: sent at once, and never left to wait under a name that is not signed in.
+   * Answers with the words of what kept it from being stored.
+   */
+  async countersign(command: RawCommand, signed: Countersigned): Promise<string | undefined> {
+    if (this.pending.length > 0)
+      return 'What was entered here before is not with the server yet: it goes first.';
+    for (;;) {
+      const tried = this.tryOn(this.state, command, signed);
+      if ('text' in tried) return tried.text;
+      const answer = await this.ports.post(this.confirmed.version, tried.sent);
+      switch (answer.kind) {
+        case 'taken':
+          return void (await this.receive(answer.entries));
+        case 'stale':
+          await this.receive(answer.missed);
+          break;
+        case 'refused':
+          return answer.text;
+        case 'later':
+          return 'The server did not answer. If it was signed all the same, that shows here as soon as it is back.';
+      }
+    }
   }
 
   /** Whoever is signed in may have changed, or the connection: tries what waits. */
@@ -149,7 +182,7 @@ export class JobSync {
   private tryOn(
     state: JobState,
     raw: RawCommand,
-    signed?: { commandId: CommandId; confirmation: string },
+    signed?: Partial<Countersigned>,
   ): { sent: Sent; entries: readonly Entry[]; state: JobState } | { text: string } {
     const person = this.ports.person();
     if (!person) return { text: this.wordProblem(NOBODY) };
@@ -168,9 +201,10 @@ export class JobSync {
 
   private decideOn(
     state: JobState,
-    { commandId, command, at, person }: Sent,
+    { commandId, command, at, person: here, signer }: Sent,
     edge: Ports['edge'] = this.ports.edge,
   ): { entries: readonly Entry[]; state: JobState } | { text: string } {
+    const person = signer ?? here;
     const facts = decide(state, command, { ...edge, person, now: at });
     if (!facts.ok) return { text: this.wordProblem(facts.problem) };
     const recorded = record(state, facts.value, { commandId, by: person, at });

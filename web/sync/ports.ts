@@ -20,9 +20,18 @@ export interface Waiting {
   readonly confirmation?: string;
 }
 
+/** A signature by somebody at another's screen: who they are, and that their PIN was asked. */
+export interface Countersigned {
+  readonly commandId: CommandId;
+  readonly confirmation: string;
+  readonly signer: PersonStamp;
+}
+
 /** The same, read. */
 export interface Sent extends Waiting {
   readonly command: Command;
+  /** Who signs, where that is not whose screen it is. */
+  readonly signer?: PersonStamp;
 }
 
 /** What the sync needs of its host; tests give their own. */

@@ -104,7 +104,7 @@ useKeys([
   gap: 12px;
   justify-items: start;
 }
-.look > :deep(.v-input) {
+.look > :is(:deep(.v-input), .quantity-field) {
   width: min(360px, 100%);
 }
 .choices {

@@ -1,46 +1,27 @@
 <script setup lang="ts">
 import { mdiCheck } from '@mdi/js';
-import { STEADY_FOR, steadiness, type Watched } from '@dusk-wren/core/isolation';
-import { counts, onStep } from '@dusk-wren/core/job';
+import type { Watched } from '@dusk-wren/core/isolation';
+import { counts, onStep, type InstrumentId } from '@dusk-wren/core/job';
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import { apartBy, meets, type MeasureAsk, type TaskOf } from '@dusk-wren/core/task';
-import { format, psig, seconds, si, valueIn, type Quantity } from '@dusk-wren/core/quantity';
-import { computed, nextTick, reactive, shallowRef, useTemplateRef } from 'vue';
+import { parseQuantity, si, valueIn, type Quantity } from '@dusk-wren/core/quantity';
+import { computed, nextTick, reactive, useTemplateRef } from 'vue';
 import { toEmptyField } from '../../keys/fields';
 import BenchButton from '../../parts/BenchButton.vue';
 import QuantityField from '../../parts/QuantityField.vue';
 import WorkingPaper from '../../parts/WorkingPaper.vue';
 import { useJob } from '../../stores/job';
 import { usePreferences } from '../../stores/preferences';
-import InstrumentPick from '../InstrumentPick.vue';
 import StepBar from '../StepBar.vue';
-import { useReadings } from '../use-readings';
+import NotAtZero from './NotAtZero.vue';
+import VentGauge from './VentGauge.vue';
 import WrenchReading from './WrenchReading.vue';
 
 /** Figures that a step asks for: typed as spoken, or read live where an instrument stands by. */
 const props = defineProps<{ step: PlannedStep; task: TaskOf<'measure'> }>();
 const job = useJob();
-const preferences = usePreferences();
-const { show, parts } = preferences;
+const { show } = usePreferences();
 const typed = reactive<Record<string, Quantity | undefined>>({});
-/** What the gauge showed since it is watched, as far back as it takes to tell that it stands. */
-const looks = shallowRef<readonly Watched[]>([]);
-const LOOKED_BACK = 100;
-const live = computed(() => looks.value.at(-1)?.reads);
-const stands = computed(() => steadiness(looks.value));
-const { instrument, choices, picked, running, start, stop } = useReadings(
-  'gauge',
-  () => ({ step: props.step.id }),
-  (reading) => {
-    if (reading.kind !== 'pressure') return;
-    const look = { after: seconds(reading.seconds), reads: psig(reading.psig) };
-    looks.value = [...looks.value.slice(-LOOKED_BACK), look];
-  },
-);
-function watchGauge(): void {
-  looks.value = [];
-  start();
-}
 const onGauge = computed(() =>
   props.task.asks.find(({ mustBe, instrument: kind }) => mustBe === 'zero' && kind === 'gauge'),
 );
@@ -113,67 +94,59 @@ function difference(ask: MeasureAsk): string {
   return Math.abs(si(by)) < 1e-9 ? 'as it was' : `${si(by) > 0 ? '+' : ''}${show(by)}`;
 }
 
+/** What this figure was before, or is about: a figure far from that is asked about. What must be so says it itself. */
+function usual(ask: MeasureAsk): Quantity | undefined {
+  if (ask.mustBe !== undefined) return undefined;
+  const example = parseQuantity(ask.example, ask.dimension);
+  return before(ask) ?? (example.ok ? example.value : undefined);
+}
+const byHand = (ask: MeasureAsk, value: Quantity) => ({
+  kind: 'take-measurement' as const,
+  body: { step: props.step.id, what: ask.what, value, readBy: 'hand' as const },
+});
+function refused(ask: MeasureAsk): string {
+  const value = typed[ask.what];
+  return value ? job.refusal(byHand(ask, value)) : '';
+}
+
 const fields = useTemplateRef<HTMLElement>('fields');
-const ready = computed(() => props.task.asks.filter(({ what }) => typed[what] !== undefined));
+const ready = computed(() =>
+  props.task.asks.filter((ask) => typed[ask.what] !== undefined && refused(ask) === ''),
+);
 function keepAll(): void {
-  for (const ask of ready.value) take(ask, typed[ask.what], 'hand');
+  for (const ask of ready.value) take(ask);
 }
 /** Keeps one figure, and the hand goes to the next that is not taken. */
 async function keepAndOn(ask: MeasureAsk): Promise<void> {
-  take(ask, typed[ask.what], 'hand');
+  take(ask);
   await nextTick();
   const next = fields.value?.querySelector('.ask:not(.taken)');
   if (next) toEmptyField(next);
 }
 
-function take(ask: MeasureAsk, value: Quantity | undefined, by: 'hand' | 'instrument'): void {
-  if (!value) return;
-  const read =
-    by === 'instrument' && instrument.value
-      ? { readBy: instrument.value.id, watched: [...looks.value] }
-      : { readBy: 'hand' as const };
-  if (job.act({ kind: 'take-measurement', body: { step: props.step.id, what: ask.what, value, ...read } }))
-    typed[ask.what] = undefined;
+function take(ask: MeasureAsk): void {
+  const value = typed[ask.what];
+  if (value && job.act(byHand(ask, value))) typed[ask.what] = undefined;
+}
+function fromGauge(value: Quantity, readBy: InstrumentId, watched: readonly Watched[]): void {
+  if (!onGauge.value) return;
+  const body = { step: props.step.id, what: onGauge.value.what, value, readBy, watched: [...watched] };
+  job.act({ kind: 'take-measurement', body });
 }
 </script>
 
 <template>
   <div ref="fields" class="measure">
-    <div v-if="onGauge" class="live">
-      <InstrumentPick v-model="picked" :choices="choices" :instrument="instrument" />
-      <p class="reading number" aria-live="off">
-        <template v-if="live"
-          >{{ parts(live).number }} <small>{{ parts(live).unit }}</small></template
-        ><template v-else>–</template>
-      </p>
-      <StepBar>
-        <BenchButton v-if="!running" lamp @press="watchGauge">Open the vent, watch the gauge</BenchButton>
-        <template v-else>
-          <BenchButton
-            lamp
-            :disabled="stands.kind !== 'steady'"
-            lacking="once it stands"
-            @press="take(onGauge, live, 'instrument')"
-            >Take this reading</BenchButton
-          >
-          <BenchButton @press="stop">Stop watching</BenchButton>
-        </template>
-      </StepBar>
-      <p v-if="running" class="label" :class="stands.kind === 'steady' ? 'fit' : 'muted'" role="status">
-        <template v-if="stands.kind === 'steady'"
-          >Steady for {{ format(STEADY_FOR, preferences.units) }}.</template
-        >
-        <template v-else-if="stands.kind === 'moving'"
-          >Still moving: {{ format(stands.change, preferences.units) }} in
-          {{ format(STEADY_FOR, preferences.units) }}. It is kept only once it stands.</template
-        >
-        <template v-else>Watched for too short a time yet.</template>
-      </p>
-      <p v-if="taken(onGauge) && isOff(onGauge)" class="problem" role="alert">
-        Not at zero: {{ shown(onGauge) }}. Something still feeds it: a block valve may pass. Nothing is opened
-        until it is found.
-      </p>
-    </div>
+    <template v-if="onGauge">
+      <VentGauge :step="step" :again="taken(onGauge) !== undefined" @take="fromGauge" />
+      <NotAtZero
+        v-if="isOff(onGauge)"
+        :step="step"
+        :what="onGauge.what"
+        :energy="step.isolation?.is === 'proof' ? step.isolation.energy : undefined"
+        :reads="shown(onGauge)"
+      />
+    </template>
     <WrenchReading
       v-if="onWrench"
       :step="step.id"
@@ -185,6 +158,8 @@ function take(ask: MeasureAsk, value: Quantity | undefined, by: 'hand' | 'instru
         :label="ask.what"
         :dimension="ask.dimension"
         :example="ask.example"
+        :usual="usual(ask)"
+        :refused="refused(ask)"
         @enter="keepAndOn(ask)"
       />
       <span v-if="before(ask)" class="label muted was"
@@ -226,18 +201,6 @@ function take(ask: MeasureAsk, value: Quantity | undefined, by: 'hand' | 'instru
 .measure {
   display: grid;
   gap: 10px;
-}
-.live {
-  display: grid;
-  gap: 8px;
-}
-.reading {
-  font-size: 46px;
-  line-height: 1;
-  color: var(--blue);
-}
-small {
-  font-size: 24px;
 }
 .ask {
   display: flex;

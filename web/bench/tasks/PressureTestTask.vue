@@ -218,7 +218,7 @@ small {
   gap: 10px;
   align-items: start;
 }
-.hand > :deep(.v-input) {
+.hand > :is(:deep(.v-input), .quantity-field) {
   flex: 1 1 180px;
 }
 summary {
