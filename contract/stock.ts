@@ -54,6 +54,7 @@ export const unitsView = z.object({ units: z.array(shelfUnit) });
 export const orderView = z.object({
   job: jobId,
   tag: z.string(),
+  step: z.string(),
   part: z.enum(PART_ROLES),
   reason: phraseSchema,
   leadDays: z.number(),

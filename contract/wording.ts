@@ -53,7 +53,10 @@ export const WORDING: Words = {
   'job.not-open': () => 'There is no such job yet.',
   'job.released': () => 'The certificate is signed: nothing is added to this job any more.',
   'step.unknown': () => 'That step is not on the plan any more.',
-  'step.already-done': ({ step }) => `“${step}” is done already.`,
+  'step.already-done': ({ step, by }) =>
+    by === undefined
+      ? `“${step}” is done already.`
+      : `${by} was quicker: “${step}” is done, nothing is left to do.`,
   'step.waits': ({ step, waits }) => `“${step}” waits for: ${waits.join('; ')}.`,
   'step.wants': ({ step, wants }) => `“${step}” wants ${wants}.`,
   'instrument.unknown': () => 'No such instrument is on file.',

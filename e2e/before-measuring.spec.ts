@@ -11,7 +11,8 @@ async function passOver(page: Page): Promise<void> {
   for (let i = 0; i < 8 && !/^Say how it stands/.test(await title(page).innerText()); i++) {
     const before = await title(page).innerText();
     expect(before).toMatch(PASSED_OVER);
-    await inHand(page).getByRole('button', { name: 'Not needed' }).click();
+    await inHand(page).getByRole('button', { name: 'Not taken…' }).click();
+    await inHand(page).getByRole('button', { name: 'nobody wants it' }).click();
     await expect(title(page)).not.toHaveText(before);
   }
 }
@@ -135,7 +136,7 @@ test('receiving a relief valve: its plate read, its twin caught, the wrong kit s
     await page.getByRole('option', { name: /Mossgate/ }).click();
     await page.getByLabel('Where it sits').fill('separator 4, outlet');
     await page.getByLabel('What ran through it').fill('Sour gas');
-    await page.getByLabel('Hydrogen sulphide in it').fill('500 ppm');
+    await page.getByLabel('Hydrogen sulphide, how much').fill('500 ppm');
     await page.getByRole('button', { name: 'Open the job' }).click();
   });
 
@@ -161,7 +162,7 @@ test('receiving a relief valve: its plate read, its twin caught, the wrong kit s
     await step.getByLabel('Revision of the sheet').fill('C');
     await step.getByLabel('Torque of the joint').fill('85 ft-lb');
     await expect(step.getByRole('button', { name: 'File this sheet' })).toBeDisabled();
-    await step.getByLabel('Page of the joint’s torque').fill('12');
+    await step.getByLabel(/^Its page, for the joint’s torque/).fill('12');
     const waits = await title(page).innerText();
     await step.getByRole('button', { name: 'File this sheet' }).click();
     await expect(title(page)).not.toHaveText(waits);

@@ -9,7 +9,7 @@ import {
   type PersonStamp,
 } from '../job';
 import { leftUnlooked, plan, type Plan } from '../plan';
-import { capital, format, type Length, type UnitSystem } from '../quantity';
+import { capital, format, sayDay, type Length, type UnitSystem } from '../quantity';
 import { resulting, reversible } from '../valve';
 import { corrections } from './corrections';
 import { callLines, type CallLine } from './calls';
@@ -134,7 +134,7 @@ function scopeLines(state: JobState, { scope, valve }: Plan): PlateLine[] {
       : [
           {
             label: 'Not looked at',
-            value: `${left.join(', ')}; ${due === undefined ? 'at the next overhaul' : `by ${due}`}`,
+            value: `${left.join(', ')}; ${due === undefined ? 'at the next overhaul' : `by ${sayDay(due)}`}`,
           },
         ]),
     ...(moved?.reversing

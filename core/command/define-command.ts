@@ -45,7 +45,10 @@ export function readyStep<K extends Task['kind']>(
 export function anyReadyStep(asked: Asked, id: string): Result<PlannedStep> {
   const step = stepOf(asked.plan, id);
   if (!step) return refuse({ code: 'step.unknown', step: id });
-  if (step.status === 'done') return refuse({ code: 'step.already-done', step: step.title });
+  if (step.status === 'done') {
+    const by = step.finished?.by.name;
+    return refuse({ code: 'step.already-done', step: step.title, ...(by === undefined ? {} : { by }) });
+  }
   if (step.status === 'waiting') {
     return refuse({
       code: 'step.waits',

@@ -306,3 +306,7 @@ export const CAUSE_IDS = Object.keys(CAUSES) as [CauseId, ...CauseId[]];
 export function causesOf(features: Features): CauseId[] {
   return CAUSE_IDS.filter((id) => CAUSES[id].has(features));
 }
+
+/** The links that this valve has: those in which any of its faults can lie. */
+export const chainOf = (features: Features): Link[] =>
+  LINKS.filter((link) => Object.values(CAUSES).some((cause) => cause.link === link && cause.has(features)));

@@ -1,4 +1,4 @@
-export { CAUSE_IDS, CAUSES, causesOf, LINKS, type CauseId, type Link } from './causes';
+export { CAUSE_IDS, CAUSES, causesOf, chainOf, LINKS, type CauseId, type Link } from './causes';
 export { CHECK_IDS, checkOf, checksFor, likelihood, type CheckId } from './checks';
 export { findFault, type Evidence, type Diagnosis, type NextCheck, type Suspect } from './finder';
 export type { Gauges, Read, Sign, Situation } from './gauges';

@@ -84,15 +84,15 @@ const REASONS = {
   'marked in the packing': 'marked where the packing runs: it leaks through good packing',
   'marked below the packing': 'marked between disc and backseat: it touches no packing',
   'thread marked': 'marked on the thread',
-  'runs true': ({ tir, limit }: Runout) => phrase`TIR ${tir}, limit ${limit}`,
+  'runs true': ({ tir, limit }: Runout) => phrase`runout (TIR) ${tir}, limit ${limit}`,
   oval: ({ tir, limit }: Runout) =>
-    phrase`TIR ${tir}, limit ${limit}: out of round, and packing rides on an oval`,
+    phrase`runout (TIR) ${tir}, limit ${limit}: out of round, and packing rides on an oval`,
   'out of round': ({ oval, limit }: { oval: Length; limit: Length }) =>
     phrase`out of round by ${oval}, limit ${limit}: packing rides on an oval; reground or renewed`,
   'bent, straightened here': ({ tir, limit }: Runout) =>
-    phrase`TIR ${tir}, limit ${limit}: bent; this site allows straightening`,
+    phrase`runout (TIR) ${tir}, limit ${limit}: bent; this site allows straightening`,
   'bent stem': ({ tir, limit }: Runout) =>
-    phrase`TIR ${tir}, limit ${limit}: bent; it leaks through good packing and wears its bushing`,
+    phrase`runout (TIR) ${tir}, limit ${limit}: bent; it leaks through good packing and wears its bushing`,
   // new at every overhaul, or by what the valve is
   'packing is new': 'the stem leaves it: always new',
   'seals are new': 'kits renew every seal',

@@ -7,6 +7,6 @@ export { placeAdvice, type PlaceAdvice } from './place-advice';
 export { blockedSchema, wordBlocked, type Blocked } from './blocked';
 export { summarise, type JobSummary } from './summary';
 export { awaitedBy, readyBy, type Awaited } from './ready-by';
-export { SHOP_HOURS, workingDaysBefore, workingDaysFrom } from './working-days';
+export { SHOP_HOURS, workingDaysBefore, workingDaysBetween, workingDaysFrom } from './working-days';
 export { stripOrder, trayPlaces } from './tray';
 export { handOver, type HandOver, type OnTray } from './hand-over';

@@ -31,4 +31,14 @@ export function workingDaysBefore(day: string, days: number): string {
   return isoDay(at);
 }
 
+/** Working days from one day to another; less than zero where that is past. */
+export function workingDaysBetween(from: string, to: string): number {
+  if (to < from) return -workingDaysBetween(to, from);
+  const end = new Date(`${to}T00:00:00Z`);
+  let count = 0;
+  for (let at = new Date(`${from}T00:00:00Z`); at < end; at = new Date(at.getTime() + DAY))
+    if (!isRest(new Date(at.getTime() + DAY))) count += 1;
+  return count;
+}
+
 export const isoDay = (day: Date): string => day.toISOString().slice(0, 10);

@@ -30,7 +30,7 @@ export type Problem =
   | { code: 'job.not-open' }
   | { code: 'job.released' }
   | { code: 'step.unknown'; step: string }
-  | { code: 'step.already-done'; step: string }
+  | { code: 'step.already-done'; step: string; by?: string }
   | { code: 'step.waits'; step: string; waits: string[] }
   | { code: 'step.wants'; step: string; wants: string }
   | { code: 'instrument.unknown'; id: string }

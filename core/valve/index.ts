@@ -38,7 +38,8 @@ export { moverOf, moversHolding, type HeldSpring, type Mover } from './movers';
 export { positionerOf } from './positioners';
 export { checkFeatures } from './combinations';
 export { choicesOf, withChoice, type FeatureChoice } from './choices';
-export { blankDraft, ofConstruction, valveFrom, withPlate, type ValveDraft } from './new-valve';
+export { blankDraft, ofConstruction, valveFrom, withoutPlate, withPlate, type ValveDraft } from './new-valve';
+export { plateDoubt, type PlateDoubt } from './plate-doubt';
 export {
   likeness,
   LIKENESSES,
@@ -91,5 +92,6 @@ export {
   unitRoles,
   unitsFor,
   valveKey,
+  wordKey,
   type ShelfUnitKind,
 } from './shelf-unit';

@@ -57,8 +57,29 @@ export function blankDraft(): ValveDraft {
   };
 }
 
-/** A nameplate line read into the draft; what it does not say is left as it was. */
-export function withPlate(draft: ValveDraft, { plate }: PlateRead): ValveDraft {
+/** What was set by a plate line alone, and not since by hand. */
+const OF_PLATE = ['tag', 'serial', 'nps', 'pressureClass', 'ratedPressure', 'group'] as const;
+
+/** A figure read, and the same figure shown in a field and read again. */
+const isSame = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+/** The draft as it was before that line: another plate was read, and nothing of the first may stay on the valve. */
+export function withoutPlate(draft: ValveDraft, { plate }: PlateRead): ValveDraft {
+  const blank = blankDraft();
+  const own = Object.fromEntries(
+    OF_PLATE.flatMap((key) =>
+      plate[key] !== undefined && isSame(draft[key], plate[key]) ? [[key, blank[key]] as const] : [],
+    ),
+  );
+  const stamped = Object.entries(draft.plate).filter(
+    ([key, value]) => !Object.entries(plate).some(([name, read]) => name === key && isSame(read, value)),
+  );
+  return { ...draft, ...own, plate: Object.fromEntries(stamped) };
+}
+
+/** A nameplate line read into the draft, in place of the one before it; what it does not say is left as it was. */
+export function withPlate(before: ValveDraft, { plate }: PlateRead, replaced?: PlateRead): ValveDraft {
+  const draft = replaced ? withoutPlate(before, replaced) : before;
   const { tag, serial, nps, pressureClass, ratedPressure, group, bodyMaterial: _grade, ...rest } = plate;
   return {
     ...draft,

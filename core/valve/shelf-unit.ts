@@ -1,3 +1,4 @@
+import { CONSTRUCTION_IDS, CONSTRUCTIONS } from './constructions';
 import type { Valve } from './valve';
 import { ratingWords } from './rating';
 import { partsOf, type PartRole } from './parts';
@@ -50,6 +51,15 @@ export function valveKey(valve: Valve): string {
   return [construction, nps === undefined ? 'size?' : `NPS ${nps}`, rating]
     .filter((word) => word !== '')
     .join(' ');
+}
+
+/** A key, or the beginning of one, in the words of the shop: `globe, bolted bonnet, NPS 4, class 300`. */
+export function wordKey(key: string): string {
+  const [id = '', ...rest] = key.split(' ');
+  const known = CONSTRUCTION_IDS.find((each) => each === id);
+  const words = known ? CONSTRUCTIONS[known].name : id;
+  const sized = rest.join(' ').replace(/^(NPS \S+) (\d+)$/, '$1, class $2');
+  return sized === '' ? words : `${words}, ${sized}`;
 }
 
 /** The roles of this valve that a unit brings: what it is swapped by, and what is new inside it. */

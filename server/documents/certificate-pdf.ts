@@ -143,7 +143,7 @@ function signature({ signed, condemned }: Certificate): Content {
       {
         text: condemned
           ? 'The valve is condemned and must not be put back in service.'
-          : `Next overhaul due ${signed.nextDue}.`,
+          : `Next overhaul due ${day(signed.nextDue)}.`,
         style: 'section',
       },
       {

@@ -1,6 +1,6 @@
 import { importOf } from '@dusk-wren/core/certificate';
 import type { Entry, JobState } from '@dusk-wren/core/job';
-import type { UnitSystem } from '@dusk-wren/core/quantity';
+import { sayDay, type UnitSystem } from '@dusk-wren/core/quantity';
 import pdfmake from 'pdfmake';
 import type { Content, TableCell } from 'pdfmake/interfaces';
 import QRCode from 'qrcode';
@@ -89,8 +89,8 @@ export async function paperPdf({ title, about, paper, warning, content }: Sheet)
     .getBuffer();
 }
 
-export const day = (moment: string): string => moment.slice(0, 10);
-export const minute = (moment: string): string => moment.replace('T', ' ').slice(0, 16);
+export const day = (moment: string): string => sayDay(moment);
+export const minute = (moment: string): string => `${sayDay(moment)} ${moment.slice(11, 16)}`;
 
 const lines = {
   hLineColor: () => LINE,

@@ -174,7 +174,13 @@ export class Screen {
   }
 
   /** A signature: the PIN first, then the command with what came back for it; of somebody else at this screen, where told. */
-  async sign(job: string, baseVersion: number, command: object, pin = PIN, signer?: string): Promise<Response> {
+  async sign(
+    job: string,
+    baseVersion: number,
+    command: object,
+    pin = PIN,
+    signer?: string,
+  ): Promise<Response> {
     const commandId = randomUUID();
     const by = signer === undefined ? {} : { personId: signer };
     const answer = await this.post('/api/confirmations', { pin, commandId, ...by });

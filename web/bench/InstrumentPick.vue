@@ -45,7 +45,7 @@ select {
   background: var(--card);
   border: 1px solid var(--line);
   border-radius: var(--radius);
-  min-height: 36px;
+  min-height: var(--touch);
   padding: 0 8px;
 }
 </style>

@@ -202,7 +202,7 @@ function record(): void {
 }
 input {
   width: 100%;
-  min-height: 42px;
+  min-height: var(--touch);
   box-sizing: border-box;
   padding: 0 8px;
   font: inherit;

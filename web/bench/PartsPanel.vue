@@ -98,7 +98,7 @@ li {
   gap: 10px;
   align-items: center;
   width: 100%;
-  min-height: 42px;
+  min-height: var(--touch);
   font-size: 16px;
   text-align: left;
   color: var(--ink);

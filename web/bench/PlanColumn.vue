@@ -3,7 +3,7 @@ import type { PlannedStep } from '@dusk-wren/core/plan';
 import { useMediaQuery } from '@vueuse/core';
 import { computed, nextTick, ref, watch } from 'vue';
 import { useTimeoutFn } from '@vueuse/core';
-import { sayTime } from '../parts/dates';
+import { sayMoment } from '../parts/dates';
 import { SETTLED_AFTER_MILLISECONDS, stepChanged, useKeys } from '../keys/keys';
 import { useJob } from '../stores/job';
 import { usePreferences } from '../stores/preferences';
@@ -37,7 +37,9 @@ const after = computed(() =>
 const signed = computed(() => job.summary && job.summary.state !== 'open');
 
 const doneWords = (step: PlannedStep) =>
-  step.finished ? `done ${sayTime(step.finished.at)}, ${step.finished.by.name.split(' ')[0] ?? ''}` : 'done';
+  step.finished
+    ? `done ${sayMoment(step.finished.at)}, ${step.finished.by.name.split(' ')[0] ?? ''}`
+    : 'done';
 function choose(step: PlannedStep): void {
   if (step.status === 'ready') job.chosen = step.id;
 }
@@ -156,7 +158,7 @@ useKeys([
   border: 0;
   text-decoration: underline dotted;
   text-underline-offset: 3px;
-  min-height: 28px;
+  min-height: var(--touch);
   cursor: pointer;
 }
 .said {

@@ -11,6 +11,7 @@ const props = defineProps<{
   inHand: readonly PartRole[];
   picked: PartRole | undefined;
   photographed: ReadonlySet<PartRole>;
+  onTray: ReadonlySet<PartRole>;
 }>();
 defineEmits<{ pick: [part: PartRole] }>();
 
@@ -34,7 +35,9 @@ function play(to: number): void {
 }
 const words = computed(() =>
   off.value === 0
-    ? 'assembled'
+    ? props.onTray.size === 0
+      ? 'assembled'
+      : `${props.onTray.size} on the tray, drawn faint`
     : `${off.value} of ${order.value.length} off: ${order.value[off.value - 1] ?? ''}`,
 );
 const tally = computed(() => {
@@ -55,6 +58,7 @@ const tally = computed(() => {
       :order="order"
       :off="off"
       :photographed="photographed"
+      :on-tray="onTray"
       @pick="$emit('pick', $event)"
     />
     <div class="apart label">
@@ -94,8 +98,8 @@ const tally = computed(() => {
   align-items: center;
 }
 .apart button {
-  min-height: 36px;
-  padding: 0 10px;
+  min-height: var(--touch);
+  padding: 0 12px;
   font: inherit;
   font-weight: 600;
   color: var(--ink);

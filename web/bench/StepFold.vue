@@ -38,7 +38,7 @@ const waits = computed(() => props.step.status === 'waiting' && job.planned !== 
   display: flex;
   gap: 10px;
   align-items: center;
-  min-height: 42px;
+  min-height: var(--touch);
   padding: 5px 14px;
   font-size: 16px;
   text-align: left;

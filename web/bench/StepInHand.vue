@@ -2,14 +2,16 @@
 import { mdiAlertOutline } from '@mdi/js';
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import { DEFER } from '@dusk-wren/core/procedure';
+import { capital } from '@dusk-wren/core/quantity';
 import { taskKind } from '@dusk-wren/core/task';
 import { computed, onMounted, provide, useTemplateRef } from 'vue';
 import { toEmptyField } from '../keys/fields';
 import { sayMinutes } from '../parts/dates';
-import BenchButton from '../parts/BenchButton.vue';
 import { useJob } from '../stores/job';
 import { usePreferences } from '../stores/preferences';
 import { STEP_DRAFTS } from '../stores/drafts';
+import NotNeeded from './NotNeeded.vue';
+import ShowMe from './ShowMe.vue';
 import { STEP_BAR } from './step-bar';
 import { trayOf, type TrayPlace } from './tray';
 import { TASK_COMPONENTS } from './tasks';
@@ -32,7 +34,8 @@ onMounted(() => {
   const now = document.activeElement;
   if (now && now !== document.body && now.id !== 'main') return;
   if (matchMedia('(pointer: fine)').matches && typedFirst(task.value)) {
-    if (heading.value?.parentElement && toEmptyField(heading.value.parentElement)) return;
+    const step = heading.value?.closest('article');
+    if (step && toEmptyField(step)) return;
   }
   heading.value?.focus({ preventScroll: true });
 });
@@ -48,7 +51,6 @@ const isScrap = ({ role }: TrayPlace) => {
 };
 const scrap = computed(() => off.value.filter(isScrap).map(({ name }) => name));
 const tray = computed(() => off.value.filter((each) => !isScrap(each)));
-const notNeeded = () => job.act({ kind: 'do-step', body: { step: props.step.id, notNeeded: true } });
 /** What is signed with a PIN says so itself. */
 const signed = computed(() => taskKind(task.value).signed === true);
 /** Whose word comes first is said once a stage, with its first caution: said with each, nobody reads it. */
@@ -57,6 +59,11 @@ const defers = computed(
     job.planned?.steps.find(({ stage, caution }) => stage === props.step.stage && caution)?.id ===
     props.step.id,
 );
+/** Why it is on this job; nothing where it is on every one. */
+const because = computed(() => {
+  const words = tell(props.step.because.text);
+  return words === 'every job' ? '' : words;
+});
 const needs = computed(() =>
   [...props.step.tools, ...props.step.consumables, ...(props.step.kit ?? [])].join(', '),
 );
@@ -64,8 +71,11 @@ const needs = computed(() =>
 
 <template>
   <article class="in-hand" :class="{ deliberate: step.deliberate }">
-    <h2 ref="heading" tabindex="-1">{{ step.title }}</h2>
-    <p v-if="step.optional" class="label optional">Wanted {{ step.optional }}.</p>
+    <header class="title">
+      <h2 ref="heading" tabindex="-1">{{ step.title }}</h2>
+      <ShowMe :step="step" />
+    </header>
+    <p v-if="step.optional" class="label optional">{{ capital(step.optional) }}.</p>
     <p class="why">{{ tell(step.why) }}</p>
     <p v-if="step.caution" class="caution">
       <svg viewBox="0 0 24 24" width="22" height="22" role="img" aria-label="Caution">
@@ -77,13 +87,13 @@ const needs = computed(() =>
     </p>
     <p class="label meta muted">
       <span>{{ sayMinutes(step.minutes) }}</span><span v-if="needs">take {{ needs }}</span
-      ><span>here because: {{ tell(step.because.text) }}</span>
+      ><span v-if="because">here because: {{ because }}</span>
     </p>
     <p v-if="scrap.length > 0" class="label tray">To scrap: {{ scrap.join(', ') }}</p>
     <p v-if="tray.length > 0" class="label tray">
       To the tray:
       <span v-for="each in tray" :key="each.role"
-        ><b class="number">{{ each.place }}</b> {{ each.name }}</span
+        ><b class="number">{{ each.mark }}</b> {{ each.name }}</span
       >
     </p>
     <p v-if="step.deliberate && !signed" class="label only">
@@ -93,9 +103,7 @@ const needs = computed(() =>
     <footer class="foot">
       <p v-if="job.said" class="problem" role="alert">{{ job.said }}</p>
       <div ref="bar" class="bar">
-        <BenchButton v-if="step.optional && task.kind === 'measure'" class="last" @press="notNeeded"
-          >Not needed</BenchButton
-        >
+        <NotNeeded v-if="step.optional && task.kind === 'measure'" :step="step" class="last" />
       </div>
     </footer>
   </article>
@@ -110,6 +118,12 @@ const needs = computed(() =>
   border-radius: var(--radius);
   display: grid;
   gap: 9px;
+}
+.title {
+  display: flex;
+  gap: 12px;
+  justify-content: space-between;
+  align-items: start;
 }
 h2 {
   font-size: 25px;

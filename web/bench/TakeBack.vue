@@ -36,7 +36,7 @@ function takeBack(): void {
 
 <style scoped>
 .take-back {
-  min-height: 36px;
+  min-height: var(--touch);
   padding: 0 14px;
   margin-right: 12px;
   font-size: 16px;

@@ -4,16 +4,18 @@ import { handOver } from '@dusk-wren/core/plan';
 import { partsOf, type PartRole } from '@dusk-wren/core/valve';
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { shrinkPhoto, uploadPhoto } from '../api/photos';
-import { sayTime } from '../parts/dates';
+import { sayMoment } from '../parts/dates';
 import BenchButton from '../parts/BenchButton.vue';
 import { device } from '../stores/device';
 import { faultOf } from '../stores/fault';
 import { useJob } from '../stores/job';
 import { useSession } from '../stores/session';
+import { trayMark } from './tray';
 
 /** What lies on the tray, its photographs, and what the next pair of hands must know. */
 const job = useJob();
 const session = useSession();
+defineEmits<{ pick: [part: PartRole] }>();
 const summary = computed(() => (job.planned && job.state ? handOver(job.planned, job.state) : undefined));
 const photos = computed(() => job.state?.records['photo-added'] ?? []);
 const numbers = computed(
@@ -110,10 +112,10 @@ function takeOver(): void {
       <p v-if="summary.tray.length === 0" class="muted">Nothing is off yet.</p>
       <ol>
         <li v-for="each in summary.tray" :key="each.part" class="label">
-          <b class="number place">{{ each.place }}</b>
-          <span
-            >{{ each.part }} <small class="muted">on the drawing {{ numbers.get(each.part) }}</small></span
-          >
+          <b class="number place">{{ trayMark(each.place) }}</b>
+          <button type="button" class="to-drawing label" @click="$emit('pick', each.part)">
+            {{ each.part }}
+          </button>
           <span role="group" :aria-label="`What becomes of the ${each.part}`" class="lots">
             <button
               v-for="lot in LOTS"
@@ -161,7 +163,7 @@ function takeOver(): void {
           /></a>
           <p class="label">
             <b v-if="body.part" class="number place">{{ numbers.get(body.part) }}</b> {{ body.caption }}
-            <small class="muted">{{ by.name.split(' ')[0] }}, {{ sayTime(at) }}</small>
+            <small class="muted">{{ by.name.split(' ')[0] }}, {{ sayMoment(at) }}</small>
           </p>
         </li>
       </ul>
@@ -200,11 +202,23 @@ ol li {
   border: 1px solid var(--muted);
   border-radius: 4px;
 }
+.to-drawing {
+  min-height: var(--touch);
+  padding: 0;
+  font: inherit;
+  text-align: left;
+  color: var(--ink);
+  background: none;
+  border: 0;
+  text-decoration: underline dotted;
+  text-underline-offset: 3px;
+  cursor: pointer;
+}
 .lots {
   display: flex;
 }
 .lots button {
-  min-height: 44px;
+  min-height: var(--touch);
   min-width: 62px;
   font-size: 15px;
   color: var(--muted);

@@ -65,7 +65,7 @@ label {
   display: flex;
   gap: 10px;
   align-items: center;
-  min-height: 44px;
+  min-height: var(--touch);
 }
 input {
   flex: none;

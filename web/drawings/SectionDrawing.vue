@@ -19,6 +19,8 @@ const props = withDefaults(
     off?: number;
     /** Parts that a photograph is pinned to. */
     photographed?: ReadonlySet<PartRole>;
+    /** Parts that are off the valve: drawn faint, where the drawing is not drawn apart. */
+    onTray?: ReadonlySet<PartRole>;
   }>(),
   { picked: undefined, order: () => [], off: 0 },
 );
@@ -72,6 +74,11 @@ const isBehind = (label: Label): boolean => {
   if (layout.value.labels.length < MANY || inHand.length === 0 || props.picked === label.role) return false;
   return inHand.every(({ at }) => Math.hypot(at[0] - label.at[0], at[1] - label.at[1]) > NEAR);
 };
+const isGone = (role: PartRole) =>
+  props.off === 0 &&
+  props.onTray?.has(role) === true &&
+  !props.inHand.includes(role) &&
+  props.picked !== role;
 const own = useId();
 const fill = (role: PartRole, kind: string) =>
   kind === 'outline' ? 'none' : kind === 'solid' ? undefined : `url(#${own}-${kind}-${verdict(role)})`;
@@ -119,7 +126,7 @@ const HATCHES = ['not-yet', 'fit', 'rework', 'renew', 'ask', 'condemn'];
       :class="[
         verdict(shape.role),
         shape.fill,
-        { lit: inHand.includes(shape.role), picked: picked === shape.role },
+        { lit: inHand.includes(shape.role), picked: picked === shape.role, gone: isGone(shape.role) },
       ]"
       :style="shift(shape.role)"
       @click="$emit('pick', shape.role)"
@@ -139,6 +146,7 @@ const HATCHES = ['not-yet', 'fit', 'rework', 'renew', 'ask', 'condemn'];
           lit: inHand.includes(balloon.role),
           picked: picked === balloon.role,
           behind: isBehind(balloon),
+          gone: isGone(balloon.role),
         },
       ]"
       role="button"

@@ -52,13 +52,16 @@ function leans(event: KeyboardEvent): boolean {
 }
 
 function beforeAnything(event: KeyboardEvent): void {
-  if (!leans(event)) return;
+  if (isCovered() || !leans(event)) return;
   event.preventDefault();
   event.stopImmediatePropagation();
 }
 
+/** A sheet lies over the page: its keys are its own. */
+const isCovered = () => document.querySelector('dialog[open]') !== null;
+
 function onKey(event: KeyboardEvent): void {
-  if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
+  if (isCovered() || event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
   if (isTyping(event.target)) return;
   const pressed = event.key.toLowerCase();
   if (

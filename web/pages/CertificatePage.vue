@@ -34,7 +34,7 @@ const RING = (verdict: string) =>
         <p v-if="paper.simulated" class="label muted">Some readings come from simulated instruments.</p>
       </div>
       <nav class="label no-print">
-        <router-link :to="`/jobs/${id}`">Back to the bench</router-link>
+        <router-link :to="`/jobs/${id}`" class="way">Back to the bench</router-link>
         <a
           class="pdf"
           :href="`/api/jobs/${id}/certificate.pdf?units=${preferences.units}`"

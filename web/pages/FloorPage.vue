@@ -218,7 +218,7 @@ useKeys([
 <style scoped>
 .kept {
   display: inline-block;
-  min-height: 44px;
+  min-height: var(--touch);
   margin-right: 14px;
   font-weight: 600;
 }
@@ -276,7 +276,7 @@ header {
 .notes a {
   display: flex;
   align-items: center;
-  min-height: 44px;
+  min-height: var(--touch);
   color: var(--ink);
   text-decoration: underline dotted;
   text-underline-offset: 3px;
@@ -295,6 +295,7 @@ header {
 }
 .counts button,
 .filters button {
+  min-width: var(--touch);
   min-height: var(--touch);
   padding: 0 8px;
   font: inherit;

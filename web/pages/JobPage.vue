@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { SCOPE_WORDS, type Stage } from '@dusk-wren/core/job';
 import type { PartRole } from '@dusk-wren/core/valve';
-import { computed, ref, useTemplateRef } from 'vue';
+import { computed, ref, useTemplateRef, watch } from 'vue';
+import { useRoute } from 'vue-router';
 import { sayDay, sayMinutes } from '../parts/dates';
+import { PANELS, provideLeftPanel } from '../bench/left-panel';
 import HistoryPanel from '../bench/HistoryPanel.vue';
 import JobTools from '../bench/JobTools.vue';
 import KitPanel from '../bench/KitPanel.vue';
@@ -24,21 +26,25 @@ import { useOpenJob } from '../stores/open-job';
 /** The bench: nameplate and travel above, the valve in section on the left, the step in hand on the right. */
 const props = defineProps<{ id: string }>();
 const job = useOpenJob(() => props.id);
+const route = useRoute();
+/** A step that another page led to is in hand, once it is there. */
+watch(
+  () => job.planned !== undefined,
+  (there) => {
+    const { step } = route.query;
+    if (there && typeof step === 'string') job.chosen = step;
+  },
+  { immediate: true },
+);
 const picked = ref<PartRole>();
-const VIEWS = [
-  ['section', 'Section'],
-  ['parts', 'Parts'],
-  ['tray', 'Tray'],
-  ['kit', 'Kit'],
-  ['ways', 'Ways'],
-  ['log', 'History'],
-] as const;
 const tab = useKeptHere().text(() => `${props.id}/tab`);
 /** The tab that was open here last; the section on a first visit. */
 const view = computed({
-  get: () => VIEWS.find(([name]) => name === tab.value)?.[0] ?? 'section',
+  get: () => PANELS.find(([name]) => name === tab.value)?.[0] ?? 'section',
   set: (name) => (tab.value = name),
 });
+
+provideLeftPanel((panel) => (view.value = panel));
 
 const opening = computed(() => job.state?.records['job-opened'][0]?.body);
 /** What changes while it is on the bench: what it is for, how long it takes still, the day it is wanted. */
@@ -63,6 +69,11 @@ function pick(part: PartRole): void {
   picked.value = part;
   view.value = 'parts';
 }
+/** The drawing, with this part marked in it. */
+function draw(part: PartRole): void {
+  picked.value = part;
+  view.value = 'section';
+}
 function toStage(stage: Stage): void {
   const first = job.planned?.steps.find((step) => step.stage === stage);
   if (first) document.getElementById(`step-${first.id}`)?.scrollIntoView({ block: 'center' });
@@ -72,7 +83,7 @@ useKeys([
   { key: 'p', label: 'Parts and calls', run: () => (view.value = 'parts') },
   { key: 't', label: 'Tray, photographs, hand-over', run: () => (view.value = 'tray') },
   { key: 'k', label: 'Kit check', run: () => (view.value = 'kit') },
-  { key: 'y', label: 'Ways of working', run: () => (view.value = 'ways') },
+  { key: 'y', label: 'Choices of method', run: () => (view.value = 'ways') },
   { key: 'h', label: 'History', run: () => (view.value = 'log') },
 ]);
 </script>
@@ -97,17 +108,18 @@ useKeys([
     </div>
     <h1 class="visually-hidden">Job {{ job.planned.valve.tag }}</h1>
     <section class="left row-flat" aria-label="The valve">
-      <ViewTabs v-model="view" :views="VIEWS"><JobTools /></ViewTabs>
+      <ViewTabs v-model="view" :views="PANELS"><JobTools /></ViewTabs>
       <SectionPanel
         v-if="view === 'section'"
         :planned="job.planned"
         :in-hand="job.inHand?.parts ?? []"
         :picked="picked"
         :photographed="photographed"
+        :on-tray="job.onTray"
         @pick="pick"
       />
       <PartsPanel v-else-if="view === 'parts'" :picked="picked" @pick="picked = $event" />
-      <TrayPanel v-else-if="view === 'tray'" />
+      <TrayPanel v-else-if="view === 'tray'" @pick="draw" />
       <KitPanel v-else-if="view === 'kit'" />
       <WaysPanel v-else-if="view === 'ways'" />
       <HistoryPanel v-else />

@@ -21,7 +21,7 @@ const print = () => window.print();
     <template v-else-if="job.planned">
       <div class="head">
         <h1>Tray labels, {{ job.planned.valve.tag }}</h1>
-        <router-link :to="`/jobs/${id}`" class="label no-print">Back to the bench</router-link>
+        <router-link :to="`/jobs/${id}`" class="way label no-print">Back to the bench</router-link>
         <BenchButton class="no-print" lamp @press="print">Print</BenchButton>
       </div>
       <LabelSheet
@@ -29,9 +29,9 @@ const print = () => window.print();
           places.map((each) => ({
             key: each.role,
             code: `DW:${id}:${each.place}:${each.role}`,
-            mark: String(each.place),
+            mark: each.mark,
             name: each.name,
-            below: `${tag} · balloon ${each.number}`,
+            below: `${tag} · ${each.number} in the section`,
           }))
         "
       />

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { openJobView, type ValveLine, type OpenJobRequest } from '@dusk-wren/contract';
-import { PLACE_WORDS, SCOPE_WORDS, type Place, type Scope } from '@dusk-wren/core/job';
+import { openJobView, valveListView, type ValveLine, type OpenJobRequest } from '@dusk-wren/contract';
+import { PLACE_WORDS, SCOPE_WORDS, type Place, type Scope, type ValveId } from '@dusk-wren/core/job';
 import { placesOf, reachedOutOfLine, scopesOf } from '@dusk-wren/core/procedure';
 import { asksOf, blankDraft, valveFrom } from '@dusk-wren/core/valve';
 import { computed, ref } from 'vue';
@@ -8,6 +8,7 @@ import { useRouter } from 'vue-router';
 import { call } from '../api/client';
 import SectionDrawing from '../drawings/SectionDrawing.vue';
 import BenchButton from '../parts/BenchButton.vue';
+import DayField from '../parts/DayField.vue';
 import NamePlate from '../parts/NamePlate.vue';
 import { faultOf } from '../stores/fault';
 import FeaturesSection from './receive/FeaturesSection.vue';
@@ -35,12 +36,27 @@ const problem = ref('');
 const busy = ref(false);
 const commandId = crypto.randomUUID();
 
-const complete = computed(
-  () => valve.value.tag !== '' && valve.value.customer !== '' && valve.value.location !== '',
+const lacking = computed(() => [
+  ...(valve.value.tag === '' ? ['tag'] : []),
+  ...(valve.value.customer === '' ? ['customer'] : []),
+  ...(valve.value.location === '' ? ['where it sits'] : []),
+]);
+const stillWanted = computed(() =>
+  lacking.value.length > 0 ? `still wanted: ${lacking.value.join(', ')}` : '',
 );
+/** A valve that the plate was found to be. */
+async function take(id: ValveId, tag: string): Promise<void> {
+  try {
+    const query = new URLSearchParams({ limit: '50', q: tag });
+    const { valves } = await call(`/valves?${query.toString()}`, valveListView);
+    picked.value = valves.find((each) => each.id === id);
+  } catch (error) {
+    problem.value = faultOf(error);
+  }
+}
 const noCalls = new Map<never, never>();
 async function open(): Promise<void> {
-  if (!complete.value || busy.value) return;
+  if (lacking.value.length > 0 || busy.value) return;
   busy.value = true;
   problem.value = '';
   const body = {
@@ -71,11 +87,14 @@ async function open(): Promise<void> {
     <h1>Receive a valve</h1>
     <div class="halves">
       <form class="row-flat form" @submit.prevent="open">
+        <PlateSection v-if="!picked" v-model="draft" @take="take" />
         <ValveOnFile v-model="picked" />
         <template v-if="!picked">
-          <PlateSection v-model="draft" />
           <MediumSection v-model="draft" />
-          <FeaturesSection v-model="draft" />
+          <details class="made">
+            <summary class="label">How it is made: as is usual, until you say otherwise</summary>
+            <FeaturesSection v-model="draft" />
+          </details>
         </template>
         <section>
           <h2>This job</h2>
@@ -92,7 +111,7 @@ async function open(): Promise<void> {
               :items="scopes.map((each) => ({ title: SCOPE_WORDS[each], value: each }))"
               @update:model-value="wanted = $event"
             />
-            <v-text-field v-model="due" type="date" label="Wanted by" />
+            <DayField v-model="due" label="Wanted by" optional />
           </div>
           <p v-if="leaves" class="label">For this job it leaves its line: {{ leaves }}.</p>
           <v-textarea v-model="reported" label="What was reported" maxlength="400" />
@@ -101,7 +120,9 @@ async function open(): Promise<void> {
           Will be asked on the bench: {{ asks.map(({ question }) => question).join(' ') }}
         </p>
         <p v-if="problem" class="problem" role="alert">{{ problem }} What you typed is kept here.</p>
-        <BenchButton lamp kind="submit" :disabled="!complete || busy">Open the job</BenchButton>
+        <BenchButton lamp kind="submit" :disabled="lacking.length > 0 || busy" :lacking="stillWanted"
+          >Open the job</BenchButton
+        >
       </form>
       <div class="row-flat drawing"><SectionDrawing :valve="valve" :calls="noCalls" :in-hand="[]" /></div>
     </div>
@@ -134,6 +155,16 @@ async function open(): Promise<void> {
   width: 100%;
   display: grid;
   gap: 8px;
+}
+.made {
+  width: 100%;
+}
+.made summary {
+  display: flex;
+  align-items: center;
+  min-height: var(--touch);
+  font-size: 17px;
+  font-weight: 600;
 }
 .drawing {
   padding: 10px;

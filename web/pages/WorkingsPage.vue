@@ -120,7 +120,7 @@ kbd {
 .lately a {
   display: inline-flex;
   align-items: center;
-  min-height: 40px;
+  min-height: var(--touch);
   padding: 0 14px;
   border: 1px solid var(--line);
   border-radius: 20px;

@@ -27,7 +27,7 @@ const refused = computed(() => props.state?.records['job-imported'].at(-1)?.body
   border-radius: var(--radius);
 }
 summary {
-  min-height: 32px;
+  min-height: var(--touch);
   cursor: pointer;
 }
 </style>

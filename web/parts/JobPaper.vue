@@ -18,7 +18,7 @@ const job = useOpenJob(() => props.id);
       <ImportedSign :state="job.state" />
       <div class="head">
         <h1>{{ title }}</h1>
-        <router-link :to="`/jobs/${id}`" class="label no-print">Back to the bench</router-link>
+        <router-link :to="`/jobs/${id}`" class="way label no-print">Back to the bench</router-link>
         <span class="act"><slot name="act" /></span>
       </div>
       <slot />

@@ -248,10 +248,20 @@ const LISTS = [
 summary {
   cursor: pointer;
   list-style: none;
-  min-height: 24px;
+}
+/* The press reaches further than the badge. */
+summary {
+  box-sizing: border-box;
+  min-height: var(--touch);
+  min-width: var(--touch);
+  margin-block: -8px;
+  border-block: 8px solid transparent;
+  background-clip: padding-box;
 }
 summary.hazard {
   line-height: 1.15;
+  margin-block: -8px;
+  background-clip: padding-box;
 }
 summary svg {
   flex: none;

@@ -124,7 +124,11 @@ svg {
   grid-template-columns: repeat(10, 1fr);
 }
 .stages button {
-  min-height: 28px;
+  /* As high as a gloved finger: over the scale, and its words under it. */
+  position: relative;
+  min-height: var(--touch);
+  margin-top: -22px;
+  padding-top: 24px;
   font-size: 14px;
   color: var(--muted);
   background: none;
@@ -148,7 +152,8 @@ svg {
     text-align: center;
   }
   .stages button[aria-current] {
-    display: inline;
+    display: inline-block;
+    min-width: var(--touch);
   }
 }
 </style>

@@ -40,11 +40,12 @@ defineProps<{ steps: readonly Step[]; notes: readonly string[]; source: Source; 
 }
 summary {
   cursor: pointer;
-  min-height: 32px;
+  min-height: var(--touch);
   color: var(--muted);
   text-decoration: underline dotted;
   text-underline-offset: 3px;
-  display: inline-block;
+  display: inline-flex;
+  align-items: center;
 }
 li {
   display: grid;

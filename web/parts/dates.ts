@@ -1,3 +1,5 @@
+import { sayDay as wordDay } from '@dusk-wren/core/quantity';
+
 /** `2026-11-24`, by this screen's own calendar. */
 export function isoDay(date: Date): string {
   return `${date.getFullYear()}-${String(date.getMonth() + 1).padStart(2, '0')}-${String(date.getDate()).padStart(2, '0')}`;
@@ -8,16 +10,7 @@ export function addMonths(date: Date, months: number): Date {
 }
 
 /** `Thu 3 Dec`, with the year when it is another one. */
-export function sayDay(day: string): string {
-  const date = new Date(`${day.slice(0, 10)}T12:00:00`);
-  const sameYear = date.getFullYear() === new Date().getFullYear();
-  return date.toLocaleDateString('en-GB', {
-    weekday: 'short',
-    day: 'numeric',
-    month: 'short',
-    ...(sameYear ? {} : { year: 'numeric' }),
-  });
-}
+export const sayDay = (day: string): string => wordDay(day, new Date().getFullYear());
 
 /** `2 h 40`. */
 export function sayMinutes(minutes: number): string {
@@ -33,4 +26,10 @@ export function sayMinutes(minutes: number): string {
 /** `09:42`. */
 export function sayTime(moment: string): string {
   return new Date(moment).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+}
+
+/** `09:42`, and the day before it when that is not today. */
+export function sayMoment(moment: string): string {
+  const day = isoDay(new Date(moment));
+  return day === isoDay(new Date()) ? sayTime(moment) : `${sayDay(day)} ${sayTime(moment)}`;
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { stockView, type StockPart } from '@dusk-wren/contract/stock';
+import { wordKey } from '@dusk-wren/core/valve';
 import { useQuery } from '@pinia/colada';
 import { refDebounced } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
@@ -57,7 +58,7 @@ const print = () => window.print();
         code: `DW:PART:${part.number}`,
         mark: part.bin || '?',
         name: part.name,
-        below: `${part.number} · ${part.fits}`,
+        below: `${part.number} · ${wordKey(part.fits)}`,
       }))
     "
   />
@@ -81,7 +82,7 @@ const print = () => window.print();
           <b>{{ part.name }}</b> <span class="muted">{{ part.elastomer ?? part.material }}</span>
         </td>
         <td class="number">{{ part.number }}</td>
-        <td>{{ part.fits }}</td>
+        <td>{{ wordKey(part.fits) }}</td>
         <td data-label="On hand" class="right number" :class="{ short: part.onHand < part.reorderAt }">
           {{ part.onHand }}<template v-if="part.onHand < part.reorderAt">, order</template>
         </td>

@@ -94,13 +94,13 @@ async function take(): Promise<void> {
 
 <template>
   <section class="files">
-    <h2>Out</h2>
+    <h2>To a file</h2>
     <p class="label links">
       <a v-for="each in IMPORT_KINDS" :key="each" :href="`/api/store/export/${each}.csv`" download
         >{{ each }}.csv</a
       >
     </p>
-    <h2>In</h2>
+    <h2>From a file</h2>
     <p class="muted">
       The same columns as the file that comes out. Nothing is written before you have seen what it would do.
       <template v-if="!isLead">A lead brings files in.</template>
@@ -176,7 +176,8 @@ async function take(): Promise<void> {
   gap: 20px;
 }
 .links a {
-  min-height: 44px;
+  min-width: var(--touch);
+  min-height: var(--touch);
   display: inline-flex;
   align-items: center;
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ordersView } from '@dusk-wren/contract/stock';
+import type { Phrase } from '@dusk-wren/core/quantity';
 import { useQuery } from '@pinia/colada';
 import { call } from '../api/client';
 import { sayDay } from '../parts/dates';
@@ -8,6 +9,11 @@ import './stock-table.css';
 
 /** What open jobs want: by the last day it can be ordered and the job still be ready. */
 const { tell } = usePreferences();
+/** Why it is ordered; its name stands in the row already. */
+function why({ part, reason }: { part: string; reason: Phrase }): string {
+  const words = tell(reason);
+  return words.startsWith(`${part}: `) ? words.slice(part.length + 2) : words;
+}
 const { data, error } = useQuery({
   key: () => ['orders'],
   query: () => call('/store/orders', ordersView),
@@ -28,13 +34,14 @@ const { data, error } = useQuery({
         <th scope="col">For</th>
         <th scope="col">Where it stands</th>
         <th scope="col">Why</th>
+        <th scope="col"><span class="visually-hidden">To do</span></th>
       </tr>
     </thead>
     <tbody>
       <tr v-for="order in data.orders" :key="`${order.job} ${order.part}`">
-        <td class="number" :class="{ problem: order.late }">
+        <td class="number" :class="{ problem: order.late && order.state === 'to order' }">
           {{ order.orderBy ? sayDay(order.orderBy) : 'no day set'
-          }}<template v-if="order.late">, late</template>
+          }}<template v-if="order.late && order.state === 'to order'">, late</template>
         </td>
         <td>
           <b>{{ order.part }}</b>
@@ -42,13 +49,21 @@ const { data, error } = useQuery({
         <td>
           <router-link :to="`/jobs/${order.job}`">{{ order.tag }}</router-link>
         </td>
-        <td>
-          {{ order.state
+        <td :class="{ problem: order.late && order.state === 'on order' }">
+          {{ order.state === 'on order' ? 'ordered' : order.state
           }}<template v-if="order.state === 'on order' && order.expected"
-            >, expected {{ sayDay(order.expected) }}</template
+            >, expected {{ sayDay(order.expected) }}{{ order.late ? ', late' : '' }}</template
           ><template v-if="order.state === 'to order'">, {{ order.leadDays }} working days to get</template>
         </td>
-        <td class="muted">{{ tell(order.reason) }}</td>
+        <td class="muted">{{ why(order) }}</td>
+        <td>
+          <router-link
+            v-if="order.state !== 'arrived'"
+            class="way"
+            :to="{ path: `/jobs/${order.job}`, query: { step: order.step } }"
+            >{{ order.state === 'to order' ? 'Ordered…' : 'It is in…' }}</router-link
+          >
+        </td>
       </tr>
     </tbody>
   </table>

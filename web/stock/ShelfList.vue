@@ -2,7 +2,7 @@
 import { openJobView } from '@dusk-wren/contract';
 import { unitsView, type ShelfUnit } from '@dusk-wren/contract/stock';
 import { jobView } from '@dusk-wren/contract';
-import { SHELF_UNITS } from '@dusk-wren/core/valve';
+import { SHELF_UNITS, wordKey } from '@dusk-wren/core/valve';
 import { useQuery } from '@pinia/colada';
 import { ref } from 'vue';
 import { useRouter } from 'vue-router';
@@ -70,7 +70,7 @@ async function openItsJob(unit: ShelfUnit): Promise<void> {
           <b>{{ SHELF_UNITS[unit.kind].name }}</b>
         </td>
         <td class="number">{{ unit.serial }}</td>
-        <td>{{ unit.key }}</td>
+        <td>{{ wordKey(unit.key) }}</td>
         <td>
           {{ unit.state
           }}<template v-if="unit.builtOn && unit.state === 'on the shelf'"

@@ -66,7 +66,7 @@ describe('the tray', () => {
 
 describe('the nameplate', () => {
   it.each([
-    ['globe-bolted', /Handwheel.*stays where it is left/],
+    ['globe-bolted', /Handwheel.*stays put/],
     ['control-globe-double-seat', /Spring diaphragm, positioner.*air-to-close: fails open/],
     ['control-balanced-cage', /air-to-open: fails closed/],
     ['dump-weight-lever', /Weight and lever.*the weight shuts it/],

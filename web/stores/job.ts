@@ -1,4 +1,10 @@
-import { instrumentsView, jobView, liveMessage, type InstrumentView, type PersonView } from '@dusk-wren/contract';
+import {
+  instrumentsView,
+  jobView,
+  liveMessage,
+  type InstrumentView,
+  type PersonView,
+} from '@dusk-wren/contract';
 import { wordProblem } from '@dusk-wren/contract/wording';
 import type { RawCommand } from '@dusk-wren/core/command';
 import {
@@ -12,7 +18,15 @@ import {
   type JobId,
   type PersonStamp,
 } from '@dusk-wren/core/job';
-import { plan, readyBy, stepOf, summarise, type Plan, type PlannedStep } from '@dusk-wren/core/plan';
+import {
+  handOver,
+  plan,
+  readyBy,
+  stepOf,
+  summarise,
+  type Plan,
+  type PlannedStep,
+} from '@dusk-wren/core/plan';
 import { useQueryCache } from '@pinia/colada';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
@@ -71,6 +85,13 @@ export const useJob = defineStore('job', () => {
   const summary = computed(() => state.value && summarise(state.value, planned.value));
   const ready = computed(() => summary.value && readyBy(summary.value, new Date().toISOString()));
   const inLine = computed(() => state.value !== undefined && placeOf(state.value) !== 'bare');
+  /** Parts that are off the valve and lie on the tray. */
+  const onTray = computed(
+    () =>
+      new Set(
+        planned.value && state.value ? handOver(planned.value, state.value).tray.map(({ part }) => part) : [],
+      ),
+  );
   const waiting = computed(() => view.value?.waiting ?? []);
   const unkept = computed(() => view.value?.unkept ?? false);
   const confirmedVersion = computed(() => view.value?.confirmed.length ?? 0);
@@ -276,6 +297,7 @@ export const useJob = defineStore('job', () => {
     summary,
     ready,
     inLine,
+    onTray,
     waiting,
     stillWaiting,
     unkept,

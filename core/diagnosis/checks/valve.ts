@@ -1,4 +1,4 @@
-import { closesByAir, closureOf, opensByAir } from '../../valve';
+import { closesByAir, closureOf, moverOf, opensByAir } from '../../valve';
 import type { Read } from '../gauges';
 import {
   HALF,
@@ -42,6 +42,7 @@ export const VALVE_CHECKS = {
     results: ['little', 'much'],
     shows: { 'packing too tight': 1, 'guides galled': 1 },
     sure: BY_TRIAL,
+    of: (features) => moverOf(features).byAir === true,
     read: (read) => {
       const [up, down] = [read(HALF), read(HALF_FROM_ABOVE)];
       return judged(drive(up) - drive(down) > 0.25);

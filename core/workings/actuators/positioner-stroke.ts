@@ -74,7 +74,7 @@ const input = z.strictObject({
     example: '15 psi',
   }).exactOptional(),
   deadBand: factorField(
-    { label: 'Dead band found apart, % of span', example: '0.3 %' },
+    { label: 'Dead band measured by itself, % of span', example: '0.3 %' },
     0,
     0.5,
   ).exactOptional(),
@@ -172,7 +172,7 @@ function stroke(given: Given): Result<Worked<StrokeTest>> {
         'Hysteresis',
         'difference − dead band',
         deadBand === undefined
-          ? 'dead band not found apart'
+          ? 'dead band not measured by itself'
           : `${formatNumber(difference, 2)} − ${formatNumber(deadBand, 2)}`,
         percent(hysteresis),
       ),
@@ -190,7 +190,7 @@ function stroke(given: Given): Result<Worked<StrokeTest>> {
       ),
     ],
     notes: [
-      ...(deadBand === undefined ? ['Without a dead band found apart, hysteresis holds it too.'] : []),
+      ...(deadBand === undefined ? ['Without a dead band of its own, hysteresis holds it too.'] : []),
       ...(points.length < 5 ? ['Five points or more are wanted: 0, 25, 50, 75, 100 %.'] : []),
     ],
     source: SOURCE,

@@ -37,14 +37,19 @@ function answer(): void {
 
 <template>
   <StepForm @send="answer">
-    <v-select
-      v-if="input.kind === 'choice'"
-      v-model="choice"
-      :items="[...input.choices]"
-      item-title="label"
-      item-value="value"
-      label="Answer"
-    />
+    <div v-if="input.kind === 'choice'" class="choices" role="radiogroup" aria-label="Answer">
+      <button
+        v-for="each in input.choices"
+        :key="each.value"
+        type="button"
+        role="radio"
+        class="choice label"
+        :aria-checked="choice === each.value"
+        @click="choice = each.value"
+      >
+        {{ each.label }}
+      </button>
+    </div>
     <QuantityField
       v-else-if="input.kind === 'quantity'"
       v-model="quantity"
@@ -66,3 +71,27 @@ function answer(): void {
     </StepBar>
   </StepForm>
 </template>
+
+<style scoped>
+.choices {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+.choice {
+  min-height: var(--touch);
+  min-width: 64px;
+  padding: 0 16px;
+  font-size: 17px;
+  font-weight: 600;
+  color: var(--ink);
+  background: var(--card);
+  border: 1px solid var(--line);
+  border-radius: var(--radius);
+  cursor: pointer;
+}
+.choice[aria-checked='true'] {
+  border-color: var(--blue);
+  box-shadow: inset 0 0 0 2px var(--blue);
+}
+</style>

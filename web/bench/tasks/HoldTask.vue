@@ -28,10 +28,10 @@ const release = computed(() => ({ kind: 'release-hold' as const, body: { step: p
       parts list.
     </p>
     <HoldEvidence />
-    <StepBar v-if="inspector"
-      ><SignPress lamp :command="release">I have seen it: release the hold</SignPress></StepBar
+    <StepBar
+      ><SignPress :lamp="inspector" :command="release">I have seen it: release the hold</SignPress></StepBar
     >
-    <p v-else>
+    <p v-if="!inspector">
       It takes an inspector who did none of this work. Work that does not need this hold can go on meanwhile.
     </p>
   </div>

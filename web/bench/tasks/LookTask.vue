@@ -6,6 +6,7 @@ import type { PlannedStep } from '@dusk-wren/core/plan';
 import type { LookChoice, TaskOf } from '@dusk-wren/core/task';
 import type { Quantity } from '@dusk-wren/core/quantity';
 import { computed, ref } from 'vue';
+import DamageSketch from '../../drawings/damage/DamageSketch.vue';
 import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
 import QuantityField from '../../parts/QuantityField.vue';
@@ -65,7 +66,7 @@ useKeys([
         :aria-checked="picked === i"
         @click="press(i)"
       >
-        <kbd aria-hidden="true">{{ i + 1 }}</kbd>{{ each.label }}
+        <kbd aria-hidden="true">{{ i + 1 }}</kbd><DamageSketch :finding="each.finding" />{{ each.label }}
       </button>
     </div>
     <QuantityField

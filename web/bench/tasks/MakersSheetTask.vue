@@ -53,6 +53,7 @@ useKeys([{ key: 'x', label: 'No sheet at hand', run: none }]);
 
 <template>
   <StepForm class="makers" @send="keep">
+    <p class="muted">What the sheet gives; what it does not give stays empty.</p>
     <div class="row">
       <v-text-field
         v-model="model"
@@ -69,9 +70,14 @@ useKeys([{ key: 'x', label: 'No sheet at hand', run: none }]);
         label="Torque of the joint"
         dimension="torque"
         example="90 ft-lb"
-        optional
       />
-      <v-text-field v-model="pages.jointTorque" label="Page of the joint’s torque" maxlength="20" />
+      <v-text-field
+        v-model="pages.jointTorque"
+        :disabled="!jointTorque"
+        label="Its page"
+        aria-label="Its page, for the joint’s torque"
+        maxlength="20"
+      />
     </div>
     <div v-if="task.gland" class="row">
       <QuantityField
@@ -79,9 +85,14 @@ useKeys([{ key: 'x', label: 'No sheet at hand', run: none }]);
         label="Torque of the gland"
         dimension="torque"
         example="15 ft-lb"
-        optional
       />
-      <v-text-field v-model="pages.glandTorque" label="Page of the gland’s torque" maxlength="20" />
+      <v-text-field
+        v-model="pages.glandTorque"
+        :disabled="!glandTorque"
+        label="Its page"
+        aria-label="Its page, for the gland’s torque"
+        maxlength="20"
+      />
     </div>
     <div v-for="each in others" :key="each.place" class="row">
       <QuantityField
@@ -89,19 +100,24 @@ useKeys([{ key: 'x', label: 'No sheet at hand', run: none }]);
         :label="`Torque of the ${each.place}`"
         dimension="torque"
         example="40 ft-lb"
-        optional
       />
-      <v-text-field v-model="each.page" :label="`Page of the torque of the ${each.place}`" maxlength="20" />
+      <v-text-field
+        v-model="each.page"
+        :disabled="!each.value"
+        label="Its page"
+        :aria-label="`Its page, for the torque of the ${each.place}`"
+        maxlength="20"
+      />
     </div>
     <div class="row">
-      <QuantityField
-        v-model="stemTir"
-        label="Limit of stem runout"
-        dimension="length"
-        example="3 thou"
-        optional
+      <QuantityField v-model="stemTir" label="Limit of stem runout" dimension="length" example="3 thou" />
+      <v-text-field
+        v-model="pages.stemTir"
+        :disabled="!stemTir"
+        label="Its page"
+        aria-label="Its page, for the runout limit"
+        maxlength="20"
       />
-      <v-text-field v-model="pages.stemTir" label="Page of the runout limit" maxlength="20" />
     </div>
     <StepBar>
       <BenchButton
@@ -123,7 +139,7 @@ useKeys([{ key: 'x', label: 'No sheet at hand', run: none }]);
 }
 .row {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(200px, 1fr));
+  grid-template-columns: minmax(0, 2fr) minmax(110px, 1fr);
   gap: 10px;
 }
 </style>

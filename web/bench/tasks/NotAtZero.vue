@@ -7,7 +7,12 @@ import BenchButton from '../../parts/BenchButton.vue';
 import { useJob } from '../../stores/job';
 
 /** Ways on from a gauge that does not come to zero: find what feeds it, shut it off another way, have the lead know. */
-const props = defineProps<{ step: PlannedStep; what: string; energy: EnergyKind | undefined; reads: string }>();
+const props = defineProps<{
+  step: PlannedStep;
+  what: string;
+  energy: EnergyKind | undefined;
+  reads: string;
+}>();
 const job = useJob();
 const looking = ref(false);
 const changing = ref(false);
@@ -16,10 +21,12 @@ const feeds = computed(() => (line.value && props.energy ? feedsOf(props.energy,
 
 const strike = computed(() => {
   const drawn = job.state?.records['line-drawn'].at(-1);
-  return drawn && {
-    kind: 'strike-entry' as const,
-    body: { entry: drawn.seq, reason: `${props.what} did not come to zero: shut off another way` },
-  };
+  return (
+    drawn && {
+      kind: 'strike-entry' as const,
+      body: { entry: drawn.seq, reason: `${props.what} did not come to zero: shut off another way` },
+    }
+  );
 });
 const refusal = computed(() => (strike.value ? job.refusal(strike.value) : 'No line is drawn.'));
 const comesBack = computed(() => {
@@ -40,8 +47,8 @@ const tell = () => job.act({ kind: 'add-note', body: { text: words.value } });
 <template>
   <section class="not-at-zero">
     <p class="problem" role="alert">
-      Not at zero: {{ reads }}. Something still feeds it: a block valve may pass. Nothing is opened until it is
-      found.
+      Not at zero: {{ reads }}. Something still feeds it: a block valve may pass. Nothing is opened until it
+      is found.
     </p>
     <div class="ways">
       <BenchButton v-if="feeds.length > 0" @press="looking = !looking">Find what feeds it</BenchButton>

@@ -4,6 +4,8 @@ import type { TaskOf } from '@dusk-wren/core/task';
 import { computed, ref } from 'vue';
 import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
+import DayField from '../../parts/DayField.vue';
+import { sayDay } from '../../parts/dates';
 import { useJob } from '../../stores/job';
 import StepBar from '../StepBar.vue';
 import StepForm from '../StepForm.vue';
@@ -30,9 +32,10 @@ useKeys([{ key: 'enter', label: props.task.kind === 'order' ? 'It is ordered' : 
 
 <template>
   <StepForm class="part" @send="go">
-    <v-text-field v-if="task.kind === 'order'" v-model="expected" type="date" label="Expected on" />
+    <DayField v-if="task.kind === 'order'" v-model="expected" label="Expected on" />
     <p v-else class="label">
-      {{ due ? `Expected ${due}.` : '' }} Check length, thread and material against the old {{ task.part }}.
+      {{ due ? `Expected ${sayDay(due)}.` : '' }} Check length, thread and material against the old
+      {{ task.part }}.
     </p>
     <StepBar>
       <BenchButton lamp hint="enter" @press="go">{{
@@ -49,7 +52,7 @@ useKeys([{ key: 'enter', label: props.task.kind === 'order' ? 'It is ordered' : 
   gap: 12px;
   align-items: start;
 }
-.part > :deep(.v-input) {
-  max-width: 220px;
+.part > .day-field {
+  min-width: 280px;
 }
 </style>

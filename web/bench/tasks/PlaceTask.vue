@@ -3,11 +3,12 @@ import {
   CAUSES,
   checkOf,
   findFault,
-  LINKS,
+  chainOf,
   SYMPTOMS,
   type CheckId,
   type SymptomId,
 } from '@dusk-wren/core/diagnosis';
+import { moverOf } from '@dusk-wren/core/valve';
 import { evidenceOn } from '@dusk-wren/core/job';
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import type { TaskOf } from '@dusk-wren/core/task';
@@ -67,7 +68,14 @@ const { instrument, choices, picked, running, start, stop } = useReadings(
     stop();
   },
 );
-const readable = computed(() => current.value !== undefined && checkOf(current.value).read !== undefined);
+/** Only what air moves has gauges to read; of any other the answer is seen, heard or felt. */
+const readable = computed(
+  () =>
+    current.value !== undefined &&
+    checkOf(current.value).read !== undefined &&
+    job.planned !== undefined &&
+    moverOf(job.planned.valve.features).byAir === true,
+);
 
 function answer(result: number, by: 'hand' | 'instrument'): void {
   if (!symptom.value || !current.value) return;
@@ -85,7 +93,7 @@ function place(): void {
 }
 const none = () => job.act({ kind: 'do-step', body: { step: props.step.id, notNeeded: true } });
 const links = computed(() =>
-  LINKS.map((link) => ({
+  (job.planned ? chainOf(job.planned.valve.features) : []).map((link) => ({
     link,
     chance: (found.value?.suspects ?? [])
       .filter(({ cause }) => CAUSES[cause].link === link)

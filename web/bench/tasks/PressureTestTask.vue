@@ -222,8 +222,9 @@ small {
   flex: 1 1 180px;
 }
 summary {
-  cursor: pointer;
-  min-height: 32px;
+  display: flex;
+  align-items: center;
+  min-height: var(--touch);
 }
 @media (max-width: 700px) {
   .rig {

@@ -136,7 +136,7 @@ useKeys([
                 >, high at {{ clock(answer.result.bowAngle.value) }}</template
               >
             </li>
-            <li>TIR {{ read(answer.result.tir, 'dial') }}, limit {{ read(task.limit, 'dial') }}</li>
+            <li>Runout (TIR) {{ read(answer.result.tir, 'dial') }}, limit {{ read(task.limit, 'dial') }}</li>
             <li>Out of round {{ read(answer.result.outOfRound, 'dial') }}</li>
           </ul>
         </template>

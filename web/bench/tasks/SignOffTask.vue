@@ -2,16 +2,14 @@
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import type { TaskOf } from '@dusk-wren/core/task';
 import { computed } from 'vue';
-import { sayTime } from '../../parts/dates';
+import { sayMoment } from '../../parts/dates';
 import ContactRing from '../../parts/ContactRing.vue';
 import SignPress from '../SignPress.vue';
 import { useJob } from '../../stores/job';
-import { useSession } from '../../stores/session';
 
-/** Two signatures: who did it and who checked it. The second one signs on a screen of their own. */
+/** Two signatures: who did it and who checked it. The second one signs here or on a screen of their own. */
 const props = defineProps<{ step: PlannedStep; task: TaskOf<'sign-off'> }>();
 const job = useJob();
-const session = useSession();
 const sides = computed(() =>
   (['done', 'checked'] as const).map((side) => ({
     side,
@@ -19,7 +17,6 @@ const sides = computed(() =>
     entry: props.step.signing?.signed.find(({ body }) => body.side === side),
   })),
 );
-const signedHere = computed(() => sides.value.some(({ entry }) => entry?.by.id === session.person?.id));
 const sign = (side: 'done' | 'checked') => ({
   kind: 'sign-isolation' as const,
   body: { step: props.step.id, side },
@@ -35,8 +32,7 @@ const sign = (side: 'done' | 'checked') => ({
     <div v-for="each in sides" :key="each.side" class="side">
       <ContactRing :verdict="each.entry ? 'fit' : 'not yet'" :size="24" />
       <b class="label">{{ each.words }}</b>
-      <span v-if="each.entry" class="label">{{ each.entry.by.name }}, {{ sayTime(each.entry.at) }}</span>
-      <span v-else-if="signedHere" class="muted">a second person signs here</span>
+      <span v-if="each.entry" class="label">{{ each.entry.by.name }}, {{ sayMoment(each.entry.at) }}</span>
       <SignPress v-else :lamp="each.side === 'done'" :command="sign(each.side)">Sign</SignPress>
     </div>
   </div>

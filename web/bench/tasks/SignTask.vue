@@ -3,6 +3,7 @@ import type { PlannedStep } from '@dusk-wren/core/plan';
 import type { TaskOf } from '@dusk-wren/core/task';
 import { computed, ref } from 'vue';
 import { addMonths, isoDay } from '../../parts/dates';
+import DayField from '../../parts/DayField.vue';
 import SignPress from '../SignPress.vue';
 import { useJob } from '../../stores/job';
 import StepBar from '../StepBar.vue';
@@ -23,7 +24,7 @@ const sign = computed(() => ({
       Signing closes the job for good.
       <router-link :to="`/jobs/${job.id}/certificate`">Read the certificate first</router-link>.
     </p>
-    <v-text-field v-model="nextDue" type="date" label="Next overhaul due" />
+    <DayField v-model="nextDue" class="due" label="Next overhaul due" />
     <StepBar><SignPress lamp :command="sign">Sign</SignPress></StepBar>
   </div>
 </template>
@@ -34,7 +35,8 @@ const sign = computed(() => ({
   gap: 12px;
   justify-items: start;
 }
-.sign > :deep(.v-input) {
-  width: 220px;
+.due {
+  width: 320px;
+  max-width: 100%;
 }
 </style>

@@ -19,6 +19,7 @@ import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
 import ContactRing from '../../parts/ContactRing.vue';
 import { useJob } from '../../stores/job';
+import { useLeftPanel } from '../left-panel';
 import StepBar from '../StepBar.vue';
 import StepForm from '../StepForm.vue';
 
@@ -43,7 +44,13 @@ function set(i: number, field: keyof LaidSpare, value: unknown): void {
     return { what: spare.what, ...rest, ...given };
   });
 }
+/** Something that is printed on one of them was typed: only then was anything compared. */
+const compared = computed(() =>
+  laid.value.some(({ what: _what, ...printed }) => Object.keys(printed).length > 0),
+);
+const countBag = useLeftPanel();
 const keep = () =>
+  compared.value &&
   wrong.value.length === 0 &&
   job.act({ kind: 'match-spares', body: { step: props.step.id, laid: laid.value } });
 useKeys([{ key: 'enter', label: 'Laid out, compared', run: keep }]);
@@ -118,7 +125,16 @@ useKeys([{ key: 'enter', label: 'Laid out, compared', run: keep }]);
       <BenchButton @press="laid = [...laid, { what: 'torque sheet' }]">Another thing laid out</BenchButton>
       <BenchButton v-if="laid.length > 1" @press="laid = laid.slice(0, -1)">One less</BenchButton>
     </span>
-    <StepBar><BenchButton lamp hint="enter" @press="keep">Laid out, compared</BenchButton></StepBar>
+    <StepBar
+      ><BenchButton
+        lamp
+        hint="enter"
+        :disabled="!compared || wrong.length > 0"
+        :lacking="wrong.length > 0 ? 'the wrong kit' : 'type what is printed on one of them'"
+        @press="keep"
+        >Laid out, compared</BenchButton
+      ><BenchButton v-if="onFile.length > 0" @press="countBag('kit')">Count the bag</BenchButton></StepBar
+    >
   </StepForm>
 </template>
 

@@ -22,8 +22,8 @@ const on = (construction: ConstructionId = 'globe-bolted') => new BenchJob(defau
 
 describe('the step in hand', () => {
   it.each([
-    ['receive.plate', /Check the nameplate against the job .*every job/],
-    ['diagnose.as-found', /Wanted only where it can still be tried/],
+    ['receive.plate', /Check the nameplate against the job .*costs a day/],
+    ['diagnose.as-found', /Only where it can still be tried/],
     ['isolate.vent.upstream', /Slowly, standing aside/],
     ['strip.slack', /Loosen slowly, standing aside/],
     ['inspect.runout', /A bent stem leaks through good packing/],
@@ -43,13 +43,13 @@ describe('the step in hand', () => {
     }
   });
   it('what comes off here has its place on the tray', async () => {
-    expect(wordsOf(await inHand(on(), 'strip.stem'))).toMatch(/To the tray: \d+ /);
+    expect(wordsOf(await inHand(on(), 'strip.stem'))).toMatch(/To the tray: T\d+ /);
     // Common practice: a crushed gasket is scrap, and gets no place of its own.
     expect(wordsOf(await inHand(on(), 'strip.gasket'))).toMatch(/To scrap: .*gasket/);
   });
   it('an optional measurement can be passed over, a needed one cannot', async () => {
-    expect(wordsOf(await inHand(on(), 'diagnose.as-found'))).toContain('Not needed');
-    expect(wordsOf(await inHand(on(), 'isolate.zero.upstream-pressure'))).not.toContain('Not needed');
+    expect(wordsOf(await inHand(on(), 'diagnose.as-found'))).toContain('Not taken');
+    expect(wordsOf(await inHand(on(), 'isolate.zero.upstream-pressure'))).not.toContain('Not taken');
   });
   it('a decontamination certificate wants its number before it is done', async () => {
     const bare = new BenchJob(defaultValve(), { place: 'bare' });

@@ -23,7 +23,6 @@ function choose(choice: FeatureChoice, option: string | boolean): void {
 
 <template>
   <section>
-    <h2>How it is made</h2>
     <div class="fields">
       <v-select
         v-for="each in choicesOf(draft.features)"

@@ -25,7 +25,7 @@ const draft = defineModel<ValveDraft>({ required: true });
       />
       <QuantityField
         v-model="draft.h2s"
-        label="Hydrogen sulphide in it"
+        label="Hydrogen sulphide, how much"
         dimension="ratio"
         example="500 ppm"
         optional
@@ -44,6 +44,12 @@ const draft = defineModel<ValveDraft>({ required: true });
   display: flex;
   flex-wrap: wrap;
   gap: 4px 20px;
+}
+.hazards label {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: var(--touch);
 }
 input[type='checkbox'] {
   width: 20px;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { customersView } from '@dusk-wren/contract';
+import type { ValveId } from '@dusk-wren/core/job';
 import {
   GROUP_NAMES,
   IRON_BODIES,
@@ -13,7 +14,9 @@ import {
   CONSTRUCTIONS,
   ENDS,
   ofConstruction,
+  plateDoubt,
   readPlate,
+  withoutPlate,
   withPlate,
   type ConstructionId,
   type PlateRead,
@@ -23,10 +26,12 @@ import { useQuery } from '@pinia/colada';
 import { computed, ref } from 'vue';
 import { call } from '../../api/client';
 import QuantityField from '../../parts/QuantityField.vue';
+import BenchButton from '../../parts/BenchButton.vue';
 import LikeWarning from './LikeWarning.vue';
 
 /** Who a new valve is: its plate read as it is typed, pasted or scanned, or filled in field by field. */
 const draft = defineModel<ValveDraft>({ required: true });
+defineEmits<{ take: [id: ValveId, tag: string] }>();
 const { data: shop } = useQuery({
   key: () => ['customers'],
   query: () => call('/customers', customersView),
@@ -35,15 +40,19 @@ const ratedBy = computed(() => closureOf(draft.value.features).ratedBy);
 const line = ref('');
 const plateRead = ref<PlateRead>();
 function readLine(text: string): void {
+  const before = plateRead.value;
   plateRead.value = text.trim() ? readPlate(text) : undefined;
-  if (plateRead.value) draft.value = withPlate(draft.value, plateRead.value);
+  if (plateRead.value) draft.value = withPlate(draft.value, plateRead.value, before);
+  else if (before) draft.value = withoutPlate(draft.value, before);
 }
+const doubt = computed(() => plateDoubt(draft.value));
 </script>
 
 <template>
   <section>
-    <h2>Or new, from its plate</h2>
+    <h2>What its plate says</h2>
     <v-text-field
+      autofocus
       v-model="line"
       label="Type, paste or scan the plate"
       placeholder="such as FV-12; S/N K 20 118; 3 in; class 300; WCB; trim 316; set 150 psig"
@@ -59,8 +68,14 @@ function readLine(text: string): void {
         >not understood: {{ plateRead.left.join('; ') }}</span
       >
     </p>
-    <p class="label muted">{{ CONSTRUCTIONS[draft.construction].identify }}</p>
-    <LikeWarning :tag="draft.tag" :serial="draft.serial" />
+    <p v-else class="label muted">{{ CONSTRUCTIONS[draft.construction].identify }}</p>
+    <p v-if="doubt" class="doubt label" role="alert">
+      {{ doubt.words }}
+      <BenchButton @press="draft = ofConstruction(draft, doubt.likely)"
+        >It is: {{ CONSTRUCTIONS[doubt.likely].name }}</BenchButton
+      >
+    </p>
+    <LikeWarning :tag="draft.tag" :serial="draft.serial" @take="(id, tag) => $emit('take', id, tag)" />
     <div class="fields">
       <v-select
         class="wide"
@@ -120,6 +135,14 @@ function readLine(text: string): void {
 .plate-read i {
   font-style: normal;
   color: var(--muted);
+}
+.doubt {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 14px;
+  align-items: center;
+  color: var(--rework);
+  font-weight: 600;
 }
 .wide {
   grid-column: 1 / -1;

@@ -4,38 +4,30 @@ import { useQuery } from '@pinia/colada';
 import { refDebounced } from '@vueuse/core';
 import { ref } from 'vue';
 import { call } from '../../api/client';
+import BenchButton from '../../parts/BenchButton.vue';
 
-/** A valve that was here before, by the beginning of its tag or serial. */
+/** A valve that was here before, by the beginning of its tag or serial; nothing is listed before something is typed. */
 const picked = defineModel<ValveLine | undefined>({ required: true });
 const sought = ref('');
 const found = refDebounced(sought, 200);
 const { data: onFile } = useQuery({
   key: () => ['valves', found.value],
   query: () =>
-    call(
-      `/valves?limit=8${found.value.trim() ? `&q=${encodeURIComponent(found.value.trim())}` : ''}`,
-      valveListView,
-    ),
+    call(`/valves?${new URLSearchParams({ limit: '8', q: found.value.trim() }).toString()}`, valveListView),
+  enabled: () => found.value.trim() !== '',
 });
 </script>
 
 <template>
   <section>
-    <h2>On file?</h2>
-    <v-text-field
-      v-model="sought"
-      label="Tag or serial begins with"
-      autocomplete="off"
-      @update:model-value="picked = undefined"
-    />
-    <ul class="file">
+    <p v-if="picked" class="taken label">
+      <b>{{ picked.valve.tag }}</b> from file: {{ picked.valve.customer }}, {{ picked.valve.location }}
+      <BenchButton @press="picked = undefined">Not this one</BenchButton>
+    </p>
+    <v-text-field v-else v-model="sought" label="On file? Its tag or serial begins with" autocomplete="off" />
+    <ul v-if="!picked && found.trim() !== ''" class="file">
       <li v-for="each in onFile?.valves" :key="each.id">
-        <button
-          type="button"
-          class="label"
-          :aria-pressed="picked?.id === each.id"
-          @click="picked = picked?.id === each.id ? undefined : each"
-        >
+        <button type="button" class="label" @click="picked = each">
           <b>{{ each.valve.tag }}</b> {{ each.valve.customer }}, {{ each.valve.location }}
         </button>
       </li>
@@ -51,7 +43,7 @@ const { data: onFile } = useQuery({
 }
 .file button {
   width: 100%;
-  min-height: 40px;
+  min-height: var(--touch);
   padding: 2px 10px;
   text-align: left;
   font-size: 15px;
@@ -61,8 +53,10 @@ const { data: onFile } = useQuery({
   border-radius: var(--radius);
   cursor: pointer;
 }
-.file button[aria-pressed='true'] {
-  border-color: var(--lamp);
-  box-shadow: inset 5px 0 0 var(--lamp);
+.taken {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 14px;
+  align-items: center;
 }
 </style>

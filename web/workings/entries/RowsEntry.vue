@@ -75,7 +75,7 @@ th {
 .cell {
   width: 100%;
   min-width: 0;
-  min-height: 40px;
+  min-height: var(--touch);
   padding: 4px 8px;
   background: var(--ground);
   color: var(--ink);
@@ -89,7 +89,7 @@ th {
 }
 .take {
   min-width: 40px;
-  min-height: 40px;
+  min-height: var(--touch);
   color: var(--muted);
   font-size: 20px;
   cursor: pointer;

@@ -39,6 +39,6 @@ label {
 input {
   width: 100%;
   accent-color: var(--lamp);
-  min-height: 32px;
+  min-height: var(--touch);
 }
 </style>
