@@ -14,6 +14,7 @@ const coreOrder = [
   'task',
   'procedure',
   'plan',
+  'figures',
   'stock',
   'certificate',
   'command',

@@ -52,7 +52,7 @@ const SAMPLES: { [C in AnyProblemCode]: [Extract<AnyProblem, { code: C }>, RegEx
   ],
   'table.no-entry': [
     { code: 'table.no-entry', table: 'sizes', looked: '7', has: '6 and 8' },
-    /“7” is not in sizes, which has 6 and 8/,
+    /There is no “7” in sizes: try 6 and 8/,
   ],
   'construction.unknown': [
     { code: 'construction.unknown', id: 'boat', known: ['globe'] },

@@ -37,7 +37,7 @@ export const WORDING: Words = {
   'input.conflict': ({ why }) => why,
   'input.too-few': ({ field, count, least, why }) =>
     `${field}: ${count} given, at least ${least} needed: ${why}.`,
-  'table.no-entry': ({ table, looked, has }) => `“${looked}” is not in ${table}, which has ${has}.`,
+  'table.no-entry': ({ table, looked, has }) => `There is no “${looked}” in ${table}: try ${has}.`,
   'construction.unknown': ({ id, known }) =>
     `There is no construction “${id}”. There are: ${known.join(', ')}.`,
   'features.contradict': ({ why }) => why,
@@ -135,7 +135,7 @@ export const WORDING: Words = {
   'answer.unreadable': ({ status }) =>
     `What answered (${status}) was not the shop’s server. What you entered is kept on this device.`,
   'connection.lost': () =>
-    'No connection to the server. What is stored is safe; what you just entered is still on this page.',
+    'No connection to the server. What is stored is safe; what is typed on this page stays.',
 };
 
 /** The problem in words, with what it measures in the reader's units. */

@@ -30,6 +30,8 @@ export { stemRunout, type RunoutVerdict, type StemRunout } from './measuring/ste
 export { testPressures, type TestPressures } from './pressure/test-pressures';
 export { leakAllowance } from './pressure/leak-allowance';
 export { liftingSling } from './decisions/lifting-sling';
+export { mediumHazard } from './decisions/medium-hazard';
+export { repairOrRenew } from './decisions/repair-or-renew';
 export type { LeakAllowance } from './pressure/leakage/allowance';
 export { seatContact, type ContactVerdict, type SeatContact } from './seats/seat-contact';
 export { elastomerCompatibility } from './seals/elastomer-compatibility';

@@ -33,7 +33,15 @@ const look = useChartLook();
 const option = computed(() => ({
   animation: false,
   grid: { left: 62, right: 16, top: 34, bottom: 44 },
-  legend: { top: 0, left: 0, textStyle: look.text(), itemWidth: 26, icon: 'rect', itemHeight: 3 },
+  legend: {
+    type: 'scroll',
+    top: 0,
+    left: 0,
+    textStyle: look.text(),
+    itemWidth: 26,
+    icon: 'rect',
+    itemHeight: 3,
+  },
   tooltip: {
     trigger: 'axis',
     valueFormatter: (value: unknown) => (typeof value === 'number' ? formatNumber(value, 3) : String(value)),

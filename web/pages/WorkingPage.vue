@@ -9,9 +9,11 @@ import ContactRing from '../parts/ContactRing.vue';
 import WorkingPaper from '../parts/WorkingPaper.vue';
 import AnswerFigures from '../workings/AnswerFigures.vue';
 import AttachToJob from '../workings/AttachToJob.vue';
-import { exampleFor, fieldsFor, missingFrom, rawFrom, type Typed } from '../workings/given';
+import AlternativesEntry from '../workings/entries/AlternativesEntry.vue';
+import FillFromJob from '../workings/FillFromJob.vue';
+import { exampleFor, fieldsFor, formParts, missingFrom, rawFrom, type Typed } from '../workings/given';
 import { useRecentWorkings } from '../workings/recent';
-import { asText, givenLines, refusalWords } from '../workings/words';
+import { asText, givenLines, problemsByField, refusalWords } from '../workings/words';
 import WorkingEntry from '../workings/WorkingEntry.vue';
 import WorkingPicture from '../workings/WorkingPicture.vue';
 
@@ -36,18 +38,33 @@ watch(
 );
 
 const raw = computed(() => rawFrom(fields.value, typed));
-const missing = computed(() => missingFrom(fields.value, typed));
+const isEmpty = computed(() => Object.keys(raw.value).length === 0);
+/** Before anything is typed an example stands there, worked and drawn. */
+const example = computed(() => exampleFor(fields.value));
+const isExample = computed(() => isEmpty.value && missingFrom(fields.value, example.value).length === 0);
+const given = computed(() => (isExample.value ? rawFrom(fields.value, example.value) : raw.value));
+const missing = computed(() => (isExample.value ? [] : missingFrom(fields.value, typed)));
 const today = () => new Date().toISOString().slice(0, 10);
 const answer = computed(() =>
   working.value && missing.value.length === 0
-    ? working.value.run(onDay(working.value, raw.value, today()))
+    ? working.value.run(onDay(working.value, given.value, today()))
     : undefined,
 );
+const problems = computed(() =>
+  working.value && answer.value?.problem ? problemsByField(answer.value.problem, working.value) : {},
+);
+/** Said at every field that it is about, it is not said a second time. */
+const isAtFields = computed(() => {
+  const problem = answer.value?.problem;
+  return (
+    problem?.code === 'input.invalid' &&
+    problem.issues.every(({ path }) => problems.value[path.split('.')[0] ?? ''] !== undefined)
+  );
+});
 const worked = computed(() => (answer.value?.ok ? answer.value.value : undefined));
-watch(worked, (now) => now && recent.used(props.id), { immediate: true });
+watch(worked, (now) => now && !isExample.value && recent.used(props.id), { immediate: true });
 
-const isEmpty = computed(() => Object.keys(raw.value).length === 0);
-const showExample = () => Object.assign(typed, exampleFor(fields.value));
+const showExample = () => Object.assign(typed, example.value);
 const clear = () => fields.value.forEach(({ name }) => (typed[name] = ''));
 const copy = () =>
   working.value && worked.value && clipboard.copy(asText(working.value, typed, worked.value, location.href));
@@ -67,19 +84,31 @@ const command = () => ({
     </header>
     <div class="halves">
       <form class="given row-flat no-print" @submit.prevent>
-        <WorkingEntry
-          v-for="field in fieldsFor(fields, typed)"
-          :key="field.name"
-          :field="field"
-          :model-value="typed[field.name] ?? ''"
-          @update:model-value="typed[field.name] = $event ?? ''"
-        />
-        <p class="label">
+        <template v-for="part in formParts(fieldsFor(fields, typed))">
+          <WorkingEntry
+            v-if="'field' in part"
+            :key="part.field.name"
+            :field="part.field"
+            :problem="problems[part.field.name]"
+            :model-value="typed[part.field.name] ?? ''"
+            @update:model-value="typed[part.field.name] = $event ?? ''"
+          />
+          <AlternativesEntry
+            v-else
+            :key="part.choice.of"
+            :choice="part.choice"
+            :typed="typed"
+            :problems="problems"
+            @type="(name, text) => (typed[name] = text)"
+          />
+        </template>
+        <div class="label ways">
           <button v-if="isEmpty" type="button" class="link-button" @click="showExample">
             Fill in an example
           </button>
           <button v-else type="button" class="link-button" @click="clear">Clear</button>
-        </p>
+          <FillFromJob :working="working" @fill="(figures) => Object.assign(typed, figures)" />
+        </div>
       </form>
       <dl class="paper-only">
         <template v-for="entry in givenLines(working, typed)" :key="entry.label">
@@ -88,20 +117,22 @@ const command = () => ({
         </template>
       </dl>
       <section class="answer row-flat" aria-live="polite" aria-label="Answer">
+        <p v-if="isExample" class="label muted">An example, until something is typed:</p>
         <template v-if="worked">
           <div class="shown">
             <AnswerFigures :working="working" :result="worked.result" />
-            <WorkingPicture :id="id" :raw="raw" />
+            <WorkingPicture :id="id" :raw="given" />
           </div>
           <WorkingPaper :steps="worked.steps" :notes="worked.notes" :source="worked.source" told />
-          <div class="buttons no-print">
+          <div v-if="!isExample" class="buttons no-print">
             <BenchButton @press="copy">{{ clipboard.copied.value ? 'Copied' : 'Copy' }}</BenchButton>
             <BenchButton @press="print">Print</BenchButton>
             <AttachToJob :command="command" />
           </div>
         </template>
         <p v-else-if="answer?.problem" class="problem" role="alert">
-          <ContactRing verdict="ask" /> {{ refusalWords(answer.problem, working) }}
+          <ContactRing verdict="ask" />
+          {{ isAtFields ? 'As marked where it was typed.' : refusalWords(answer.problem, working) }}
         </p>
         <p v-else class="muted">Still wanted: {{ missing.join(', ') }}.</p>
       </section>
@@ -131,6 +162,18 @@ const command = () => ({
   gap: 12px;
   min-width: 0;
 }
+/* What is typed and what it does stay side by side. */
+.answer {
+  position: sticky;
+  top: 12px;
+  max-height: calc(100vh - 24px);
+  overflow: auto;
+}
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 18px;
+}
 .shown {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(270px, 1fr));
@@ -148,6 +191,11 @@ const command = () => ({
 @media (max-width: 860px) {
   .halves {
     grid-template-columns: minmax(0, 1fr);
+  }
+  .answer {
+    position: static;
+    max-height: none;
+    overflow: visible;
   }
 }
 @media print {

@@ -8,11 +8,17 @@ import RecordEntry from './entries/RecordEntry.vue';
 import RowsEntry from './entries/RowsEntry.vue';
 
 /** One entry of a working, as its field says; a typo is said here, where it was made. */
-const props = defineProps<{ field: Field }>();
+const props = defineProps<{
+  field: Field;
+  /** One of several ways was chosen: this is the one that is wanted. */
+  wanted?: boolean;
+  /** What the working says of it. */
+  problem?: string | undefined;
+}>();
 const typed = defineModel<string>({ required: true });
 const preferences = usePreferences();
 const label = computed(() =>
-  props.field.optional ? `${props.field.label} (may be left out)` : props.field.label,
+  props.field.optional && !props.wanted ? `${props.field.label} (may be left out)` : props.field.label,
 );
 const isBare = computed(
   () =>
@@ -24,7 +30,13 @@ const read = computed(() => {
   const all = field.dimensions.map((dimension) => parseQuantity(typed.value, dimension));
   return all.find((each) => each.ok) ?? all[0];
 });
-const problem = computed(() => (read.value && !read.value.ok ? wordProblem(read.value.problem) : ''));
+const wrong = computed(() =>
+  typed.value.trim() === ''
+    ? ''
+    : read.value && !read.value.ok
+      ? wordProblem(read.value.problem)
+      : (props.problem ?? ''),
+);
 /** The same in the other system, so that a slip of the unit shows. */
 const echo = computed(() => {
   if (!read.value?.ok) return '';
@@ -71,6 +83,7 @@ const choices = computed(() =>
     v-else-if="field.kind === 'quantities' || field.kind === 'choices'"
     v-model="typed"
     :label="label"
+    :error-messages="wrong"
     :hint="hint"
     persistent-hint
   />
@@ -79,7 +92,7 @@ const choices = computed(() =>
     v-model="typed"
     :label="label"
     :placeholder="field.example ? `such as ${field.example}` : ''"
-    :error-messages="problem"
+    :error-messages="wrong"
     :hint="hint"
     :persistent-hint="hint !== ''"
     autocomplete="off"

@@ -11,6 +11,10 @@ const PICTURES: Readonly<Record<string, Component>> = {
   'actuator.balance': defineAsyncComponent(() => import('./pictures/BalancePicture.vue')),
   'positioner.stroke': defineAsyncComponent(() => import('./pictures/StrokePicture.vue')),
   'oring.fit': defineAsyncComponent(() => import('./pictures/ORingPicture.vue')),
+  'bolting.torque': defineAsyncComponent(() => import('./pictures/TorquePicture.vue')),
+  'test.pressures': defineAsyncComponent(() => import('./pictures/TestPressuresPicture.vue')),
+  'repair.or-renew': defineAsyncComponent(() => import('./pictures/RepairPicture.vue')),
+  'medium.hazard': defineAsyncComponent(() => import('./pictures/HazardPicture.vue')),
   'relief.set': defineAsyncComponent(() => import('./pictures/ReliefPicture.vue')),
 };
 const picture = computed(() => PICTURES[props.id]);

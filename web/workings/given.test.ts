@@ -1,8 +1,18 @@
 import { must } from '@dusk-wren/core/problem';
 import { findWorking, onDay, WORKINGS } from '@dusk-wren/core/workings';
 import { describe, expect, it } from 'vitest';
-import { exampleFor, fieldsFor, listOf, missingFrom, rawFrom, rowsOf, textOfRows } from './given';
-import { asText, givenLines, refusalWords } from './words';
+import {
+  exampleFor,
+  fieldsFor,
+  formParts,
+  listOf,
+  missingFrom,
+  rawFrom,
+  rowsOf,
+  textOfRows,
+  wayTyped,
+} from './given';
+import { asText, givenLines, problemsByField, refusalWords } from './words';
 
 describe('what was typed, as raw input', () => {
   it.each([
@@ -99,7 +109,7 @@ describe('a refusal names the field as the form does', () => {
     [
       'bolting.sequence',
       { bolts: 8, passes: 'halves', torque: '40 N·m' },
-      'Passes: “halves” is not in the choices, which has quarters, thirds.',
+      'Passes: There is no “halves” in the choices: try quarters, thirds.',
     ],
     [
       'bore.wear',
@@ -123,5 +133,58 @@ describe('a refusal names the field as the form does', () => {
     ],
   ])('%s %j', (id, raw, words) => {
     expect(said(id, raw).startsWith(words), said(id, raw)).toBe(true);
+  });
+});
+
+describe('several ways to say the same', () => {
+  const partsOf = (id: string) => formParts(must(findWorking(id)).fields);
+  const choices = (id: string) => partsOf(id).flatMap((part) => ('choice' in part ? part.choice : []));
+
+  it('are one choice, and every field stands once (every working)', () => {
+    for (const { fields } of WORKINGS) {
+      const shown = formParts(fields).flatMap((part) =>
+        'field' in part
+          ? part.field.name
+          : part.choice.ways.flatMap((way) => way.fields.map(({ name }) => name)),
+      );
+      expect(shown.toSorted()).toEqual(fields.map(({ name }) => name).toSorted());
+    }
+  });
+  it('a torque is by stress, by preload or by a share of yield with its material', () => {
+    const [how] = choices('bolting.torque');
+    expect(how?.ways.map(({ as }) => as)).toEqual(['stress', 'preload', 'share of yield']);
+    expect(how?.ways[2]?.fields.map(({ name }) => name)).toEqual(['material', 'percentYield']);
+  });
+  it('the way in which something is typed is the one that shows', () => {
+    const [how] = choices('flow.liquid');
+    expect(how && wayTyped(how, { Kv: '104' })).toBe('Kv');
+    expect(how && wayTyped(how, {})).toBeUndefined();
+  });
+  it('one way of each choice works by itself (worked example of the form)', () => {
+    for (const working of WORKINGS) {
+      const example = exampleFor(working.fields);
+      if (missingFrom(working.fields, example).length > 0) continue;
+      for (const part of formParts(working.fields)) {
+        if (!('choice' in part)) continue;
+        const typedWays = part.choice.ways.filter(({ fields }) => fields.some(({ name }) => example[name]));
+        expect(typedWays.length, `${working.id}: ${part.choice.of}`).toBeLessThanOrEqual(1);
+      }
+    }
+  });
+});
+
+describe('a refusal', () => {
+  const problemsOf = (id: string, raw: Record<string, unknown>) => {
+    const working = must(findWorking(id));
+    const { problem } = working.run(raw);
+    return problem ? problemsByField(problem, working) : {};
+  };
+  it('stands at the field it is about, without the name that stands there already', () => {
+    const said = problemsOf('bolting.torque', { thread: 'abc', nutFactor: '0.16', preload: '16000 lbf' });
+    expect(Object.keys(said)).toEqual(['thread']);
+    expect(said['thread']).toMatch(/^There is no “abc” in threads: try /);
+  });
+  it('is left to the answer where it is about several', () => {
+    expect(problemsOf('stem.thrust', { meanDiameter: '1 in', lead: '0.2 in', friction: '0.15' })).toEqual({});
   });
 });

@@ -75,3 +75,33 @@ function exampleOf(field: Field): string {
     rows.map((cells) => Object.fromEntries(field.columns.map(({ name }, i) => [name, cells[i] ?? '']))),
   );
 }
+
+/** One of several ways to say the same, with the fields of each. */
+export interface Alternatives {
+  readonly of: string;
+  readonly ways: readonly { readonly as: string; readonly fields: readonly Field[] }[];
+}
+/** What a form shows, from the top: a field by itself, or a choice of ways. */
+export type FormPart = { readonly field: Field } | { readonly choice: Alternatives };
+
+export function formParts(fields: readonly Field[]): FormPart[] {
+  return fields.flatMap((field): FormPart[] => {
+    const { oneOf } = field;
+    if (!oneOf) return [{ field }];
+    const own = fields.filter((each) => each.oneOf?.of === oneOf.of);
+    if (own[0] !== field) return [];
+    const names = [...new Set(own.flatMap((each) => each.oneOf?.as ?? []))];
+    return [
+      {
+        choice: {
+          of: oneOf.of,
+          ways: names.map((as) => ({ as, fields: own.filter((each) => each.oneOf?.as === as) })),
+        },
+      },
+    ];
+  });
+}
+
+/** The way in which something was typed; the first until then. */
+export const wayTyped = ({ ways }: Alternatives, typed: Typed): string | undefined =>
+  ways.find(({ fields }) => fields.some(({ name }) => typed[name]?.trim()))?.as;

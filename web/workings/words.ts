@@ -51,6 +51,21 @@ export const asNote = (title: string, working: RegisteredWorking, answer: Answer
   },
 });
 
+/** The fields that a refusal is about, and the words at each; what is about several of them stays for the answer. */
+export function problemsByField(
+  problem: Problem,
+  working: RegisteredWorking,
+): Readonly<Record<string, string>> {
+  if (problem.code !== 'input.invalid') return {};
+  return Object.fromEntries(
+    problem.issues.flatMap((issue) => {
+      const name = issue.path.split('.')[0] ?? '';
+      const known = working.fields.some((field) => field.name === name && field.kind !== 'rows');
+      return known ? [[name, wordProblem({ code: 'input.invalid', issues: [{ ...issue, path: '' }] })]] : [];
+    }),
+  );
+}
+
 /** Why a working refuses, with its fields called as the form calls them. */
 export function refusalWords(problem: Problem, { fields }: RegisteredWorking): string {
   const label = (name: string) => fields.find((field) => field.name === name)?.label ?? name;

@@ -6,10 +6,19 @@ import { eitherField, numberField, quantityField } from '../frame/field';
 export const coefficientFields = {
   coefficient: quantityField('flow coefficient', {
     label: 'Flow coefficient',
+    oneOf: { of: 'What is known', as: 'a coefficient with its unit' },
     example: '120 Cv',
   }).exactOptional(),
-  Cv: numberField({ label: 'or its Cv', example: '120' }, 1e-6, 1e6).exactOptional(),
-  Kv: numberField({ label: 'or its Kv', example: '104' }, 1e-6, 1e6).exactOptional(),
+  Cv: numberField(
+    { label: 'Cv', example: '120', oneOf: { of: 'What is known', as: 'Cv' } },
+    1e-6,
+    1e6,
+  ).exactOptional(),
+  Kv: numberField(
+    { label: 'Kv', example: '104', oneOf: { of: 'What is known', as: 'Kv' } },
+    1e-6,
+    1e6,
+  ).exactOptional(),
 };
 
 export const pressureAt = (label: string, example: string) =>

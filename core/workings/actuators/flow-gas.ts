@@ -11,6 +11,7 @@ import type { Working, Worked } from '../frame/working';
 const input = z.strictObject({
   flow: quantityField('gas flow', {
     label: 'Flow, to find the coefficient',
+    oneOf: { of: 'What is known', as: 'the flow' },
     example: '60,000 scfh',
     inExample: true,
   }).exactOptional(),
@@ -18,9 +19,17 @@ const input = z.strictObject({
   inletPressure: pressureAt('Inlet pressure', '100 psig'),
   outletPressure: pressureAt('Outlet pressure', '60 psig'),
   temperature: quantityField('temperature', { label: 'Inlet temperature', example: '60 °F' }, 'any'),
-  molarMass: numberField({ label: 'Molar mass, kg/kmol', example: '28.96' }, 1, 500).exactOptional(),
+  molarMass: numberField(
+    { label: 'Molar mass, kg/kmol', example: '28.96', oneOf: { of: 'How heavy it is', as: 'molar mass' } },
+    1,
+    500,
+  ).exactOptional(),
   specificGravity: factorField(
-    { label: 'or specific gravity, air 1', example: '0.6' },
+    {
+      label: 'Specific gravity, air 1',
+      example: '0.6',
+      oneOf: { of: 'How heavy it is', as: 'specific gravity' },
+    },
     0.03,
     10,
   ).exactOptional(),

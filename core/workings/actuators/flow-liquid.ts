@@ -18,14 +18,23 @@ import type { Working, Worked } from '../frame/working';
 const input = z.strictObject({
   flow: quantityField('flow', {
     label: 'Flow, to find the coefficient',
+    oneOf: { of: 'What is known', as: 'the flow' },
     example: '300 gpm',
     inExample: true,
   }).exactOptional(),
   ...coefficientFields,
   inletPressure: pressureAt('Inlet pressure', '100 psig'),
   outletPressure: pressureAt('Outlet pressure', '60 psig'),
-  specificGravity: factorField({ label: 'Specific gravity', example: '1' }, 0.2, 5).exactOptional(),
-  density: quantityField('density', { label: 'or density', example: '965 kg/m³' }).exactOptional(),
+  specificGravity: factorField(
+    { label: 'Specific gravity', example: '1', oneOf: { of: 'How heavy it is', as: 'specific gravity' } },
+    0.2,
+    5,
+  ).exactOptional(),
+  density: quantityField('density', {
+    label: 'Density',
+    example: '965 kg/m³',
+    oneOf: { of: 'How heavy it is', as: 'density' },
+  }).exactOptional(),
   vapourPressure: pressureAt('Vapour pressure', '0.5 psia').exactOptional(),
   criticalPressure: pressureAt('Critical pressure', '3,208 psia').exactOptional(),
   FL: factorField({ label: 'Pressure recovery factor FL', example: '0.9' }, 0.2, 1).exactOptional(),

@@ -15,8 +15,17 @@ const input = z.strictObject({
     { label: 'Included angle of the thread', example: '29°' },
     'not negative',
   ).exactOptional(),
-  thrust: quantityField('force', { label: 'Thrust', example: '1000 lbf', inExample: true }).exactOptional(),
-  torque: quantityField('torque', { label: 'or torque', example: '10 lbf·ft' }).exactOptional(),
+  thrust: quantityField('force', {
+    label: 'Thrust',
+    example: '1000 lbf',
+    inExample: true,
+    oneOf: { of: 'What is known', as: 'thrust' },
+  }).exactOptional(),
+  torque: quantityField('torque', {
+    label: 'Torque',
+    example: '10 lbf·ft',
+    oneOf: { of: 'What is known', as: 'torque' },
+  }).exactOptional(),
   travel: quantityField('length', { label: 'Travel', example: '2 in' }).exactOptional(),
 });
 

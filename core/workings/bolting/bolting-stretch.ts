@@ -15,10 +15,15 @@ const input = z.strictObject({
   }),
   preload: quantityField('force', {
     label: 'Preload',
+    oneOf: { of: 'How tight', as: 'preload' },
     example: '16,700 lbf',
     inExample: true,
   }).exactOptional(),
-  stress: quantityField('stress', { label: 'or stress', example: '50 ksi' }).exactOptional(),
+  stress: quantityField('stress', {
+    label: 'Stress',
+    example: '50 ksi',
+    oneOf: { of: 'How tight', as: 'stress' },
+  }).exactOptional(),
   modulus: quantityField('stress', { label: 'Modulus of elasticity', example: '30 Mpsi' }).exactOptional(),
 });
 

@@ -38,12 +38,25 @@ const input = z.strictObject({
   nutFactor: factorField({ label: 'Nut factor K', example: '0.16' }, 0.05, 0.5),
   stress: quantityField('stress', {
     label: 'Bolt stress',
+    oneOf: { of: 'How tight', as: 'stress' },
     example: '45 ksi',
     inExample: true,
   }).exactOptional(),
-  preload: quantityField('force', { label: 'Preload', example: '16,700 lbf' }).exactOptional(),
-  material: choiceField(STUD_MATERIALS, { label: 'Stud material' }, WITH_STANDARD).exactOptional(),
-  percentYield: amountField('ratio', '%', { label: 'Share of yield', example: '50 %' }).exactOptional(),
+  preload: quantityField('force', {
+    label: 'Preload',
+    example: '16,700 lbf',
+    oneOf: { of: 'How tight', as: 'preload' },
+  }).exactOptional(),
+  material: choiceField(
+    STUD_MATERIALS,
+    { label: 'Stud material', oneOf: { of: 'How tight', as: 'share of yield' } },
+    WITH_STANDARD,
+  ).exactOptional(),
+  percentYield: amountField('ratio', '%', {
+    label: 'Share of yield',
+    example: '50 %',
+    oneOf: { of: 'How tight', as: 'share of yield' },
+  }).exactOptional(),
 });
 
 type Given = z.output<typeof input>;

@@ -31,6 +31,8 @@ export interface About {
   inExample?: true;
   /** Rows of a small table that work, cell by cell in the order of its columns. */
   exampleRows?: readonly (readonly string[])[];
+  /** One of several ways to say the same: what they say, and what this one is called. Fields of one way belong together. */
+  oneOf?: { readonly of: string; readonly as: string };
   /** Wanted only while another field has one of these values. */
   onlyFor?: { readonly field: string; readonly values: readonly string[] };
 }

@@ -34,12 +34,20 @@ const pressure = z.union([quantityOf('gauge pressure'), quantityOf('absolute pre
 
 const input = z.strictObject({
   bubblesPerMinute: numberField(
-    { label: 'Bubbles a minute', example: '4', inExample: true },
+    { label: 'Bubbles a minute', example: '4', inExample: true, oneOf: { of: 'The leak as', as: 'bubbles' } },
     0,
     1e7,
   ).exactOptional(),
-  dropsPerMinute: numberField({ label: 'or drops a minute', example: '12' }, 0, 1e7).exactOptional(),
-  flow: quantityField('flow', { label: 'or a flow', example: '2 mL/min' }, 'not negative').exactOptional(),
+  dropsPerMinute: numberField(
+    { label: 'Drops a minute', example: '12', oneOf: { of: 'The leak as', as: 'drops' } },
+    0,
+    1e7,
+  ).exactOptional(),
+  flow: quantityField(
+    'flow',
+    { label: 'Flow', example: '2 mL/min', oneOf: { of: 'The leak as', as: 'a flow' } },
+    'not negative',
+  ).exactOptional(),
   decay: recordField(
     { volume: quantityOf('volume'), from: pressure, to: pressure, time: quantityOf('time') },
     [
@@ -48,7 +56,10 @@ const input = z.strictObject({
       { name: 'to', label: 'to', example: '99 psig' },
       { name: 'time', label: 'in', example: '10 min' },
     ],
-    { label: 'or a pressure that falls in a closed volume' },
+    {
+      label: 'Pressure that falls in a closed volume',
+      oneOf: { of: 'The leak as', as: 'a falling pressure' },
+    },
   ).exactOptional(),
   tube: choiceField(TUBES, { label: 'Bubble tube of' }).exactOptional(),
 });

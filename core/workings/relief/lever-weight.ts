@@ -16,10 +16,15 @@ import type { Working, Worked } from '../frame/working';
 const input = z.strictObject({
   diaphragmArea: quantityField('area', {
     label: 'Diaphragm area',
+    oneOf: { of: 'What the head acts on', as: 'diaphragm' },
     example: '28 in²',
     inExample: true,
   }).exactOptional(),
-  plugArea: quantityField('area', { label: 'or plug area', example: '3.1 in²' }).exactOptional(),
+  plugArea: quantityField('area', {
+    label: 'Plug area',
+    example: '3.1 in²',
+    oneOf: { of: 'What the head acts on', as: 'plug' },
+  }).exactOptional(),
   shortArm: quantityField('length', { label: 'Short arm, shaft to stem', example: '1 1/2 in' }),
   weight: eitherField(['force', 'mass'], { label: 'Weight', example: '20 lbf' }),
   leverMoment: quantityField(
@@ -34,12 +39,17 @@ const input = z.strictObject({
   ).exactOptional(),
   head: eitherField(['pressure difference', 'length'], {
     label: 'Head wanted',
+    oneOf: { of: 'What is known', as: 'the head' },
     example: '4 psi',
     inExample: true,
   }).exactOptional(),
   position: quantityField(
     'length',
-    { label: 'Weight from the shaft', example: '12 in' },
+    {
+      label: 'Weight from the shaft',
+      example: '12 in',
+      oneOf: { of: 'What is known', as: 'where the weight sits' },
+    },
     'not negative',
   ).exactOptional(),
   specificGravity: factorField(

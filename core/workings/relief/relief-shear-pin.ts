@@ -25,10 +25,14 @@ const input = z.strictObject({
   }).exactOptional(),
   shearStrength: quantityField('stress', {
     label: 'Shear strength of the pin',
+    oneOf: { of: 'How strong the pin is', as: 'strength' },
     example: '38 ksi',
     inExample: true,
   }).exactOptional(),
-  material: choiceField(PIN_NAMES, { label: 'or its material' }).exactOptional(),
+  material: choiceField(PIN_NAMES, {
+    label: 'Material of the pin',
+    oneOf: { of: 'How strong the pin is', as: 'material' },
+  }).exactOptional(),
   pins: numberField({ label: 'Pins', example: '1' }, 1, 20, true),
   wantedPressure: quantityField('gauge pressure', {
     label: 'Pressure wanted, to find the pin',

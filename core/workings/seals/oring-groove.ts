@@ -7,12 +7,22 @@ import { line, sheetFor, shown } from '../frame/sheet';
 import type { Working, Worked } from '../frame/working';
 
 const input = z.strictObject({
-  size: wordField({ label: 'Dash size', example: '-218', inExample: true }).exactOptional(),
+  size: wordField({
+    label: 'Dash size',
+    example: '-218',
+    inExample: true,
+    oneOf: { of: 'Which ring', as: 'dash size' },
+  }).exactOptional(),
   insideDiameter: quantityField('length', {
-    label: 'or inside diameter',
+    label: 'Inside diameter',
+    oneOf: { of: 'Which ring', as: 'measured' },
     example: '1.234 in',
   }).exactOptional(),
-  section: quantityField('length', { label: 'and section', example: '0.139 in' }).exactOptional(),
+  section: quantityField('length', {
+    label: 'Section',
+    example: '0.139 in',
+    oneOf: { of: 'Which ring', as: 'measured' },
+  }).exactOptional(),
   use: choiceField(GROOVE_USES, { label: 'Use' }),
   pressure: quantityField(
     'gauge pressure',

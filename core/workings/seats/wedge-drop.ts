@@ -13,8 +13,17 @@ const input = z.strictObject({
     'not negative',
   ),
   halfAngle: quantityField('angle', { label: 'Half angle of the wedge', example: '5°' }).exactOptional(),
-  wearTravel: quantityField('length', { label: 'Wear travel', example: '0.13 in' }).exactOptional(),
-  size: sizeField({ label: 'or the size', example: 'NPS 6', inExample: true }).exactOptional(),
+  wearTravel: quantityField('length', {
+    label: 'Wear travel',
+    example: '0.13 in',
+    oneOf: { of: 'How far it may drop', as: 'wear travel' },
+  }).exactOptional(),
+  size: sizeField({
+    label: 'Size',
+    example: 'NPS 6',
+    inExample: true,
+    oneOf: { of: 'How far it may drop', as: 'by its size' },
+  }).exactOptional(),
   alreadySunk: quantityField(
     'length',
     { label: 'Sunk already', example: '0.02 in' },

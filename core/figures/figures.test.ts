@@ -1,0 +1,59 @@
+import { describe, expect, it } from 'vitest';
+import { must } from '../problem';
+import { BenchJob } from '../testing/bench';
+import { CONSTRUCTION_IDS, defaultValve } from '../valve';
+import { findWorking, WORKINGS } from '../workings';
+import { figuresFor } from '.';
+
+const from = (job: BenchJob, id: string, system: 'US' | 'SI' = 'US') =>
+  figuresFor(must(findWorking(id)), job.plan(), job.state, system);
+const measured = (what: string, value: string) => ({
+  kind: 'take-measurement' as const,
+  body: { step: 'inspect.stem-and-box', what, value, readBy: 'hand' as const },
+});
+
+describe('what a job knows of a working', () => {
+  it('studs, size and class come off the plate and the joint', () => {
+    const job = new BenchJob();
+    const { thread, material } = from(job, 'bolting.torque');
+    expect(thread).toMatch(/^\d/);
+    expect(['B7', 'B16', 'L7', 'B8', 'B8M']).toContain(material);
+    expect(from(job, 'test.pressures')['class']).toMatch(/^\d+$/);
+    expect(from(job, 'seat.wedge-drop')['size']).toMatch(/^NPS /);
+  });
+
+  it('what is taken from the job is taken by the working, of every construction', () => {
+    for (const id of CONSTRUCTION_IDS) {
+      const job = new BenchJob(defaultValve(id));
+      for (const working of WORKINGS) {
+        const figures = figuresFor(working, job.plan(), job.state, 'SI');
+        const answer = working.run(figures);
+        const issues = answer.problem?.code === 'input.invalid' ? answer.problem.issues : [];
+        for (const { path, problem } of issues)
+          if (path in figures)
+            expect(`${id} ${working.id} ${path}: ${JSON.stringify(problem)}`).toBe('taken');
+      }
+    }
+  });
+
+  it('a relief valve brings what it is set to, and nothing that it has not', () => {
+    const job = new BenchJob(defaultValve('relief-spring'));
+    expect(from(job, 'relief.set')['setPressure']).toMatch(/psig$/);
+    expect(from(job, 'medium.hazard')).toEqual({});
+  });
+
+  it('what was measured last goes before the plate', () => {
+    const job = new BenchJob();
+    const step = job
+      .plan()
+      .steps.find(({ task }) => task.kind === 'measure' && task.asks.some(({ what }) => what === 'box bore'));
+    if (!step) throw new Error('nothing measures the box');
+    job.workTo(step.id);
+    job.send({
+      ...measured('box bore', '1 7/8 in'),
+      body: { ...measured('box bore', '1 7/8 in').body, step: step.id },
+    });
+    expect(from(job, 'packing.rings')['bore']).toBe('1 7/8 in');
+    expect(from(job, 'packing.rings', 'SI')['bore']).toMatch(/mm$/);
+  });
+});

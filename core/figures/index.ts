@@ -1,0 +1,1 @@
+export { figuresFor } from './figures';
