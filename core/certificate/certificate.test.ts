@@ -39,10 +39,11 @@ describe('the certificate', () => {
   if (!paper) throw new Error('no certificate');
 
   it('says as found and as left', () => {
-    expect(paper.asFound.join('\n')).toMatch(/stem runout: TIR .*thou/);
+    expect(paper.asFound.join('\n')).toMatch(/stem runout \(TIR\): .*thou/);
     expect(paper.asFound.join('\n')).toMatch(/seat damage, 0.002 in deep/);
     expect(paper.asLeft.join('\n')).toMatch(/renewed: .*stem/);
-    expect(paper.asLeft.join('\n')).toMatch(/100 % of the circle/);
+    expect(paper.rings[0]?.left?.words).toMatch(/100 % of the circle/);
+    expect(paper.runout?.readings.length).toBeGreaterThan(4);
   });
 
   it('what was taken and compared stands side by side, set-up among what it was left with', () => {
@@ -58,11 +59,21 @@ describe('the certificate', () => {
     caged.workTo('rebuild.preload');
     turns('rebuild.preload', '7.5 turns');
     caged.workTo('nothing');
-    const { asFound = [], asLeft = [] } = certificate(caged.state, caged.log, 'US') ?? {};
-    expect(asFound).toContain('turns of the spring adjuster: 7 turns');
-    expect(asLeft).toContain('turns of the spring adjuster: 7.5 turns, was 7 turns');
+    const { asFound = [], asLeft = [], pairs } = certificate(caged.state, caged.log, 'US') ?? {};
+    expect(pairs).toContainEqual({
+      what: 'turns of the spring adjuster',
+      found: '7 turns',
+      left: '7.5 turns',
+    });
+    expect([...asFound, ...asLeft].join()).not.toContain('turns of the spring adjuster');
     expect(asLeft.some((line) => line.startsWith('pressure at start of travel'))).toBe(true);
     expect(asFound.some((line) => line.startsWith('pressure at start of travel'))).toBe(false);
+  });
+
+  it('proofs of zero and sizes are no findings', () => {
+    expect(paper.asFound.join()).not.toMatch(/pressure (up|down)stream/);
+    expect(paper.measured.join()).toMatch(/stem diameter: /);
+    expect(paper.asFound.join()).not.toMatch(/stem diameter/);
   });
 
   it('gives every call with its reason and whose rule it is', () => {
@@ -109,6 +120,9 @@ describe('a certificate on the way', () => {
       title: 'Overhaul certificate',
       condemned: false,
       asFound: [],
+      asLeft: [],
+      measured: [],
+      torques: [],
       tests: [],
       workings: [],
     });
@@ -198,11 +212,9 @@ describe('the certificate of a double-seated control valve', () => {
   const paper = certificate(job.state, job.log, 'SI');
 
   it('has both contacts as found, and both as left', () => {
-    const contacts = (lines: readonly string[] = []) =>
-      lines.filter((line) => line.includes('of the circle'));
-    expect(contacts(paper?.asFound)).toHaveLength(2);
-    expect(contacts(paper?.asFound).join()).toMatch(/55\.6 %.*69\.4 %/);
-    expect(contacts(paper?.asLeft)).toHaveLength(2);
+    const { rings = [] } = paper ?? {};
+    expect(rings.map(({ found }) => found?.words).join()).toMatch(/55\.6 %.*69\.4 %/);
+    expect(rings.filter(({ left }) => left?.passes)).toHaveLength(2);
   });
   it('counts the leak in what was counted, in figures that can be read (FCI 70-2, class II in mL)', () => {
     const seat = paper?.tests.find(({ title }) => title.startsWith('Seat test'));

@@ -13,10 +13,12 @@ import { capital, format, sayDay, type Length, type UnitSystem } from '../quanti
 import { resulting, reversible } from '../valve';
 import { corrections } from './corrections';
 import { callLines, type CallLine } from './calls';
-import { asFound, asLeft } from './found-and-left';
+import { ringPairs, type RingPair } from './evidence';
+import { asFound, asLeft, measuredSizes, pairs, type Pair } from './found-and-left';
 import { instrumentsIn, peopleIn } from './people';
 import { plateOf, type PlateLine } from './plate';
 import { testLines, type TestLine } from './pressure-tests';
+import { runoutTurn, type RunoutTurn } from './runout-plot';
 import { torqueTable, type TorqueTable } from './torques';
 
 export interface WorkingLine {
@@ -35,6 +37,11 @@ export interface Certificate {
   readonly received: string;
   readonly signed?: { readonly by: PersonStamp; readonly at: string; readonly nextDue: string };
   readonly condemned: boolean;
+  /** What can be held side by side, before and after. */
+  readonly pairs: readonly Pair[];
+  readonly rings: readonly RingPair[];
+  readonly runout?: RunoutTurn;
+  readonly measured: readonly string[];
   readonly asFound: readonly string[];
   readonly asLeft: readonly string[];
   readonly calls: readonly CallLine[];
@@ -79,11 +86,15 @@ export function certificate(
     received: opening.at,
     ...(signed ? { signed: { by: signed.by, at: signed.at, nextDue: signed.body.nextDue } } : {}),
     condemned: current.condemned,
+    pairs: pairs(state, current, system),
+    rings: ringPairs(state, current, system),
+    ...runoutOf(state, current),
+    measured: measuredSizes(state, current, system),
     asFound: asFound(state, current, system),
     asLeft: asLeft(state, current, system),
     calls: callLines(current, system),
     torques: current.steps.flatMap((step) =>
-      step.task.kind === 'bolt-up' ? [torqueTable(state, step, step.task, system)] : [],
+      step.task.kind === 'bolt-up' ? tablesWithClicks(torqueTable(state, step, step.task, system)) : [],
     ),
     ...packingOf(state, system),
     tests: testLines(state, current),
@@ -141,6 +152,15 @@ function scopeLines(state: JobState, { scope, valve }: Plan): PlateLine[] {
       ? [{ label: 'Fail action', value: `was ${moved.action}, is ${resulting(moved)}` }]
       : []),
   ];
+}
+
+/** A joint that nobody has begun to tighten has nothing to say. */
+const tablesWithClicks = (table: TorqueTable): TorqueTable[] =>
+  table.rows.some(({ passes }) => passes.some((torque) => torque !== undefined)) ? [table] : [];
+
+function runoutOf(state: JobState, current: Plan): Pick<Certificate, 'runout'> {
+  const runout = runoutTurn(state, current);
+  return runout ? { runout } : {};
 }
 
 function packingOf(state: JobState, system: UnitSystem): Pick<Certificate, 'packing'> {

@@ -18,7 +18,7 @@ describe('what an inspector sees before a hold is released (common practice: nob
     expect(as?.left).toBeUndefined();
     job.workTo('hold.contact');
     const [after] = seen(job).rings;
-    expect(after?.found.passes).toBe(false);
+    expect(after?.found?.passes).toBe(false);
     expect(after?.left?.passes).toBe(true);
   });
   it('calls that are not fit and those that were overruled; never one that is simply fit', () => {

@@ -15,10 +15,10 @@ export interface BlueRing {
   readonly arcs: readonly { readonly from: number; readonly to: number; readonly width: number }[];
 }
 
-/** One contact: its blue line as it was found, and after the work where there was any. */
+/** One contact: its blue line as it was found, where it was looked at before the work, and as it is left. */
 export interface RingPair {
   readonly contact: string;
-  readonly found: BlueRing;
+  readonly found?: BlueRing;
   readonly left?: BlueRing;
 }
 
@@ -40,6 +40,8 @@ export interface Evidence {
   readonly struck: readonly string[];
 }
 
+/** From the work on, a blue line is what it is left with. */
+const AFTER: readonly Stage[] = ['repair', 'rebuild', 'set up', 'test', 'release'];
 const PROVING: readonly Stage[] = ['set up', 'test'];
 
 /** The evidence of the job so far: of contact and calls before the valve is closed, of tests too once they are run. */
@@ -60,7 +62,8 @@ export function evidence(
   };
 }
 
-function ringPairs(state: JobState, { steps }: Plan, system: UnitSystem): RingPair[] {
+/** The blue line of every contact, as found and as left. */
+export function ringPairs(state: JobState, { steps }: Plan, system: UnitSystem): RingPair[] {
   const byContact = new Map<string, EntryOf<'bluing-checked'>[]>();
   for (const entry of state.records['bluing-checked']) {
     const parts = steps.find(({ id }) => id === entry.body.step.id)?.parts ?? [];
@@ -68,12 +71,10 @@ function ringPairs(state: JobState, { steps }: Plan, system: UnitSystem): RingPa
     byContact.set(contact, [...(byContact.get(contact) ?? []), entry]);
   }
   return [...byContact].flatMap(([contact, checks]) => {
-    const [first, last] = [checks[0], checks.at(-1)];
-    if (!first || !last) return [];
-    const found = ringOf(first, state, system);
-    if (!found) return [];
-    const left = last === first ? undefined : ringOf(last, state, system);
-    return [{ contact, found, ...(left ? { left } : {}) }];
+    const first = checks.find(({ body }) => !AFTER.includes(body.step.stage));
+    const last = checks.findLast(({ body }) => AFTER.includes(body.step.stage));
+    const [found, left] = [first, last].map((check) => check && ringOf(check, state, system));
+    return found || left ? [{ contact, ...(found ? { found } : {}), ...(left ? { left } : {}) }] : [];
   });
 }
 

@@ -1,31 +1,34 @@
-import { latestRunout, siteOf } from '../calls';
+import { latestRunout } from '../calls';
 import { describeEntry, onStep, type EntryOf, type JobState, type Stage } from '../job';
 import type { Plan } from '../plan';
 import { format, type UnitSystem } from '../quantity';
-import { seatContact } from '../workings';
 
 /** The stages in which a valve is taken as it came. */
 const BEFORE: readonly Stage[] = ['receive', 'diagnose', 'isolate', 'strip', 'inspect'];
+/** What is read there says how it worked and how it was set. */
+const AS_IT_WORKED: readonly Stage[] = ['receive', 'diagnose', 'strip'];
+/** What is read there is a size; a zero that was proved stands on the isolation sheet. */
+const SIZES: readonly Stage[] = ['inspect'];
 
-/** What nothing was found on, in one line. */
-function soundLine(words: string, made: readonly EntryOf<'finding-made'>[]): string[] {
-  const sound = made
-    .filter(({ body }) => body.finding.kind === 'sound')
-    .map(({ body }) => body.step.title.toLowerCase());
-  return sound.length > 0 ? [`${words}: ${sound.join('; ')}`] : [];
+/** The same thing before and after the work. */
+export interface Pair {
+  readonly what: string;
+  readonly found: string;
+  readonly left: string;
 }
 
-/** The last reading of each figure, beside what the same figure was before where that was taken. */
-function figures(
-  state: JobState,
-  { steps }: Plan,
-  system: UnitSystem,
-  wanted: (stage: Stage) => boolean,
-): string[] {
+interface Figure {
+  readonly what: string;
+  readonly value: string;
+  /** What it was before, where that was taken. */
+  readonly was?: string;
+  readonly stage: Stage;
+}
+
+/** The last reading of each figure, beside what the same figure was before. */
+function figuresOf(state: JobState, { steps }: Plan, system: UnitSystem): Figure[] {
   const last = new Map(
-    state.records.measured
-      .filter(({ body }) => wanted(body.step.stage))
-      .map((entry) => [`${entry.body.step.id} ${entry.body.what}`, entry.body] as const),
+    state.records.measured.map(({ body }) => [`${body.step.id} ${body.what}`, body] as const),
   );
   return [...last.values()].map(({ step, what, value }) => {
     const task = steps.find(({ id }) => id === step.id)?.task;
@@ -33,53 +36,91 @@ function figures(
     const before =
       was === undefined
         ? undefined
-        : onStep(state, 'measured', was).findLast(({ body }) => body.what === what)?.body.value;
-    return `${what}: ${format(value, system)}${before ? `, was ${format(before, system)}` : ''}`;
+        : onStep(state, 'measured', was).findLast(({ body }) => body.what === what);
+    return {
+      what,
+      value: format(value, system),
+      stage: step.stage,
+      ...(before ? { was: format(before.body.value, system) } : {}),
+    };
   });
 }
 
+const inWords = ({ what, value }: Figure) => `${what}: ${value}`;
+
 /** Which way round parts stood, or were fitted: the last word on each. */
-function ways(state: JobState, wanted: (stage: Stage) => boolean): string[] {
-  const last = new Map(
+function ways(state: JobState, wanted: (stage: Stage) => boolean): Map<string, string> {
+  return new Map(
     state.records['way-round-seen']
       .filter(({ body }) => wanted(body.step.stage))
       .map(({ body }) => [body.what, body.way] as const),
   );
-  return [...last].map(([what, way]) => `${what}: ${way}`);
 }
 
-/** What was found on the valve as it came, in lines. */
-export function asFound(state: JobState, current: Plan, system: UnitSystem): string[] {
-  const { records } = state;
-  const runout = latestRunout(state);
-  const made = records['finding-made'].filter(({ body }) => BEFORE.includes(body.step.stage));
-  const findings = made
-    .filter(({ body }) => body.finding.kind !== 'sound')
-    .map(
-      (entry) =>
-        describeEntry(entry, system) +
-        ('depth' in entry.body.finding ? `, ${format(entry.body.finding.depth, system)} deep` : ''),
-    );
+/** What can be held side by side: figures that were taken again, and which way round things stood and stand. */
+export function pairs(state: JobState, current: Plan, system: UnitSystem): Pair[] {
+  const stood = ways(state, (stage) => BEFORE.includes(stage));
+  const stands = ways(state, (stage) => !BEFORE.includes(stage));
   return [
-    ...(runout
-      ? [
-          `stem runout: TIR ${format(runout.runout.tir, system)}, bow ${format(runout.runout.bow, system)}, out of round ${format(runout.runout.outOfRound, system)}`,
-        ]
-      : []),
-    ...findings,
-    ...soundLine('nothing found', made),
-    ...contactLines(state, current, system, 'inspect'),
-    ...figures(state, current, system, (stage) => BEFORE.includes(stage)),
-    ...ways(state, (stage) => BEFORE.includes(stage)),
+    ...figuresOf(state, current, system).flatMap(({ what, value, was }) =>
+      was === undefined ? [] : [{ what, found: was, left: value }],
+    ),
+    ...[...stood].flatMap(([what, found]) => {
+      const left = stands.get(what);
+      return left === undefined ? [] : [{ what, found, left }];
+    }),
   ];
 }
 
-/** How it leaves, in lines. */
+/** Sizes that were measured, worn or not. */
+export const measuredSizes = (state: JobState, current: Plan, system: UnitSystem): string[] =>
+  figuresOf(state, current, system)
+    .filter(({ stage, was }) => SIZES.includes(stage) && was === undefined)
+    .map(inWords);
+
+/** What nothing was found on, in one line. */
+function soundLine(words: string, made: readonly EntryOf<'finding-made'>[]): string[] {
+  const sound = new Set(
+    made.filter(({ body }) => body.finding.kind === 'sound').map(({ body }) => body.step.title.toLowerCase()),
+  );
+  return sound.size > 0 ? [`${words}: ${[...sound].join('; ')}`] : [];
+}
+
+/** What was found on the valve as it came, in lines; what stands in a pair is left to that. */
+export function asFound(state: JobState, current: Plan, system: UnitSystem): string[] {
+  const runout = latestRunout(state);
+  const made = state.records['finding-made'].filter(({ body }) => BEFORE.includes(body.step.stage));
+  const figures = figuresOf(state, current, system);
+  const again = new Set(pairs(state, current, system).map(({ what }) => what));
+  return [
+    ...(runout
+      ? [
+          `stem runout (TIR): ${format(runout.runout.tir, system)}, bow ${format(runout.runout.bow, system)}, out of round ${format(runout.runout.outOfRound, system)}`,
+        ]
+      : []),
+    ...made
+      .filter(({ body }) => body.finding.kind !== 'sound')
+      .map(
+        (entry) =>
+          describeEntry(entry, system) +
+          ('depth' in entry.body.finding ? `, ${format(entry.body.finding.depth, system)} deep` : ''),
+      ),
+    ...soundLine('nothing found', made),
+    ...figures.filter(({ stage, what }) => AS_IT_WORKED.includes(stage) && !again.has(what)).map(inWords),
+    ...[...ways(state, (stage) => BEFORE.includes(stage))].flatMap(([what, way]) =>
+      again.has(what) ? [] : [`${what}: ${way}`],
+    ),
+  ];
+}
+
+/** How it leaves, in lines; what stands in a pair is left to that. */
 export function asLeft(state: JobState, current: Plan, system: UnitSystem): string[] {
   const grits = state.records['lapping-logged'];
+  const fitted = new Set(current.steps.flatMap(({ status, on }) => (status === 'done' ? on : [])));
   const renewed = [...current.calls.values()]
-    .filter(({ verdict }) => verdict === 'renew')
+    .filter(({ verdict, part }) => verdict === 'renew' && fitted.has(part))
     .map(({ part }) => part);
+  const again = new Set(pairs(state, current, system).map(({ what }) => what));
   return [
     ...(renewed.length > 0 ? [`renewed: ${renewed.join(', ')}`] : []),
     ...(grits.length > 0
@@ -87,33 +128,15 @@ export function asLeft(state: JobState, current: Plan, system: UnitSystem): stri
           `lapped: ${grits.map(({ body }) => `grit ${body.grit} for ${format(body.minutes, system)}`).join('; ')}`,
         ]
       : []),
-    ...contactLines(state, current, system, 'repair'),
     ...soundLine(
       'after the work, nothing found',
       state.records['finding-made'].filter(({ body }) => !BEFORE.includes(body.step.stage)),
     ),
-    ...figures(state, current, system, (stage) => !BEFORE.includes(stage)),
-    ...ways(state, (stage) => !BEFORE.includes(stage)),
+    ...figuresOf(state, current, system)
+      .filter(({ stage, was }) => !BEFORE.includes(stage) && was === undefined)
+      .map(inWords),
+    ...[...ways(state, (stage) => !BEFORE.includes(stage))].flatMap(([what, way]) =>
+      again.has(what) ? [] : [`${what}: ${way}`],
+    ),
   ];
-}
-
-/** The last blue check of each contact in a stage: as found while looking, as left after the work. */
-function contactLines(state: JobState, current: Plan, system: UnitSystem, stage: Stage): string[] {
-  const last = new Map<string, EntryOf<'bluing-checked'>>();
-  for (const entry of state.records['bluing-checked']) {
-    const step = current.steps.find(({ id }) => id === entry.body.step.id);
-    if (entry.body.step.stage === stage) last.set(step?.parts.join() ?? entry.body.step.id, entry);
-  }
-  return [...last.values()].flatMap(({ body }) => {
-    const worked = seatContact.work({
-      diameter: body.diameter,
-      arcs: body.arcs,
-      widest: siteOf(state).widestBlueLine,
-    });
-    if (!worked.ok) return [];
-    const { continuity, widthMean, verdict } = worked.value.result;
-    return [
-      `${body.step.title}: ${format(continuity, system)} of the circle, ${format(widthMean, system)} wide, ${verdict}`,
-    ];
-  });
 }

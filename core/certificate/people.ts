@@ -9,6 +9,8 @@ export function instrumentsIn(state: JobState): InstrumentStamp[] {
   return [...used.values()];
 }
 
+const entries = (count: number): string => `${count} ${count === 1 ? 'entry' : 'entries'}`;
+
 /** Who had a hand in it, and what they did. */
 export function peopleIn(state: JobState): { name: string; role: string; did: string }[] {
   const people = new Map<string, { person: PersonStamp; count: number; holds: number }>();
@@ -23,6 +25,9 @@ export function peopleIn(state: JobState): { name: string; role: string; did: st
   return [...people.values()].map(({ person, count, holds }) => ({
     name: person.name,
     role: person.role,
-    did: holds > 0 ? `${count} entries, ${holds} of them holds released` : `${count} entries`,
+    did:
+      holds > 0
+        ? `${entries(count)}, ${holds} of them ${holds === 1 ? 'a hold' : 'holds'} released`
+        : entries(count),
   }));
 }

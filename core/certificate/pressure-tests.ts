@@ -1,6 +1,6 @@
 import { counts, type JobState } from '../job';
 import type { Plan } from '../plan';
-import { formatLeak, type GaugePressure, type Time } from '../quantity';
+import { formatLeak, quantity, type GaugePressure, type Ratio, type Time } from '../quantity';
 import { describeSource } from '../standards';
 import { passed } from '../task';
 
@@ -10,6 +10,8 @@ export interface TestLine {
   readonly hold: Time;
   readonly leak: string;
   readonly allowed: string;
+  /** Of what is allowed; nothing where none is. */
+  readonly share?: Ratio;
   readonly passed: boolean;
   readonly source: string;
   readonly simulated: boolean;
@@ -28,6 +30,9 @@ export function testLines(state: JobState, current: Plan): TestLine[] {
         hold: body.hold,
         leak: formatLeak(body.leak),
         allowed: formatLeak(step.task.allowed),
+        ...(step.task.allowed.perMinute > 0 && step.task.allowed.of === body.leak.of
+          ? { share: quantity('ratio', (100 * body.leak.perMinute) / step.task.allowed.perMinute, '%') }
+          : {}),
         passed: counts(body.readBy) && passed(entry, step.task),
         source: describeSource(step.task.shown.source),
         simulated: body.readBy !== 'hand' && body.readBy.simulated,

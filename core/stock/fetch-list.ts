@@ -6,6 +6,8 @@ import { boltedJoint, partsOf, type Features, type PartRole } from '../valve';
 
 export interface Fetch {
   readonly what: Phrase;
+  /** A new part of the valve: the store knows where it lies. */
+  readonly part?: PartRole;
   /** How many of it lie at the bench: one of a tool, however many steps take it up. */
   readonly count: number;
   readonly steps: readonly string[];
@@ -84,6 +86,7 @@ const newParts = ({ valve, calls }: Plan, steps: Plan['steps']): Fetch[] =>
     )
     .map(({ role, name, quantity }) => ({
       what: name,
+      part: role,
       count: quantity,
       steps: steps.filter(({ on }) => on.includes(role)).map(({ title }) => title),
     }));

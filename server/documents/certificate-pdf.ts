@@ -1,7 +1,8 @@
 import { certificate, type Certificate, type TorqueTable } from '@dusk-wren/core/certificate';
-import { format, type UnitSystem } from '@dusk-wren/core/quantity';
+import { format, formatNumber, valueIn, type UnitSystem } from '@dusk-wren/core/quantity';
 import type { Content } from 'pdfmake/interfaces';
 import { Refusal } from '../refusal';
+import { ringCharts, runoutChart, shareBar } from './charts';
 import { day, list, minute, paperPdf, plate, table, type JobPaper } from './paper';
 
 /** The certificate on paper; before it is signed each page says that it is a draft. */
@@ -23,7 +24,9 @@ export async function certificatePdf(made: JobPaper): Promise<Buffer> {
         text: `Reported: ${paper.reported || 'nothing'}. Received ${day(paper.received)}.`,
         margin: [0, 8, 0, 0],
       },
+      ...beforeAndAfter(paper),
       ...list('As found', paper.asFound),
+      ...list('Measured', paper.measured),
       ...list('As left', paper.asLeft),
       ...calls(paper),
       ...paper.torques.flatMap((table) => torques(table, units)),
@@ -36,6 +39,29 @@ export async function certificatePdf(made: JobPaper): Promise<Buffer> {
       signature(paper),
     ],
   });
+}
+
+/** What can be held side by side: figures, blue lines, and the turn of the stem. */
+function beforeAndAfter({ pairs, rings, runout }: Certificate): Content[] {
+  return [
+    ...(pairs.length > 0
+      ? table(
+          'Before and after',
+          ['What', 'As found', 'As left'],
+          pairs.map(({ what, found, left }) => [
+            what,
+            { text: found, style: 'number' },
+            { text: left, style: 'number' },
+          ]),
+          ['*', 'auto', 'auto'],
+        )
+      : []),
+    ...(rings.length > 0 || runout
+      ? [{ text: 'Contact and runout', style: 'section' } satisfies Content]
+      : []),
+    ...ringCharts(rings),
+    ...(runout ? [runoutChart(runout)] : []),
+  ];
 }
 
 function calls(paper: Certificate): Content[] {
@@ -53,18 +79,22 @@ function calls(paper: Certificate): Content[] {
 }
 
 function torques(made: TorqueTable, units: UnitSystem): Content[] {
+  const unit = units === 'US' ? 'lbf·ft' : 'N·m';
   return table(
-    `${made.title}: torque by bolt and pass, target ${format(made.target, units)}`,
+    `${made.title}: torque by bolt and pass in ${unit}, target ${format(made.target, units)}`,
     [
       'Bolt',
       ...made.percents.map((percent, i) => (i === made.percents.length - 1 ? 'Circular' : `${percent} %`)),
     ],
     made.rows.map(({ bolt, passes }) => [
       String(bolt),
-      ...passes.map((torque) => ({ text: torque ? format(torque, units) : 'not done', style: 'number' })),
+      ...passes.map((torque) => ({
+        text: torque ? formatNumber(valueIn(torque, unit), 1) : 'not done',
+        style: 'number',
+      })),
     ]),
     ['auto', ...made.percents.map(() => '*')],
-    [made.source, ...made.putRight].join('. '),
+    ['Every figure lies within the band of its pass', made.source, ...made.putRight].join('. '),
   );
 }
 
@@ -86,7 +116,9 @@ function tests(paper: Certificate, units: UnitSystem): Content[] {
       test.title,
       { text: format(test.pressure, units), style: 'number' },
       { text: format(test.hold, units), style: 'number' },
-      { text: test.leak, style: 'number' },
+      test.share
+        ? { stack: [{ text: test.leak, style: 'number' }, shareBar(test.share, test.passed)] }
+        : { text: test.leak, style: 'number' },
       { text: test.allowed, style: 'number' },
       { text: `${test.passed ? 'passed' : 'over'}${test.simulated ? ', simulated' : ''}`, bold: true },
       { text: test.source, style: 'small' },
@@ -111,7 +143,7 @@ function instruments(paper: Certificate): Content[] {
     paper.instruments.map((each) => [
       each.name,
       each.simulated ? `${each.kind}, simulated` : each.kind,
-      each.calibrationDue,
+      day(each.calibrationDue),
       each.inCalibration ? 'in calibration' : 'overdue: reading did not count',
     ]),
     ['*', '*', 'auto', '*'],

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { evidence, type BlueRing } from '@dusk-wren/core/certificate';
+import { evidence } from '@dusk-wren/core/certificate';
 import { computed } from 'vue';
-import ContactArcs from '../drawings/ContactArcs.vue';
+import RingPairs from '../drawings/RingPairs.vue';
 import ContactRing from '../parts/ContactRing.vue';
 import { useJob } from '../stores/job';
 import { usePreferences } from '../stores/preferences';
@@ -12,31 +12,11 @@ const preferences = usePreferences();
 const seen = computed(() =>
   job.state && job.planned ? evidence(job.state, job.entries, job.planned, preferences.units) : undefined,
 );
-const pairs = computed(() =>
-  (seen.value?.rings ?? []).map(({ contact, found, left }) => ({
-    contact,
-    rings: [['as found', found] as const, ...(left ? [['as left', left] as const] : [])] satisfies (readonly [
-      string,
-      BlueRing,
-    ])[],
-  })),
-);
 </script>
 
 <template>
   <div v-if="seen" class="evidence">
-    <section v-for="pair in pairs" :key="pair.contact">
-      <h3>{{ pair.contact }}</h3>
-      <div class="pair">
-        <figure v-for="[when, ring] in pair.rings" :key="when">
-          <ContactArcs :arcs="ring.arcs" :gaps="[]" />
-          <figcaption class="label">
-            <ContactRing :verdict="ring.passes ? 'fit' : 'rework'" :size="18" /> <b>{{ when }}</b>
-            {{ ring.words }}
-          </figcaption>
-        </figure>
-      </div>
-    </section>
+    <RingPairs :rings="seen.rings" />
     <section v-if="seen.tests.length > 0">
       <h3>Tests</h3>
       <ul>
@@ -86,21 +66,6 @@ const pairs = computed(() =>
   display: grid;
   gap: 12px;
   width: 100%;
-}
-.pair {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 12px;
-}
-figure {
-  flex: 0 1 220px;
-}
-figcaption {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 6px;
-  align-items: center;
-  font-size: 15px;
 }
 li {
   display: flex;

@@ -34,7 +34,6 @@ const option = computed(() => ({
   animation: false,
   grid: { left: 62, right: 16, top: 34, bottom: 44 },
   legend: {
-    type: 'scroll',
     top: 0,
     left: 0,
     textStyle: look.text(),

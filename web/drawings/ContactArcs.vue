@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ringPoint, ringSpan, ringStretch } from '@dusk-wren/core/certificate';
 import { formatNumber } from '@dusk-wren/core/quantity';
 import { computed } from 'vue';
 
@@ -10,25 +11,16 @@ const props = defineProps<{
 }>();
 const C = 150;
 const R = 108;
-const point = (degrees: number, radius: number) => {
-  const angle = ((degrees - 90) * Math.PI) / 180;
-  return `${(C + radius * Math.cos(angle)).toFixed(2)} ${(C + radius * Math.sin(angle)).toFixed(2)}`;
-};
-const span = (from: number, to: number) => (to - from >= 360 ? 359.99 : (((to - from) % 360) + 360) % 360);
-const stretch = (from: number, to: number, radius: number) => {
-  const length = span(from, to);
-  return `M${point(from, radius)}A${radius} ${radius} 0 ${length > 180 ? 1 : 0} 1 ${point(from + length, radius)}`;
-};
 const blue = computed(() =>
-  props.arcs.map(({ from, to, width }) => ({ path: stretch(from, to, R), width: 3 + 13 * width })),
+  props.arcs.map(({ from, to, width }) => ({ path: ringStretch(C, R, from, to), width: 3 + 13 * width })),
 );
 const breaks = computed(() =>
   props.gaps.map(({ from, to }) => {
-    const middle = from + span(from, to) / 2;
+    const middle = from + ringSpan(from, to) / 2;
     return {
-      path: stretch(from, to, R + 30),
-      label: `${formatNumber(span(from, to), 0)}°`,
-      at: point(middle, R + 16),
+      path: ringStretch(C, R + 30, from, to),
+      label: `${formatNumber(ringSpan(from, to), 0)}°`,
+      at: ringPoint(C, middle, R + 16),
     };
   }),
 );

@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { certificate } from '@dusk-wren/core/certificate';
+import { formatNumber, valueIn, type Torque } from '@dusk-wren/core/quantity';
 import { computed } from 'vue';
 import { sayDay, sayTime } from '../parts/dates';
+import RunoutPlot from '../charts/RunoutPlot.vue';
+import RingPairs from '../drawings/RingPairs.vue';
 import ContactRing from '../parts/ContactRing.vue';
 import NamePlate from '../parts/NamePlate.vue';
 import { useOpenJob } from '../stores/open-job';
@@ -11,7 +14,10 @@ import { usePreferences } from '../stores/preferences';
 const props = defineProps<{ id: string }>();
 const job = useOpenJob(() => props.id);
 const preferences = usePreferences();
-const { show } = preferences;
+const { show, parts } = preferences;
+/** A torque as a number, in the unit of the target. */
+const inUnit = (torque: Torque, target: Torque) =>
+  formatNumber(valueIn(torque, parts(target).unit === 'N·m' ? 'N·m' : 'lbf·ft'), 1);
 const paper = computed(() => job.state && certificate(job.state, job.entries, preferences.units));
 const RING = (verdict: string) =>
   (['fit', 'rework', 'renew', 'ask', 'condemn'] as const).find((each) => each === verdict) ?? 'not yet';
@@ -50,6 +56,37 @@ const RING = (verdict: string) =>
         <dd>{{ line.value }}</dd>
       </div>
     </dl>
+    <section v-if="paper.pairs.length > 0">
+      <h2>Before and after</h2>
+      <table class="pairs">
+        <thead>
+          <tr>
+            <th scope="col">What</th>
+            <th scope="col">As found</th>
+            <th scope="col">As left</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="pair in paper.pairs" :key="pair.what">
+            <td>{{ pair.what }}</td>
+            <td class="number">{{ pair.found }}</td>
+            <td class="number">{{ pair.left }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </section>
+    <div v-if="paper.rings.length > 0 || paper.runout" class="found">
+      <RingPairs :rings="paper.rings" />
+      <section v-if="paper.runout">
+        <h3>{{ paper.runout.part }}, runout</h3>
+        <RunoutPlot
+          :readings="paper.runout.readings.map((reading) => valueIn(reading, 'thou'))"
+          :limit="valueIn(paper.runout.limit, 'thou')"
+          :bow="valueIn(paper.runout.bow, 'thou')"
+          :bow-degrees="paper.runout.bowAngle && valueIn(paper.runout.bowAngle, '°')"
+        />
+      </section>
+    </div>
     <div class="found">
       <section>
         <h2>As found</h2>
@@ -58,7 +95,13 @@ const RING = (verdict: string) =>
         </ul>
         <p v-if="paper.asFound.length === 0" class="muted">Nothing is found yet.</p>
       </section>
-      <section>
+      <section v-if="paper.measured.length > 0">
+        <h2>Measured</h2>
+        <ul>
+          <li v-for="line in paper.measured" :key="line">{{ line }}</li>
+        </ul>
+      </section>
+      <section v-if="paper.asLeft.length > 0">
         <h2>As left</h2>
         <ul>
           <li v-for="(line, i) in paper.asLeft" :key="i">{{ line }}</li>
@@ -95,6 +138,7 @@ const RING = (verdict: string) =>
     </section>
     <section v-for="table in paper.torques" :key="table.title + table.rows.length">
       <h2>{{ table.title }}: {{ show(table.target) }}</h2>
+      <p class="muted">In {{ parts(table.target).unit }}; every figure lies within the band of its pass.</p>
       <div class="scroll" tabindex="0" role="region" :aria-label="table.title">
         <table class="numbers">
           <thead>
@@ -109,7 +153,7 @@ const RING = (verdict: string) =>
             <tr v-for="row in table.rows" :key="row.bolt">
               <td class="number">{{ row.bolt }}</td>
               <td v-for="(torque, i) in row.passes" :key="i" class="number">
-                {{ torque ? show(torque) : '·' }}
+                {{ torque ? inUnit(torque, table.target) : '·' }}
               </td>
             </tr>
           </tbody>
@@ -144,7 +188,14 @@ const RING = (verdict: string) =>
               <td>{{ test.title }}</td>
               <td class="number">{{ show(test.pressure) }}</td>
               <td class="number">{{ show(test.hold) }}</td>
-              <td class="number">{{ test.leak }}</td>
+              <td class="number">
+                {{ test.leak }}
+                <span v-if="test.share" class="share" aria-hidden="true"
+                  ><i
+                    :class="test.passed ? 'within' : 'over'"
+                    :style="{ width: `${Math.min(100, valueIn(test.share, '%'))}%` }"
+                /></span>
+              </td>
               <td class="number">{{ test.allowed }}</td>
               <td :class="test.passed ? 'fit' : 'rework'" class="label nowrap">
                 <ContactRing :verdict="test.passed ? 'fit' : 'rework'" /> {{ test.passed ? 'passed' : 'over'
@@ -249,6 +300,28 @@ li {
 }
 .scroll {
   overflow-x: auto;
+}
+.pairs {
+  width: auto;
+  min-width: min(520px, 100%);
+}
+/* How much of what is allowed. */
+.share {
+  display: block;
+  width: 90px;
+  height: 8px;
+  margin-top: 3px;
+  border: 1px solid var(--muted);
+}
+.share i {
+  display: block;
+  height: 100%;
+}
+.within {
+  background: var(--fit);
+}
+.over {
+  background: var(--condemn);
 }
 .numbers {
   width: auto;

@@ -1,6 +1,10 @@
 <script setup lang="ts">
+import { stockView } from '@dusk-wren/contract/stock';
 import { fetchList } from '@dusk-wren/core/stock';
+import type { PartRole } from '@dusk-wren/core/valve';
+import { useQuery } from '@pinia/colada';
 import { computed } from 'vue';
+import { call } from '../api/client';
 import BenchButton from '../parts/BenchButton.vue';
 import JobPaper from '../parts/JobPaper.vue';
 import { useJob } from '../stores/job';
@@ -23,6 +27,17 @@ const groups = computed(() =>
       ] as const)
     : [],
 );
+const { data: stock } = useQuery({
+  key: () => ['job-stock', props.id],
+  query: () => call(`/jobs/${props.id}/stock`, stockView),
+});
+/** Where a new part lies, and how many of it. */
+function binOf(role: PartRole | undefined): string {
+  if (role === undefined || !stock.value) return '';
+  const found = stock.value.parts.find(({ part }) => part === role);
+  if (!found) return 'not stocked';
+  return found.onHand === 0 ? `none left, bin ${found.bin}` : `bin ${found.bin}, ${found.onHand} there`;
+}
 const kept = useKeptHere();
 /** What is at the bench already, for this person on this device. */
 const ticked = (what: string) => kept.text(() => `${props.id}/fetch/${what}`);
@@ -49,7 +64,8 @@ const print = () => window.print();
               /><span
                 ><b>{{ tell(item.what) }}</b
                 ><template v-if="item.count > 1"> × {{ item.count }}</template
-                ><template v-if="item.inCalibration">, in calibration</template>
+                ><template v-if="item.inCalibration">, in calibration</template
+                ><template v-if="binOf(item.part)">, {{ binOf(item.part) }}</template>
                 <small v-if="item.steps.length > 0" class="muted">{{
                   item.steps.slice(0, 2).join('; ')
                 }}</small></span
@@ -78,6 +94,7 @@ label {
   gap: 10px;
   align-items: center;
   min-height: var(--touch);
+  padding: 4px 0;
 }
 small {
   display: block;

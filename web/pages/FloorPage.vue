@@ -6,12 +6,13 @@ import { refDebounced } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { call } from '../api/client';
-import { isoDay, sayDay } from '../parts/dates';
+import { isoDay, sayDay, sayMoment } from '../parts/dates';
 import { useKeys } from '../keys/keys';
 import BenchButton from '../parts/BenchButton.vue';
 import FloorHeading from '../parts/FloorHeading.vue';
 import FloorRow from '../parts/FloorRow.vue';
 import { device } from '../stores/device';
+import { useLastList } from '../stores/last-list';
 import { usePreferences } from '../stores/preferences';
 import { useSession } from '../stores/session';
 
@@ -51,9 +52,15 @@ const kept = ref<{ id: string; tag: string }[]>([]);
 watch(error, async (failed) => {
   if (failed) kept.value = await device.list().catch(() => []);
 });
+const lastList = useLastList();
+watch(data, (now) => {
+  if (now && cursors.value.length === 0 && sought.value.trim() === '') lastList.keep(now);
+});
+/** Without a connection the list that was last seen here, said to be that. */
+const seen = computed(() => data.value ?? (error.value ? lastList.last?.list : undefined));
 /** What is stopped by pressure comes before all else. */
 const isStop = ({ summary }: JobLine) => (summary.blocked?.kind === 'pressure' ? 0 : 1);
-const jobs = computed<JobLine[]>(() => (data.value?.jobs ?? []).toSorted((a, b) => isStop(a) - isStop(b)));
+const jobs = computed<JobLine[]>(() => (seen.value?.jobs ?? []).toSorted((a, b) => isStop(a) - isStop(b)));
 const today = isoDay(new Date());
 const blocked = computed(() => jobs.value.filter(({ summary }) => summary.blocked));
 const late = computed(() => jobs.value.filter((job) => isLate(job)));
@@ -102,7 +109,7 @@ useKeys([
   <div class="page floor">
     <header>
       <h1>The floor</h1>
-      <p v-if="data" class="counts label" role="group" aria-label="Only these">
+      <p v-if="seen" class="counts label" role="group" aria-label="Only these">
         <button type="button" :aria-pressed="only === undefined" @click="only = undefined">
           {{ count(jobs.length, 'job', 'jobs') }}
         </button>
@@ -146,6 +153,9 @@ useKeys([
       >
     </div>
     <p v-if="error" class="problem" role="alert">{{ error.message }}</p>
+    <p v-if="error && !data && lastList.last" class="label">
+      As it was {{ sayMoment(lastList.last.at) }}; what has changed since is not known.
+    </p>
     <p v-if="error && kept.length > 0" class="label">
       Kept on this device, and open without a connection:
       <router-link v-for="job in kept" :key="job.id" :to="`/jobs/${job.id}`" class="kept">{{

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import type { PersonView } from '@dusk-wren/contract';
+import { useMediaQuery } from '@vueuse/core';
 import { computed, onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { ApiProblem } from '../api/client';
 import BenchButton from '../parts/BenchButton.vue';
+import KeyPad from '../parts/KeyPad.vue';
 import { device } from '../stores/device';
 import { faultOf } from '../stores/fault';
 import { useSession } from '../stores/session';
@@ -17,6 +19,7 @@ const chosen = ref<PersonView>();
 const pin = ref('');
 const wrong = ref('');
 const empty = ref(false);
+const byTouch = useMediaQuery('(pointer: coarse)');
 const first = ref({ code: '', name: '', pin: '' });
 /** Entries of each person that wait on this device for them. */
 const waiting = ref(new Map<string, number>());
@@ -119,11 +122,17 @@ const beFirst = () => enter(() => session.beFirst(first.value));
           v-model="pin"
           :label="`PIN of ${chosen.name}`"
           type="password"
-          inputmode="numeric"
+          :inputmode="byTouch ? 'none' : 'numeric'"
           autocomplete="current-password"
           autofocus
         />
         <BenchButton lamp kind="submit" :disabled="pin.length < 4">Sign in</BenchButton>
+        <KeyPad
+          class="pad"
+          label="Digits"
+          @press="(digit) => (pin += digit)"
+          @rub-out="pin = pin.slice(0, -1)"
+        />
       </form>
     </template>
     <p v-if="wrong" class="problem" role="alert">{{ wrong }}</p>
@@ -172,6 +181,9 @@ const beFirst = () => enter(() => session.beFirst(first.value));
   display: grid;
   grid-template-columns: minmax(0, 1fr) auto;
   gap: 10px;
+}
+.pad {
+  grid-column: 1 / -1;
 }
 .first,
 .elsewhere {

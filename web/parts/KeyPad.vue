@@ -26,7 +26,7 @@ const keys = [...ROWS, ...(props.more ?? [])];
     >
       {{ key === ' ' ? 'space' : key }}
     </button>
-    <button type="button" class="number" @click="emit('press', '0')">0</button>
+    <button type="button" class="number" :class="{ alone: !more }" @click="emit('press', '0')">0</button>
     <button type="button" aria-label="Rub out" @click="emit('rubOut')">
       <svg viewBox="0 0 24 24" width="24" height="24" aria-hidden="true">
         <path :d="mdiBackspaceOutline" fill="currentColor" />
@@ -52,6 +52,9 @@ const keys = [...ROWS, ...(props.more ?? [])];
   border: 1px solid var(--line);
   border-radius: var(--radius);
   cursor: pointer;
+}
+.alone {
+  grid-column: 2;
 }
 svg {
   display: block;

@@ -63,8 +63,9 @@ const choices = computed(() =>
 <template>
   <v-select
     v-if="choices.length > 0"
-    v-model="typed"
+    :model-value="typed === '' ? null : typed"
     :label="label"
+    @update:model-value="typed = $event ?? ''"
     :items="field.optional ? ['', ...choices] : choices"
   />
   <RecordEntry

@@ -179,7 +179,7 @@ function fromGauge(value: Quantity, readBy: InstrumentId, watched: readonly Watc
       {{ show(apart) }} apart, {{ show(task.agree.within) }} at most: again, until they agree; else look
       inside.
     </p>
-    <StepBar>
+    <StepBar v-if="!onGauge || ready.length > 0">
       <BenchButton
         :lamp="!onGauge && !onWrench"
         :disabled="ready.length === 0"

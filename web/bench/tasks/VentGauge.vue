@@ -61,7 +61,7 @@ function take(): void {
       </p>
     </div>
     <PressureChart v-if="looks.length > 0" :points="points" :wanted="0" :unit="unit" :span="span" />
-    <p v-if="running" class="label" :class="stands.kind === 'steady' ? 'fit' : 'muted'" role="status">
+    <p v-if="running" class="label" role="status">
       {{ words }}
     </p>
     <StepBar>

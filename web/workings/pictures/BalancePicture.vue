@@ -47,7 +47,7 @@ const series = computed((): XySeries[] => {
       dots: true,
     },
     ...(supply ? [level('air at full supply', area * si(supply), '--lamp')] : []),
-    { name: 'air it takes: spring, friction, pressure on the plug', points: needed, colour: '--renew' },
+    { name: 'air it takes', points: needed, colour: '--renew' },
   ];
 });
 </script>

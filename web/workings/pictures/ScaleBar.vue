@@ -8,7 +8,7 @@ const props = defineProps<{
   band?: readonly [from: number, to: number];
   fromZero?: boolean;
 }>();
-const WIDTH = 480;
+const WIDTH = 330;
 const ROW = 24;
 const drawn = computed(() => {
   const all = [...props.marks.map(({ at }) => at), ...(props.fromZero ? [0] : [])];
@@ -19,7 +19,7 @@ const drawn = computed(() => {
   return {
     marks: sorted.map((mark, i) => {
       const at = x(mark.at);
-      return { ...mark, x: at, y: 52 + (i + 1) * ROW, end: at > WIDTH * 0.6 };
+      return { ...mark, x: at, y: 52 + (i + 1) * ROW, end: at > WIDTH * 0.5 };
     }),
     band: props.band && { x: x(props.band[0]), width: x(props.band[1]) - x(props.band[0]) },
     height: 62 + sorted.length * ROW,
@@ -44,7 +44,7 @@ const drawn = computed(() => {
 <style scoped>
 .scale-bar {
   width: 100%;
-  max-width: 520px;
+  max-width: 420px;
   font-family: var(--label);
 }
 .ground {
