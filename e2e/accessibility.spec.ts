@@ -48,7 +48,7 @@ test('axe finds nothing serious on any page, in dusk and in daylight', async ({ 
     await openJob(page, tag);
     await (tag === 'HV-2230' ? inBothLooks : nothingSerious)(page);
   }
-  for (const name of ['Parts', 'Ways']) {
+  for (const name of ['Parts', 'Choices']) {
     await page.getByRole('button', { name, exact: true }).click();
     await nothingSerious(page);
   }

@@ -15,7 +15,7 @@ test('a weeping gland repacked in its line: cut to it, isolated by two, a leak s
   await openOwnJob(page, 'in line');
 
   await test.step('the plan is cut to a repack, and says what nobody looks at', async () => {
-    await page.getByRole('button', { name: 'Ways', exact: true }).click();
+    await page.getByRole('button', { name: 'Choices', exact: true }).click();
     await page.getByRole('combobox', { name: 'For something else' }).click({ force: true });
     await page.getByRole('option', { name: 'repack', exact: true }).click();
     await expect(page.getByText(/That leaves unlooked at: .*trim and seat/)).toBeVisible();

@@ -107,7 +107,7 @@ main {
   left: 8px;
   top: -80px;
   z-index: 10;
-  min-height: 24px;
+  min-height: var(--touch);
   padding: 12px 18px;
   font-weight: 600;
   color: var(--on-lamp);

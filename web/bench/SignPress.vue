@@ -21,6 +21,8 @@ const refusal = computed(() => job.refusal(props.command));
 /** Nothing is asked, a name is, or the PIN of one. */
 const asking = ref<'nothing' | 'name' | 'pin'>('nothing');
 const others = ref<PersonView[]>([]);
+const known = ref(false);
+const mayInstead = computed(() => others.value.filter((each) => job.refusal(props.command, each) === ''));
 /** Who signs, where it is not who is signed in. */
 const other = ref<PersonView>();
 const name = computed(() => other.value?.name ?? session.person?.name ?? 'nobody');
@@ -39,6 +41,7 @@ async function askName(): Promise<void> {
   asking.value = 'name';
   try {
     others.value = (await session.people()).filter(({ id }) => id !== session.person?.id);
+    known.value = true;
   } catch (error) {
     job.said = faultOf(error);
     leave();
@@ -69,14 +72,10 @@ function leave(): void {
     <span v-if="refusal" class="muted">{{ refusal }}</span>
   </div>
   <div v-else-if="asking === 'name'" class="closed" @keydown.escape.stop="leave">
-    <BenchButton
-      v-for="each in others"
-      :key="each.id"
-      :disabled="job.refusal(command, each) !== ''"
-      :lacking="job.refusal(command, each)"
-      @press="askPin(each)"
+    <BenchButton v-for="each in mayInstead" :key="each.id" @press="askPin(each)"
       >{{ each.name }}, {{ each.role }}</BenchButton
     >
+    <span v-if="known && mayInstead.length === 0" class="muted">Nobody else on file may sign this.</span>
     <BenchButton @press="leave">Leave it</BenchButton>
   </div>
   <form v-else class="sign-press" @submit.prevent="go" @keydown.escape.stop="leave">

@@ -72,7 +72,7 @@ const breaks = computed(() =>
 text {
   font-family: var(--label);
   font-weight: 600;
-  font-size: 15px;
+  font-size: 18px;
   fill: var(--engraved);
   text-anchor: middle;
 }

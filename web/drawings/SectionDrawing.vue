@@ -162,8 +162,8 @@ const HATCHES = ['not-yet', 'fit', 'rework', 'renew', 'ask', 'condemn'];
       <circle :cx="balloon.x" :cy="balloon.y" :r="layout.radius" class="disc" />
       <text
         :x="balloon.x"
-        :y="balloon.y + layout.radius * 0.46"
-        :style="{ fontSize: `${layout.radius * 1.3}px` }"
+        :y="balloon.y + layout.radius * 0.5"
+        :style="{ fontSize: `${layout.radius * 1.42}px` }"
       >
         {{ balloon.number }}
       </text>

@@ -58,7 +58,7 @@ function beforeAnything(event: KeyboardEvent): void {
 }
 
 /** A sheet lies over the page: its keys are its own. */
-const isCovered = () => document.querySelector('dialog[open]') !== null;
+const isCovered = () => document.querySelector('dialog[open], .covers-page') !== null;
 
 function onKey(event: KeyboardEvent): void {
   if (isCovered() || event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;

@@ -34,28 +34,23 @@ const picked = computed({
 </script>
 
 <template>
-  <div class="day-field">
-    <v-text-field
-      :model-value="words"
-      :label="props.optional ? `${label} (may be left out)` : label"
-      readonly
-      @click="open = true"
-      @keydown.enter.prevent.stop="open = true"
-      @keydown.down.prevent="open = true"
-    />
-    <div
-      v-if="open"
-      class="calendar row-flat"
-      role="group"
-      :aria-label="label"
-      @keydown.escape.stop="open = false"
-    >
+  <v-menu v-model="open" :close-on-content-click="false" content-class="covers-page">
+    <template #activator="{ props: opens }">
+      <v-text-field
+        v-bind="opens"
+        class="day-field"
+        :model-value="words"
+        :label="props.optional ? `${label} (may be left out)` : label"
+        readonly
+        @keydown.enter.prevent.stop="open = true"
+      />
+    </template>
+    <div class="calendar row-flat" role="group" :aria-label="label">
       <div class="soon">
         <button v-for="[days, name] in SOON" :key="days" type="button" class="label" @click="inDays(days)">
           {{ name }}
         </button>
         <button v-if="optional && day !== ''" type="button" class="label" @click="take('')">No day</button>
-        <button type="button" class="label" @click="open = false">Leave it</button>
       </div>
       <v-date-picker
         v-model="picked"
@@ -65,15 +60,10 @@ const picked = computed({
         color="secondary"
       />
     </div>
-  </div>
+  </v-menu>
 </template>
 
 <style scoped>
-.day-field {
-  display: grid;
-  gap: 8px;
-  align-content: start;
-}
 .calendar {
   padding: 8px;
   display: grid;

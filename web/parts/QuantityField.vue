@@ -117,16 +117,12 @@ function escape(event: KeyboardEvent): void {
   open.value = false;
 }
 
-const FRACTIONS = ['1/2', '1/4', '1/8'];
-const more = computed(() => [
-  ...(props.dimension === 'length' && ['in', 'ft'].includes(shownUnit.value ?? '') ? FRACTIONS : []),
-  '/',
-  ' ',
-  '.',
-  '-',
-]);
+const FRACTIONS = ['1/2', '1/4', '1/8'] as const;
+const isOnRule = computed(() => props.dimension === 'length' && ['in', 'ft'].includes(shownUnit.value ?? ''));
+const side = computed(() => (isOnRule.value ? FRACTIONS : (['/', ' ', '-'] as const)));
+const below = computed(() => (isOnRule.value ? ['.', '/', '-', ' '] : ['.']));
 function press(key: string): void {
-  const apart = FRACTIONS.includes(key) && /\d$/.test(text.value) ? ' ' : '';
+  const apart = FRACTIONS.some((each) => each === key) && /\d$/.test(text.value) ? ' ' : '';
   text.value += `${apart}${key}`;
 }
 const rubOut = () => (text.value = text.value.slice(0, -1));
@@ -183,7 +179,7 @@ async function keepMeant(): Promise<void> {
           {{ each }}
         </button>
       </div>
-      <KeyPad :more="more" :label="`Keys for ${label}`" @press="press" @rub-out="rubOut" />
+      <KeyPad :side="side" :below="below" :label="`Keys for ${label}`" @press="press" @rub-out="rubOut" />
     </div>
     <div v-if="times !== undefined" class="doubt label" role="alert">
       <span

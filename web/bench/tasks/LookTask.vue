@@ -131,6 +131,11 @@ useKeys([
   border-color: var(--blue);
   box-shadow: inset 0 0 0 2px var(--blue);
 }
+@media (max-width: 700px), (pointer: coarse) {
+  kbd {
+    display: none;
+  }
+}
 kbd {
   font: inherit;
   font-size: 14px;

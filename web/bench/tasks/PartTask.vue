@@ -52,7 +52,7 @@ useKeys([{ key: 'enter', label: props.task.kind === 'order' ? 'It is ordered' : 
   gap: 12px;
   align-items: start;
 }
-.part > .day-field {
+.part > :deep(.day-field) {
   min-width: 280px;
 }
 </style>
