@@ -76,7 +76,7 @@ export async function takeRunout(page: Page): Promise<void> {
   await press(page, ' ');
   await expect(
     inHand(page)
-      .getByText(/TIR .*limit/)
+      .getByText(/TIR.*limit/)
       .first(),
   ).toBeVisible({ timeout: 30_000 });
   await press(page, 'Enter');

@@ -74,7 +74,7 @@ test('a low-pressure diaphragm valve, its kit checked, from receiving to the cer
     await workTo(page, 'Port seat in, checked against the old one');
     const store = await page.context().newPage();
     await store.goto(`${FIRST}/store`);
-    await expect(store.getByRole('row', { name: /port seat.*LP-09/ })).toContainText('on order');
+    await expect(store.getByRole('row', { name: /port seat.*LP-09/ })).toContainText('ordered, expected');
     await store.close();
     await inHand(page).getByRole('button', { name: 'The port seat is in' }).click();
     await workTo(page, 'Old port seat out, new port seat in');

@@ -48,7 +48,7 @@ test('on a phone, with a thumb: figures by our own keys, the tray and the drawin
   });
 
   await test.step('the tray comes up from the bottom, and a part of it opens the drawing', async () => {
-    await inHand(page).getByRole('button', { name: 'Tray' }).tap();
+    await inHand(page).getByRole('button', { name: 'See the tray' }).tap();
     const sheet = page.getByRole('dialog', { name: 'The tray' });
     await expect(sheet).toBeVisible();
     await sheet.getByRole('button', { name: 'bonnet', exact: true }).tap();

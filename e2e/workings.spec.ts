@@ -19,11 +19,12 @@ test('a torque from the question to the certificate', async ({ page }) => {
     await page.getByRole('textbox', { name: /What do you need/ }).fill('how tight');
     await page.getByRole('textbox', { name: /What do you need/ }).press('Enter');
     await expect(page.getByRole('heading', { name: 'Torque for a bolt' })).toBeVisible();
-    await expect(answer(page)).toContainText('Still wanted: Stud thread, Nut factor K');
+    await expect(answer(page)).toContainText('An example, until something is typed');
   });
 
   await test.step('the answer follows the typing; a typo is said where it was made', async () => {
     await page.getByLabel('Stud thread').fill('7/8-9');
+    await expect(answer(page)).toContainText('Still wanted: Nut factor K');
     await page.getByLabel('Nut factor K').fill('0.16');
     await page.getByLabel(/Bolt stress/).fill('40 kis');
     await expect(page.getByText('Perhaps ksi?').first()).toBeVisible();
@@ -59,6 +60,19 @@ test('a torque from the question to the certificate', async ({ page }) => {
     await expect(page.getByText(/Torque for a bolt: Preload/)).toBeVisible();
     await openSheet(page, 'Certificate');
     await expect(page.getByRole('heading', { name: 'Workings kept with the job' })).toBeVisible();
+  });
+
+  await test.step('what the job knows is not typed again; of several ways the one it knows is chosen', async () => {
+    await page.goto(`${FIRST}/workings/bolting.torque`);
+    await page.getByRole('button', { name: 'Fill from a job' }).click();
+    await page.getByLabel('Job').fill('WF-07');
+    await page.getByRole('option', { name: /WF-07/ }).click();
+    await page.getByRole('button', { name: 'Fill', exact: true }).click();
+    await expect(page.getByText(/figures? from WF-07/)).toBeVisible();
+    await expect(page.getByLabel('Stud thread')).toHaveValue(/\d-\d/);
+    await expect(page.getByRole('radio', { name: 'share of yield' })).toBeChecked();
+    await page.getByRole('radio', { name: 'preload' }).click();
+    await expect(page.getByRole('combobox', { name: /Stud material/ })).toHaveCount(0);
   });
 
   await test.step('used lately comes first', async () => {

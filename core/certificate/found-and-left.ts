@@ -30,19 +30,23 @@ function figuresOf(state: JobState, { steps }: Plan, system: UnitSystem): Figure
   const last = new Map(
     state.records.measured.map(({ body }) => [`${body.step.id} ${body.what}`, body] as const),
   );
-  return [...last.values()].map(({ step, what, value }) => {
+  return [...last.values()].flatMap(({ step, what, value }) => {
     const task = steps.find(({ id }) => id === step.id)?.task;
-    const was = task?.kind === 'measure' ? task.asks.find((ask) => ask.what === what)?.was : undefined;
+    const ask = task?.kind === 'measure' ? task.asks.find((each) => each.what === what) : undefined;
+    // A zero that had to be proved is no finding.
+    if (ask?.mustBe === 'zero') return [];
+    const { was } = ask ?? {};
     const before =
       was === undefined
         ? undefined
         : onStep(state, 'measured', was).findLast(({ body }) => body.what === what);
-    return {
+    const figure = {
       what,
       value: format(value, system),
       stage: step.stage,
       ...(before ? { was: format(before.body.value, system) } : {}),
     };
+    return [figure];
   });
 }
 
@@ -98,13 +102,7 @@ export function asFound(state: JobState, current: Plan, system: UnitSystem): str
           `stem runout (TIR): ${format(runout.runout.tir, system)}, bow ${format(runout.runout.bow, system)}, out of round ${format(runout.runout.outOfRound, system)}`,
         ]
       : []),
-    ...made
-      .filter(({ body }) => body.finding.kind !== 'sound')
-      .map(
-        (entry) =>
-          describeEntry(entry, system) +
-          ('depth' in entry.body.finding ? `, ${format(entry.body.finding.depth, system)} deep` : ''),
-      ),
+    ...made.filter(({ body }) => body.finding.kind !== 'sound').map((entry) => describeEntry(entry, system)),
     ...soundLine('nothing found', made),
     ...figures.filter(({ stage, what }) => AS_IT_WORKED.includes(stage) && !again.has(what)).map(inWords),
     ...[...ways(state, (stage) => BEFORE.includes(stage))].flatMap(([what, way]) =>

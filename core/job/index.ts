@@ -48,6 +48,7 @@ export { apartDegrees, markOf, MARKS_MEET_DEGREES } from './marks';
 export { evidenceOn } from './evidence';
 export { lineOf } from './line';
 export { hangingLocks } from './locks';
+export { nextNumber } from './next-number';
 export { fallsWith } from './signatures';
 export { didWork } from './work';
 export { filedSheet, plateNamesModel, type FiledSheet } from './sheets';

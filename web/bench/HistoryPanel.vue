@@ -13,7 +13,24 @@ const preferences = usePreferences();
 const striking = ref<number>();
 const reason = ref('');
 const note = ref('');
-const entries = computed(() => [...job.entries].reverse());
+/** Only these, where sixty entries are too many to read. */
+const FILTERS = ['all', 'measured', 'called', 'struck'] as const;
+const only = ref<(typeof FILTERS)[number]>('all');
+const IS: Readonly<Record<(typeof FILTERS)[number], (entry: Entry) => boolean>> = {
+  all: () => true,
+  measured: ({ kind }) =>
+    [
+      'measured',
+      'runout-taken',
+      'bluing-checked',
+      'pressure-tested',
+      'bolt-tightened',
+      'evidence-taken',
+    ].includes(kind),
+  called: ({ kind }) => kind === 'finding-made' || kind === 'call-overruled',
+  struck: (entry) => isStruck(entry) || entry.kind === 'entry-struck',
+};
+const entries = computed(() => job.entries.filter((entry) => IS[only.value](entry)).reverse());
 const isStruck = ({ seq }: Entry) => job.state?.struck[seq] !== undefined;
 const mayStrike = (entry: Entry) =>
   job.summary?.state === 'open' &&
@@ -66,6 +83,19 @@ function addNote(): void {
       <v-text-field v-model="note" label="Add a note" maxlength="1000" />
       <BenchButton kind="submit" :disabled="!note.trim()">Keep</BenchButton>
     </form>
+    <div class="filters" role="group" aria-label="Only these">
+      <button
+        v-for="each in FILTERS"
+        :key="each"
+        type="button"
+        class="label"
+        :aria-pressed="only === each"
+        @click="only = each"
+      >
+        {{ each }}
+      </button>
+    </div>
+    <p v-if="entries.length === 0" class="muted">None of these yet.</p>
     <ol>
       <li v-for="entry in entries" :key="entry.seq" :class="{ struck: isStruck(entry) }">
         <span class="number muted">{{ entry.seq }}</span>
@@ -150,6 +180,29 @@ li > button {
   border: 0;
   text-decoration: underline dotted;
   cursor: pointer;
+}
+.what {
+  overflow-wrap: anywhere;
+}
+.filters {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+}
+.filters button {
+  min-width: var(--touch);
+  min-height: var(--touch);
+  padding: 0 10px;
+  font-size: 16px;
+  color: var(--muted);
+  background: none;
+  border: 0;
+  border-bottom: 3px solid transparent;
+  cursor: pointer;
+}
+.filters button[aria-pressed='true'] {
+  color: var(--ink);
+  border-color: var(--lamp);
 }
 .strike {
   display: grid;

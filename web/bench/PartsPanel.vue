@@ -43,7 +43,7 @@ const behind = computed(() => {
         >
           <span class="number">{{ part.number }}</span><b>{{ part.name }}</b
           ><ContactRing :verdict="call?.verdict ?? 'not yet'" /><span>{{
-            call ? call.verdict : part.policy === 'keep' ? 'keep' : 'not yet'
+            call ? call.verdict : part.policy === 'keep' ? 'goes back as is' : 'not yet'
           }}</span>
         </button>
         <div v-if="picked === part.role" class="about">
@@ -63,7 +63,7 @@ const behind = computed(() => {
               {{ call.proposed.wants === 'lead' ? 'a lead' : 'an inspector' }} is still wanted.
             </p>
             <p v-for="entry in behind" :key="entry.seq" class="muted label">
-              {{ entry.seq }} · {{ entry.by.name }}: {{ describeEntry(entry, preferences.units) }}
+              entry {{ entry.seq }}, {{ entry.by.name }}: {{ describeEntry(entry, preferences.units) }}
             </p>
             <OverruleForm v-if="overruling" :call="call" @close="overruling = false" />
             <BenchButton v-else-if="job.summary?.state === 'open'" @press="overruling = true">{{

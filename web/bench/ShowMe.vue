@@ -47,7 +47,7 @@ async function draw(part: PartRole): Promise<void> {
   <span class="show-me">
     <button v-if="step.parts.length > 0" type="button" class="label" @click="show">Show me</button>
     <button v-if="narrow && job.onTray.size > 0" type="button" class="label" @click="tray?.show()">
-      Tray
+      See the tray
     </button>
     <FullSheet ref="drawing" :name="step.title">
       <template #act

@@ -67,15 +67,28 @@ const shown = computed(
   () => answer.value && { ...answer.value, result: Object.fromEntries(Object.entries(answer.value.result)) },
 );
 const title = computed(() => `Blued seat from ${file.value?.name ?? 'a picture'}`);
+const isHidden = (degrees: number) =>
+  (reading.value?.hidden ?? []).some(({ from, degrees: length }) => (degrees - from + 360) % 360 < length);
 const series = computed((): XySeries[] => {
   const current = reading.value;
   if (!current || !diameter.value) return [];
   const perMillimetre = preferences.units === 'US' ? 1000 / 25.4 : 1;
   const millimetres = (si(diameter.value) * 1000) / (2 * current.circle.radius);
   const points = Array.from(current.widths).flatMap((width, i): [number, number][] =>
-    i % 4 === 0 ? [[(i * 360) / current.widths.length, width * millimetres * perMillimetre]] : [],
+    i % 4 === 0 && !isHidden((i * 360) / current.widths.length)
+      ? [[(i * 12) / current.widths.length, width * millimetres * perMillimetre]]
+      : [],
   );
-  return [{ name: 'width of the line', points, colour: '--blue' }];
+  // What a glare hides is no break: it is left out of the line and drawn dull at its foot.
+  const dull = current.hidden.map(({ from, degrees }): XySeries => ({
+    name: 'hidden',
+    points: [
+      [from / 30, 0],
+      [Math.min(12, (from + degrees) / 30), 0],
+    ],
+    colour: '--muted',
+  }));
+  return [{ name: 'width of the line', points, colour: '--blue' }, ...dull];
 });
 </script>
 
@@ -118,11 +131,11 @@ const series = computed((): XySeries[] => {
         <FileAnswer v-if="shown" :title="title" :working="working" :answer="shown">
           <XyChart
             :series="series"
-            x="clockwise from 12 o’clock, °"
+            x="o’clock"
             :y="`width, ${preferences.units === 'US' ? 'thou' : 'mm'}`"
             label="Width of the line by angle"
             :height="210"
-            :span="[0, 360]"
+            :span="[0, 12]"
           />
         </FileAnswer>
       </section>

@@ -76,7 +76,15 @@ function draw(part: PartRole): void {
 }
 function toStage(stage: Stage): void {
   const first = job.planned?.steps.find((step) => step.stage === stage);
-  if (first) document.getElementById(`step-${first.id}`)?.scrollIntoView({ block: 'center' });
+  const fold =
+    first &&
+    document.getElementById(
+      first.status === 'ready' && first.id === job.inHand?.id ? 'in-hand' : `step-${first.id}`,
+    );
+  if (!fold) return;
+  fold.scrollIntoView({ block: 'center' });
+  // A short light, so that it is seen where the press led.
+  fold.animate?.([{ outline: '3px solid var(--lamp)' }, { outline: '3px solid transparent' }], 1400);
 }
 useKeys([
   { key: 's', label: 'Section', run: () => (view.value = 'section') },

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { workingDaysBetween, workingDaysFrom } from '@dusk-wren/core/plan';
-import { computed, ref } from 'vue';
+import { computed, ref, useTemplateRef } from 'vue';
 import { isoDay, sayDay } from './dates';
 
 /** A day, said as everywhere else, with how many working days that is from now; picked from a month or by the week. */
 const props = defineProps<{ label: string; optional?: boolean }>();
 const day = defineModel<string>({ required: true });
 const open = ref(false);
+const root = useTemplateRef<HTMLElement>('root');
 const today = isoDay(new Date());
 const words = computed(() => {
   if (day.value === '') return '';
@@ -34,33 +35,37 @@ const picked = computed({
 </script>
 
 <template>
-  <v-menu v-model="open" :close-on-content-click="false" content-class="covers-page">
-    <template #activator="{ props: opens }">
-      <v-text-field
-        v-bind="opens"
-        class="day-field"
-        :model-value="words"
-        :label="props.optional ? `${label} (may be left out)` : label"
-        readonly
-        @keydown.enter.prevent.stop="open = true"
-      />
-    </template>
-    <div class="calendar row-flat" role="group" :aria-label="label">
-      <div class="soon">
-        <button v-for="[days, name] in SOON" :key="days" type="button" class="label" @click="inDays(days)">
-          {{ name }}
-        </button>
-        <button v-if="optional && day !== ''" type="button" class="label" @click="take('')">No day</button>
+  <div ref="root" class="day-field">
+    <v-text-field
+      :model-value="words"
+      :label="props.optional ? `${label} (may be left out)` : label"
+      readonly
+      @click="open = true"
+      @keydown.enter.prevent.stop="open = true"
+    />
+    <v-menu
+      v-model="open"
+      :target="root ?? undefined"
+      :close-on-content-click="false"
+      content-class="covers-page"
+    >
+      <div class="calendar row-flat" role="group" :aria-label="label">
+        <div class="soon">
+          <button v-for="[days, name] in SOON" :key="days" type="button" class="label" @click="inDays(days)">
+            {{ name }}
+          </button>
+          <button v-if="optional && day !== ''" type="button" class="label" @click="take('')">No day</button>
+        </div>
+        <v-date-picker
+          v-model="picked"
+          hide-header
+          show-adjacent-months
+          :first-day-of-week="1"
+          color="secondary"
+        />
       </div>
-      <v-date-picker
-        v-model="picked"
-        hide-header
-        show-adjacent-months
-        :first-day-of-week="1"
-        color="secondary"
-      />
-    </div>
-  </v-menu>
+    </v-menu>
+  </div>
 </template>
 
 <style scoped>

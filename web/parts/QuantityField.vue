@@ -158,7 +158,7 @@ async function keepMeant(): Promise<void> {
           type="button"
           class="unit label"
           :aria-expanded="open"
-          :aria-label="`${label} in ${shownUnit}: keys and units`"
+          :aria-label="`${shownUnit}: keys and units`"
           @mousedown.prevent
           @click.stop="turn"
         >

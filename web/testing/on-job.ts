@@ -29,7 +29,7 @@ const Field: Component = {
   setup:
     (_props, { attrs }) =>
     () =>
-      h('span', { class: 'field', label: attrs['label'], 'aria-label': attrs['aria-label'] }),
+      h('span', { class: 'field', label: attrs['label'] }),
 };
 
 /** What a chart asks of the page before it is drawn: every colour is grey here. */

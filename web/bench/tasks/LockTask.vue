@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { hangingLocks } from '@dusk-wren/core/job';
+import { hangingLocks, nextNumber } from '@dusk-wren/core/job';
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import type { TaskOf } from '@dusk-wren/core/task';
 import { computed } from 'vue';
@@ -20,6 +20,20 @@ const hung = computed(() =>
   job.state ? hangingLocks(job.state).find(({ body }) => body.point === props.task.point) : undefined,
 );
 const own = computed(() => hung.value?.by.id === session.person?.id);
+
+/** This person's last lock on the job: the next of its set is likely the one in the hand. */
+const last = computed(() =>
+  job.state?.records['lock-hung'].findLast(({ by }) => by.id === session.person?.id),
+);
+const next = computed(() => {
+  const [nextLock, nextTag] = [last.value?.body.lock, last.value?.body.tag].map((each) =>
+    nextNumber(each ?? ''),
+  );
+  return nextLock && nextTag ? { lock: nextLock, tag: nextTag } : undefined;
+});
+function takeNext(): void {
+  if (next.value) [lock.value, tag.value] = [next.value.lock, next.value.tag];
+}
 
 function act(): void {
   if (props.task.kind === 'lock')
@@ -48,6 +62,9 @@ useKeys([{ key: 'enter', label: 'Lock on or off', run: act }]);
           lacking="lock and tag have a number"
           @press="act"
           >Shut, locked, tagged</BenchButton
+        >
+        <BenchButton v-if="next && !lock && !tag" @press="takeNext"
+          >Lock {{ next.lock }}, tag {{ next.tag }}</BenchButton
         >
       </StepBar>
     </template>

@@ -74,8 +74,7 @@ useKeys([{ key: 'x', label: 'No sheet at hand', run: none }]);
       <v-text-field
         v-model="pages.jointTorque"
         :disabled="!jointTorque"
-        label="Its page"
-        aria-label="Its page, for the joint’s torque"
+        label="Page (joint)"
         maxlength="20"
       />
     </div>
@@ -89,8 +88,7 @@ useKeys([{ key: 'x', label: 'No sheet at hand', run: none }]);
       <v-text-field
         v-model="pages.glandTorque"
         :disabled="!glandTorque"
-        label="Its page"
-        aria-label="Its page, for the gland’s torque"
+        label="Page (gland)"
         maxlength="20"
       />
     </div>
@@ -104,20 +102,13 @@ useKeys([{ key: 'x', label: 'No sheet at hand', run: none }]);
       <v-text-field
         v-model="each.page"
         :disabled="!each.value"
-        label="Its page"
-        :aria-label="`Its page, for the torque of the ${each.place}`"
+        :label="`Page (${each.place})`"
         maxlength="20"
       />
     </div>
     <div class="row">
       <QuantityField v-model="stemTir" label="Limit of stem runout" dimension="length" example="3 thou" />
-      <v-text-field
-        v-model="pages.stemTir"
-        :disabled="!stemTir"
-        label="Its page"
-        aria-label="Its page, for the runout limit"
-        maxlength="20"
-      />
+      <v-text-field v-model="pages.stemTir" :disabled="!stemTir" label="Page (runout)" maxlength="20" />
     </div>
     <StepBar>
       <BenchButton

@@ -191,7 +191,7 @@ describe('the maker’s sheet', () => {
         'Limit of stem runout',
       ]),
     );
-    const pages = attributes(markup, 'aria-label').filter((label) => label.startsWith('Its page'));
+    const pages = labels.filter((label) => label.startsWith('Page ('));
     expect(pages).toHaveLength(labels.filter((label) => /^(Torque|Limit) of/.test(label)).length);
     expect(wordsOf(markup)).toContain('No sheet at hand');
   });
