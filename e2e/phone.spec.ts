@@ -29,7 +29,7 @@ test('on a phone, with a thumb: figures by our own keys, the tray and the drawin
     const keys = inHand(page).getByRole('group', { name: 'Keys for stem diameter' });
     for (const key of ['2', '8', 'point', '6'])
       await keys.getByRole('button', { name: key, exact: true }).tap();
-    await inHand(page).getByRole('button', { name: 'mm', exact: true }).tap();
+    await inHand(page).getByRole('radio', { name: 'mm', exact: true }).tap();
     await expect(field).toHaveValue('28.6');
     await inHand(page).getByRole('button', { name: 'Keep', exact: true }).tap();
     await expect(inHand(page).getByText('28.6 mm').or(inHand(page).getByText('1.126 in'))).toBeVisible();

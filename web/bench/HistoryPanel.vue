@@ -4,6 +4,7 @@ import { broughtBack } from '@dusk-wren/core/plan';
 import { computed, ref } from 'vue';
 import { sayDay, sayTime } from '../parts/dates';
 import BenchButton from '../parts/BenchButton.vue';
+import ChoiceRow from '../parts/ChoiceRow.vue';
 import { useJob } from '../stores/job';
 import { usePreferences } from '../stores/preferences';
 
@@ -83,18 +84,12 @@ function addNote(): void {
       <v-text-field v-model="note" label="Add a note" maxlength="1000" />
       <BenchButton kind="submit" :disabled="!note.trim()">Keep</BenchButton>
     </form>
-    <div class="filters" role="group" aria-label="Only these">
-      <button
-        v-for="each in FILTERS"
-        :key="each"
-        type="button"
-        class="label"
-        :aria-pressed="only === each"
-        @click="only = each"
-      >
-        {{ each }}
-      </button>
-    </div>
+    <ChoiceRow
+      label="Only these"
+      :options="FILTERS.map((each) => ({ value: each, label: each }))"
+      :picked="only"
+      @pick="only = $event"
+    />
     <p v-if="entries.length === 0" class="muted">None of these yet.</p>
     <ol>
       <li v-for="entry in entries" :key="entry.seq" :class="{ struck: isStruck(entry) }">
@@ -183,26 +178,6 @@ li > button {
 }
 .what {
   overflow-wrap: anywhere;
-}
-.filters {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-}
-.filters button {
-  min-width: var(--touch);
-  min-height: var(--touch);
-  padding: 0 10px;
-  font-size: 16px;
-  color: var(--muted);
-  background: none;
-  border: 0;
-  border-bottom: 3px solid transparent;
-  cursor: pointer;
-}
-.filters button[aria-pressed='true'] {
-  color: var(--ink);
-  border-color: var(--lamp);
 }
 .strike {
   display: grid;

@@ -15,6 +15,7 @@ import { useDraft } from '../stores/drafts';
 import { useKeptHere } from '../stores/kept-here';
 import { usePreferences } from '../stores/preferences';
 import BenchButton from './BenchButton.vue';
+import ChoiceRow from './ChoiceRow.vue';
 import KeyPad from './KeyPad.vue';
 
 /**
@@ -167,18 +168,14 @@ async function keepMeant(): Promise<void> {
       </template>
     </v-text-field>
     <div v-if="open" class="pad">
-      <div v-if="units.length > 1" class="units" role="group" aria-label="Unit" @mousedown.prevent>
-        <button
-          v-for="each in units"
-          :key="each"
-          type="button"
-          class="label"
-          :aria-pressed="each === shownUnit"
-          @click="takeUnit(each)"
-        >
-          {{ each }}
-        </button>
-      </div>
+      <ChoiceRow
+        v-if="units.length > 1"
+        label="Unit"
+        :options="units.map((each) => ({ value: each, label: each }))"
+        :picked="shownUnit"
+        @mousedown.prevent
+        @pick="takeUnit"
+      />
       <KeyPad :side="side" :below="below" :label="`Keys for ${label}`" @press="press" @rub-out="rubOut" />
     </div>
     <div v-if="times !== undefined" class="doubt label" role="alert">
@@ -213,26 +210,6 @@ async function keepMeant(): Promise<void> {
 .pad {
   display: grid;
   gap: 8px;
-}
-.units {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-}
-.units button {
-  min-width: 56px;
-  min-height: var(--touch);
-  padding: 0 12px;
-  font-size: 17px;
-  color: var(--ink);
-  background: var(--card);
-  border: 1px solid var(--line);
-  border-radius: var(--radius);
-  cursor: pointer;
-}
-.units button[aria-pressed='true'] {
-  border-color: var(--blue);
-  box-shadow: inset 0 -4px 0 var(--blue);
 }
 .doubt {
   display: flex;

@@ -4,6 +4,7 @@ import type { TaskOf } from '@dusk-wren/core/task';
 import type { Quantity } from '@dusk-wren/core/quantity';
 import { computed, ref } from 'vue';
 import BenchButton from '../../parts/BenchButton.vue';
+import ChoiceRow from '../../parts/ChoiceRow.vue';
 import QuantityField from '../../parts/QuantityField.vue';
 import { useJob } from '../../stores/job';
 import { useDraft } from '../../stores/drafts';
@@ -37,19 +38,13 @@ function answer(): void {
 
 <template>
   <StepForm @send="answer">
-    <div v-if="input.kind === 'choice'" class="choices" role="radiogroup" aria-label="Answer">
-      <button
-        v-for="each in input.choices"
-        :key="each.value"
-        type="button"
-        role="radio"
-        class="choice label"
-        :aria-checked="choice === each.value"
-        @click="choice = each.value"
-      >
-        {{ each.label }}
-      </button>
-    </div>
+    <ChoiceRow
+      v-if="input.kind === 'choice'"
+      label="Answer"
+      :options="input.choices"
+      :picked="choice"
+      @pick="choice = $event"
+    />
     <QuantityField
       v-else-if="input.kind === 'quantity'"
       v-model="quantity"
@@ -71,27 +66,3 @@ function answer(): void {
     </StepBar>
   </StepForm>
 </template>
-
-<style scoped>
-.choices {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-}
-.choice {
-  min-height: var(--touch);
-  min-width: 64px;
-  padding: 0 16px;
-  font-size: 17px;
-  font-weight: 600;
-  color: var(--ink);
-  background: var(--card);
-  border: 1px solid var(--line);
-  border-radius: var(--radius);
-  cursor: pointer;
-}
-.choice[aria-checked='true'] {
-  border-color: var(--blue);
-  box-shadow: inset 0 0 0 2px var(--blue);
-}
-</style>

@@ -9,6 +9,7 @@ import { computed, ref } from 'vue';
 import DamageSketch from '../../drawings/damage/DamageSketch.vue';
 import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
+import ChoiceRow from '../../parts/ChoiceRow.vue';
 import QuantityField from '../../parts/QuantityField.vue';
 import { useJob } from '../../stores/job';
 import { useDraft } from '../../stores/drafts';
@@ -56,19 +57,17 @@ useKeys([
 
 <template>
   <div class="look">
-    <div class="choices" role="radiogroup" :aria-label="`What is seen on the ${task.part}`">
-      <button
-        v-for="(each, i) in task.choices"
-        :key="i"
-        type="button"
-        role="radio"
-        class="choice label"
-        :aria-checked="picked === i"
-        @click="press(i)"
-      >
-        <kbd aria-hidden="true">{{ i + 1 }}</kbd><DamageSketch :finding="each.finding" />{{ each.label }}
-      </button>
-    </div>
+    <ChoiceRow
+      v-slot="{ index }"
+      :label="`What is seen on the ${task.part}`"
+      :options="task.choices.map(({ label }, value) => ({ label, value }))"
+      :picked="picked"
+      @pick="press"
+    >
+      <kbd aria-hidden="true">{{ index + 1 }}</kbd>
+      <DamageSketch v-if="task.choices[index]" :finding="task.choices[index].finding" />
+      {{ task.choices[index]?.label }}
+    </ChoiceRow>
     <QuantityField
       v-if="choice?.asksDepth"
       :key="String(picked)"
@@ -107,29 +106,6 @@ useKeys([
 }
 .look > :is(:deep(.v-input), .quantity-field) {
   width: min(360px, 100%);
-}
-.choices {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-}
-.choice {
-  min-height: var(--touch);
-  padding: 0 14px;
-  display: inline-flex;
-  gap: 10px;
-  align-items: center;
-  font-size: 16px;
-  font-weight: 600;
-  color: var(--ink);
-  background: var(--card);
-  border: 1px solid var(--line);
-  border-radius: var(--radius);
-  cursor: pointer;
-}
-.choice[aria-checked='true'] {
-  border-color: var(--blue);
-  box-shadow: inset 0 0 0 2px var(--blue);
 }
 @media (max-width: 700px), (pointer: coarse) {
   kbd {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { wayTyped, type Alternatives, type Typed } from '../given';
+import ChoiceRow from '../../parts/ChoiceRow.vue';
 import WorkingEntry from '../WorkingEntry.vue';
 
 /** One of several ways to say the same: it is chosen which, and only its own fields are there to be filled. */
@@ -24,19 +25,12 @@ function pick(as: string): void {
 <template>
   <fieldset class="alternatives">
     <legend class="label muted">{{ choice.of }}</legend>
-    <div class="ways" role="radiogroup" :aria-label="choice.of">
-      <button
-        v-for="each in choice.ways"
-        :key="each.as"
-        type="button"
-        role="radio"
-        class="label"
-        :aria-checked="each.as === way"
-        @click="pick(each.as)"
-      >
-        {{ each.as }}
-      </button>
-    </div>
+    <ChoiceRow
+      :label="choice.of"
+      :options="choice.ways.map(({ as }) => ({ value: as, label: as }))"
+      :picked="way"
+      @pick="pick"
+    />
     <WorkingEntry
       v-for="field in fields"
       :key="field.name"
@@ -56,24 +50,5 @@ function pick(as: string): void {
   min-width: 0;
   display: grid;
   gap: 8px;
-}
-.ways {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-}
-button {
-  min-height: var(--touch);
-  padding: 0 12px;
-  font-size: 16px;
-  color: var(--ink);
-  background: var(--ground);
-  border: 1px solid var(--line);
-  border-radius: var(--radius);
-  cursor: pointer;
-}
-button[aria-checked='true'] {
-  border-color: var(--blue);
-  box-shadow: inset 0 -4px 0 var(--blue);
 }
 </style>
