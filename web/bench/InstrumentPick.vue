@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { InstrumentView } from '@dusk-wren/contract';
+import { sayDay } from '../parts/dates';
 
 /** Which instrument is read, whether it is simulated, and whether its readings count. */
 defineProps<{ choices: readonly InstrumentView[]; instrument: InstrumentView | undefined }>();
@@ -22,10 +23,10 @@ const picked = defineModel<string | undefined>();
         </select>
       </label>
       <span v-if="instrument.inCalibration" class="muted"
-        >calibration due {{ instrument.calibrationDue }}</span
+        >calibration due {{ sayDay(instrument.calibrationDue) }}</span
       >
       <span v-else class="problem"
-        >overdue since {{ instrument.calibrationDue }}: its readings do not count</span
+        >overdue since {{ sayDay(instrument.calibrationDue) }}: its readings do not count</span
       >
     </template>
     <span v-else class="problem">No instrument of this kind is on file: read by eye and type it.</span>

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { inConflict, ok, type Result } from '../../problem';
-import { formatNumber, valueIn } from '../../quantity';
+import { formatNumber, sayDay, valueIn } from '../../quantity';
 import {
   ELASTOMERS,
   ELASTOMER_DATA,
@@ -190,7 +190,7 @@ function onShelf(given: Given, data: ElastomerData): Result<Said[]> {
     yearsAfter(cureDate, life.years + life.extension),
   ];
   if (on <= expires)
-    return ok([judged('Shelf life', school, 'fit', `in date until ${expires} by ${school}`)]);
+    return ok([judged('Shelf life', school, 'fit', `in date until ${sayDay(expires)} by ${school}`)]);
   return ok([
     on <= extended
       ? judged(
