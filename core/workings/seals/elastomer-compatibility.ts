@@ -197,9 +197,9 @@ function onShelf(given: Given, data: ElastomerData): Result<Said[]> {
           'Shelf life',
           school,
           'ask',
-          `past its ${life.years} years on ${expires}; ${school} lets it be extended to ${extended} after inspection`,
+          `past its ${life.years} years on ${sayDay(expires)}; ${school} lets it be extended to ${sayDay(extended)} after inspection`,
         )
-      : judged('Shelf life', school, 'stop', `past its shelf life since ${extended} by ${school}`),
+      : judged('Shelf life', school, 'stop', `past its shelf life since ${sayDay(extended)} by ${school}`),
   ]);
 }
 
