@@ -64,6 +64,15 @@ const because = computed(() => {
   const words = tell(props.step.because.text);
   return words === 'every job' ? '' : words;
 });
+/** A caution that stood at a step before this one in the stage is read again in a line, not boxed as if it were new. */
+const isAgain = computed(() => {
+  const steps = job.planned?.steps ?? [];
+  const before = steps.slice(
+    0,
+    steps.findIndex(({ id }) => id === props.step.id),
+  );
+  return before.some(({ stage, caution }) => stage === props.step.stage && caution === props.step.caution);
+});
 const needs = computed(() =>
   [...props.step.tools, ...props.step.consumables, ...(props.step.kit ?? [])].join(', '),
 );
@@ -77,7 +86,7 @@ const needs = computed(() =>
     </header>
     <p v-if="step.optional" class="label optional">{{ capital(step.optional) }}.</p>
     <p class="why">{{ tell(step.why) }}</p>
-    <p v-if="step.caution" class="caution">
+    <p v-if="step.caution" class="caution" :class="{ again: isAgain }">
       <svg viewBox="0 0 24 24" width="22" height="22" role="img" aria-label="Caution">
         <path :d="mdiAlertOutline" fill="currentColor" />
       </svg>
@@ -139,6 +148,10 @@ h2 {
   color: var(--ink);
   border: 1px solid var(--hazard);
   border-radius: var(--radius);
+}
+.again {
+  padding: 0;
+  border: 0;
 }
 .caution svg {
   flex: none;

@@ -8,6 +8,8 @@ const props = defineProps<{
   tag: string;
   /** Points that are shut, opened or held by now; all at rest while nothing is known. */
   done?: ReadonlySet<string>;
+  /** The side that did not come to zero. */
+  fails?: Side | undefined;
 }>();
 
 const X = { upstream: -1, downstream: 1 } as const;
@@ -51,7 +53,8 @@ const blocks = (side: { at: Side; shutBy: string; x: number; outer: number }) =>
       <rect x="308" y="149" width="24" height="18" class="block" />
       <text x="320" y="184">bypass</text>
     </g>
-    <g v-for="side in sides" :key="side.at">
+    <g v-for="side in sides" :key="side.at" :class="{ fails: fails === side.at }">
+      <path v-if="fails === side.at" :d="`M${320 + X[side.at] * 26} 112 H${side.end}`" class="fed" />
       <g v-for="each in blocks(side)" :key="each.id" :class="is(each.id)">
         <rect :x="each.x - 11" y="98" width="22" height="28" class="block" />
         <path v-if="is(each.id) === 'done'" :d="`M${each.x} 98 v28`" class="shut" />
@@ -118,6 +121,15 @@ text {
   fill: none;
   stroke: var(--muted);
   stroke-width: 3;
+}
+.fed {
+  fill: none;
+  stroke: var(--condemn);
+  stroke-width: 5;
+}
+.fails text {
+  fill: var(--condemn);
+  font-weight: 600;
 }
 .feed {
   fill: none;

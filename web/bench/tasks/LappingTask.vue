@@ -38,14 +38,6 @@ useKeys([
 
 <template>
   <div class="lapping">
-    <p>
-      {{
-        task.against === 'its own seat'
-          ? 'Grind in: disc to its own seat.'
-          : 'Lap against a block, figure of eight.'
-      }}
-      Usual: {{ task.grits.join(', then ') }}.
-    </p>
     <table v-if="log.length + before.length > 0">
       <thead>
         <tr>

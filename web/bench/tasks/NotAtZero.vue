@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { feedsOf, type EnergyKind } from '@dusk-wren/core/isolation';
+import { feedsOf, SIDES, type EnergyKind } from '@dusk-wren/core/isolation';
 import { lineOf } from '@dusk-wren/core/job';
 import { broughtBack, type PlannedStep } from '@dusk-wren/core/plan';
 import { computed, ref } from 'vue';
+import LineDrawing from '../../drawings/LineDrawing.vue';
 import BenchButton from '../../parts/BenchButton.vue';
 import { useJob } from '../../stores/job';
 
@@ -17,6 +18,8 @@ const job = useJob();
 const looking = ref(false);
 const changing = ref(false);
 const line = computed(() => job.state && lineOf(job.state));
+/** The side that is still fed, drawn in the line. */
+const side = computed(() => SIDES.find((at) => props.energy === `${at} pressure`));
 const feeds = computed(() => (line.value && props.energy ? feedsOf(props.energy, line.value) : []));
 
 const strike = computed(() => {
@@ -57,6 +60,13 @@ const tell = () => job.act({ kind: 'add-note', body: { text: words.value } });
         >Tell the lead</BenchButton
       >
     </div>
+    <LineDrawing
+      v-if="line && side"
+      :line="line"
+      :tag="job.planned?.valve.tag ?? ''"
+      :fails="side"
+      class="line"
+    />
     <ol v-if="looking">
       <li v-for="each in feeds" :key="each">{{ each }}</li>
     </ol>
