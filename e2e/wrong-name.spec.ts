@@ -188,7 +188,7 @@ test('a lock struck takes both signatures along, and who strikes it is told befo
   await workTo(page, 'Two sign the isolation');
   await test.step('one who hung the locks does not sign as having checked them', async () => {
     await sign(page);
-    await expect(inHand(page).getByText('a second person signs here')).toBeVisible();
+    await expect(inHand(page).getByRole('button', { name: 'Somebody else signs here' })).toBeVisible();
   });
   const second = await (await browser.newContext()).newPage();
   await signIn(second, 'Wen Aldous');
