@@ -19,3 +19,4 @@ export {
   type StrokeRecording,
 } from './signature';
 export * from './bluing';
+export { ringPoint, ringSpan, ringStretch } from './ring-path';

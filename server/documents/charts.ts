@@ -1,4 +1,5 @@
-import { ringStretch, type BlueRing, type RingPair, type RunoutTurn } from '@dusk-wren/core/certificate';
+import { ringStretch } from '@dusk-wren/core/analysis';
+import type { BlueRing, RingPair, RunoutTurn } from '@dusk-wren/core/certificate';
 import { si, valueIn, type Ratio } from '@dusk-wren/core/quantity';
 import type { Content } from 'pdfmake/interfaces';
 

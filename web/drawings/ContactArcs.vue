@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ringPoint, ringSpan, ringStretch } from '@dusk-wren/core/certificate';
+import { ringPoint, ringSpan, ringStretch } from '@dusk-wren/core/analysis';
 import { formatNumber } from '@dusk-wren/core/quantity';
 import { computed } from 'vue';
 
