@@ -159,7 +159,7 @@ test('receiving a relief valve: its plate read, its twin caught, the wrong kit s
     await expect(title(page)).toHaveText(/maker’s sheet/);
     const step = inHand(page);
     await step.getByLabel('Model').fill('RV 40');
-    await step.getByLabel('Revision of the sheet').fill('C');
+    await step.getByLabel('Revision').fill('C');
     await step.getByLabel('Torque of the joint').fill('85 ft-lb');
     await expect(step.getByRole('button', { name: 'File this sheet' })).toBeDisabled();
     await step.getByLabel('Page (joint)').fill('12');

@@ -158,6 +158,7 @@ h2 {
   color: var(--lamp);
 }
 small {
+  margin-left: 6px;
   color: var(--muted);
   font-size: 14px;
 }
@@ -186,6 +187,11 @@ h2:focus {
 }
 .last {
   order: 1;
+}
+@media (max-width: 600px) {
+  .title {
+    flex-direction: column;
+  }
 }
 @media (max-width: 860px), (max-height: 600px) {
   .foot {

@@ -16,12 +16,14 @@ const X = { upstream: -1, downstream: 1 } as const;
 const sides = computed(() =>
   (['upstream', 'downstream'] as const).map((at) => ({
     at,
-    x: 320 + X[at] * 110,
-    outer: 320 + X[at] * 205,
-    end: 320 + X[at] * 300,
+    vented: 200 + X[at] * 45,
+    x: 200 + X[at] * 76,
+    outer: 200 + X[at] * 134,
+    end: 200 + X[at] * 190,
     ...props.line[at],
   })),
 );
+const fed = computed(() => props.line.air || props.line.power || props.line.signal !== 'none');
 const is = (point: string) => (props.done?.has(point) ? 'done' : 'open');
 const words = computed(() =>
   [
@@ -44,58 +46,58 @@ const blocks = (side: { at: Side; shutBy: string; x: number; outer: number }) =>
 </script>
 
 <template>
-  <svg class="line" viewBox="0 0 640 190" role="img" :aria-label="words">
+  <svg class="line" viewBox="0 4 400 230" role="img" :aria-label="words">
     <g class="pipe">
-      <path d="M20 112 H620" />
-      <path v-if="line.bypass" d="M62 112 V158 H578 V112" />
+      <path d="M10 150 H390" />
+      <path v-if="line.bypass" d="M30 150 V202 H370 V150" />
     </g>
     <g v-if="line.bypass" :class="is('bypass')">
-      <rect x="308" y="149" width="24" height="18" class="block" />
-      <text x="320" y="184">bypass</text>
+      <rect x="188" y="193" width="24" height="18" class="block" />
+      <text x="200" y="228">bypass</text>
     </g>
     <g v-for="side in sides" :key="side.at" :class="{ fails: fails === side.at }">
-      <path v-if="fails === side.at" :d="`M${320 + X[side.at] * 26} 112 H${side.end}`" class="fed" />
+      <path v-if="fails === side.at" :d="`M${200 + X[side.at] * 26} 150 H${side.end}`" class="fed" />
       <g v-for="each in blocks(side)" :key="each.id" :class="is(each.id)">
-        <rect :x="each.x - 11" y="98" width="22" height="28" class="block" />
-        <path v-if="is(each.id) === 'done'" :d="`M${each.x} 98 v28`" class="shut" />
-        <text :x="each.x" y="143">{{ side.at === 'upstream' ? 'up' : 'down' }}</text>
+        <rect :x="each.x - 11" y="136" width="22" height="28" class="block" />
+        <path v-if="is(each.id) === 'done'" :d="`M${each.x} 136 v28`" class="shut" />
+        <text :x="each.x" y="184">{{ side.at === 'upstream' ? 'up' : 'down' }}</text>
       </g>
       <g v-if="side.shutBy === 'line shut down'" :class="is(`shut-down.${side.at}`)">
-        <path :d="`M${side.outer - 9} 103 l18 18 m0 -18 l-18 18`" class="shut" />
-        <text :x="side.outer" y="143">shut down</text>
+        <path :d="`M${side.outer - 9} 141 l18 18 m0 -18 l-18 18`" class="shut" />
+        <text :x="side.outer" y="184">shut down</text>
       </g>
-      <text v-if="side.shutBy === 'open end'" :x="side.outer" y="100">open end</text>
+      <text v-if="side.shutBy === 'open end'" :x="side.outer" y="134">open end</text>
       <g v-if="side.shutBy === 'double block and bleed'" :class="is(`bleed.${side.at}`)">
-        <path :d="`M${(side.x + side.outer) / 2} 112 v-26`" class="pipe" />
-        <circle :cx="(side.x + side.outer) / 2" cy="80" r="6" class="block" />
-        <text :x="(side.x + side.outer) / 2" y="68">bleed</text>
+        <path :d="`M${(side.x + side.outer) / 2} 150 v-28`" class="pipe" />
+        <circle :cx="(side.x + side.outer) / 2" cy="116" r="6" class="block" />
+        <text :x="(side.x + side.outer) / 2" y="103">bleed</text>
       </g>
       <g v-if="side.vent" :class="is(`vent.${side.at}`)">
-        <path :d="`M${320 + X[side.at] * 62} 112 v-34`" class="pipe" />
-        <circle :cx="320 + X[side.at] * 62" cy="71" r="7" class="block" />
-        <text :x="320 + X[side.at] * 62" y="58">vent</text>
+        <path :d="`M${side.vented} 150 v-28`" class="pipe" />
+        <circle :cx="side.vented" cy="116" r="7" class="block" />
+        <text :x="side.vented" y="103">vent</text>
       </g>
     </g>
     <g class="valve">
-      <path d="M294 94 L346 130 V94 L294 130 Z" />
-      <path :d="line.air ? 'M320 112 V66 M304 66 a16 12 0 0 1 32 0 Z' : 'M320 112 V66 M306 66 h28'" />
-      <text x="320" y="46" class="tag">{{ tag }}</text>
+      <path d="M174 132 L226 168 V132 L174 168 Z" />
+      <path :d="line.air ? 'M200 150 V104 M184 104 a16 12 0 0 1 32 0 Z' : 'M200 150 V104 M186 104 h28'" />
+      <text x="200" :y="fed ? 20 : 84" class="tag">{{ tag }}</text>
     </g>
     <g v-if="line.bodyVent" :class="is('body-bleed')">
-      <path d="M320 130 v12" class="pipe" />
-      <circle cx="320" cy="146" r="5" class="block" />
+      <path d="M200 168 v10" class="pipe" />
+      <circle cx="200" cy="182" r="5" class="block" />
     </g>
     <g v-if="line.air" :class="is('air')">
-      <path d="M336 62 C380 40 420 34 462 34" class="feed" />
-      <text x="498" y="38">supply air</text>
+      <path d="M216 100 C236 74 254 60 278 60" class="feed" />
+      <text x="284" y="65" class="fed-by">supply air</text>
     </g>
     <g v-if="line.signal !== 'none'" :class="is('signal')">
-      <path d="M304 62 C260 30 220 22 176 22" class="feed" />
-      <text x="132" y="26">{{ line.signal }} signal</text>
+      <path d="M184 100 C164 74 150 60 132 60" class="feed" />
+      <text x="12" y="65" class="fed-by">{{ line.signal }} signal</text>
     </g>
     <g v-if="line.power" :class="is('power')">
-      <path d="M334 58 C380 20 420 14 462 14" class="feed" />
-      <text x="488" y="18">power</text>
+      <path d="M212 94 C228 54 250 36 278 36" class="feed" />
+      <text x="284" y="41" class="fed-by">power</text>
     </g>
   </svg>
 </template>
@@ -108,13 +110,16 @@ const blocks = (side: { at: Side; shutBy: string; x: number; outer: number }) =>
 }
 text {
   text-anchor: middle;
-  font-size: 14px;
+  font-size: 16px;
   fill: var(--muted);
 }
 .tag {
   font-weight: 700;
-  font-size: 16px;
+  font-size: 17px;
   fill: var(--ink);
+}
+.fed-by {
+  text-anchor: start;
 }
 .pipe,
 .pipe path {

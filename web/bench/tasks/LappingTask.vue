@@ -23,11 +23,17 @@ const suggested = computed(() => props.task.grits[log.value.length] ?? props.tas
 const grit = ref('');
 const time = ref<Quantity<'time'> | undefined>({ ...inMinutes(2), entered: '2 min' });
 
+const round = computed(() => ({
+  kind: 'log-lapping',
+  body: {
+    step: props.step.id,
+    grit: grit.value.trim() === '' ? suggested.value : Number(grit.value),
+    minutes: time.value,
+  },
+}));
+const refused = computed(() => (time.value && grit.value.trim() ? job.refusal(round.value) : ''));
 function add(): void {
-  if (!time.value) return;
-  const number = grit.value.trim() === '' ? suggested.value : Number(grit.value);
-  if (job.act({ kind: 'log-lapping', body: { step: props.step.id, grit: number, minutes: time.value } }))
-    grit.value = '';
+  if (time.value && job.act(round.value)) grit.value = '';
 }
 const done = () => job.act({ kind: 'do-step', body: { step: props.step.id } });
 useKeys([
@@ -63,7 +69,12 @@ useKeys([
       </tbody>
     </table>
     <form class="add" @submit.prevent="add">
-      <v-text-field v-model="grit" :label="`Grit (${suggested} unless typed)`" inputmode="numeric" />
+      <v-text-field
+        v-model="grit"
+        :label="`Grit (${suggested} unless typed)`"
+        inputmode="numeric"
+        :error-messages="refused"
+      />
       <QuantityField v-model="time" label="For how long" dimension="time" example="2 min" />
       <BenchButton :lamp="log.length === 0" hint="g" kind="submit" :disabled="!time"
         >Log this grit</BenchButton

@@ -35,24 +35,32 @@ function takeNext(): void {
   if (next.value) [lock.value, tag.value] = [next.value.lock, next.value.tag];
 }
 
-function act(): void {
+const command = computed(() => {
+  const step = props.step.id;
   if (props.task.kind === 'lock')
-    job.act({
-      kind: 'hang-lock',
-      body: { step: props.step.id, lock: lock.value.trim(), tag: tag.value.trim() },
-    });
-  else {
-    const why = reason.value.trim();
-    job.act({ kind: 'remove-lock', body: { step: props.step.id, ...(why ? { reason: why } : {}) } });
-  }
-}
+    return { kind: 'hang-lock', body: { step, lock: lock.value.trim(), tag: tag.value.trim() } };
+  const why = reason.value.trim();
+  return { kind: 'remove-lock', body: { step, ...(why ? { reason: why } : {}) } };
+});
+/** Why these numbers, or this reason, would be refused: once there is something to refuse. */
+const refused = computed(() => {
+  const typed = props.task.kind === 'lock' ? lock.value.trim() && tag.value.trim() : reason.value.trim();
+  return typed ? job.refusal(command.value) : '';
+});
+const act = () => job.act(command.value);
 useKeys([{ key: 'enter', label: 'Lock on or off', run: act }]);
 </script>
 
 <template>
   <StepForm class="lock" @send="act">
     <template v-if="task.kind === 'lock'">
-      <v-text-field v-model="lock" label="Lock number" autocomplete="off" maxlength="20" />
+      <v-text-field
+        v-model="lock"
+        label="Lock number"
+        autocomplete="off"
+        maxlength="20"
+        :error-messages="refused"
+      />
       <v-text-field v-model="tag" label="Tag number" autocomplete="off" maxlength="20" />
       <StepBar>
         <BenchButton
@@ -77,6 +85,7 @@ useKeys([{ key: 'enter', label: 'Lock on or off', run: act }]);
         v-model="reason"
         label="Why another takes it off (a lead only)"
         maxlength="400"
+        :error-messages="refused"
       />
       <StepBar><BenchButton lamp hint="enter" @press="act">Lock off, done</BenchButton></StepBar>
     </template>

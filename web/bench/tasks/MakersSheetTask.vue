@@ -62,7 +62,7 @@ useKeys([{ key: 'x', label: 'No sheet at hand', run: none }]);
         maxlength="60"
         :readonly="task.model !== undefined"
       />
-      <v-text-field v-model="revision" label="Revision of the sheet" autocomplete="off" maxlength="20" />
+      <v-text-field v-model="revision" label="Revision" autocomplete="off" maxlength="20" />
     </div>
     <div v-if="task.joint" class="row">
       <QuantityField

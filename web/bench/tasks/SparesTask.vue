@@ -49,6 +49,7 @@ const compared = computed(() =>
   laid.value.some(({ what: _what, ...printed }) => Object.keys(printed).length > 0),
 );
 const countBag = useLeftPanel();
+const counted = computed(() => job.state?.records['kit-checked'].at(-1));
 const keep = () =>
   compared.value &&
   wrong.value.length === 0 &&
@@ -63,6 +64,10 @@ useKeys([{ key: 'enter', label: 'Laid out, compared', run: keep }]);
       On file for this valve:
       <template v-for="({ sheet, kit }, i) in onFile" :key="sheet"
         ><template v-if="i > 0">, </template>kit <b>{{ kit }}</b> of sheet {{ sheet }}</template
+      >
+      <template v-if="counted"
+        >; bag {{ counted.body.kit }} counted by {{ counted.by.name }} against sheet
+        {{ counted.body.sheet }}</template
       >
     </p>
     <fieldset v-for="(spare, i) in laid" :key="i">
@@ -133,7 +138,9 @@ useKeys([{ key: 'enter', label: 'Laid out, compared', run: keep }]);
         :lacking="wrong.length > 0 ? 'the wrong kit' : 'type what is printed on one of them'"
         @press="keep"
         >Laid out, compared</BenchButton
-      ><BenchButton v-if="onFile.length > 0" @press="countBag('kit')">Count the bag</BenchButton></StepBar
+      ><BenchButton v-if="onFile.length > 0" @press="countBag('kit')">{{
+        counted ? 'Count it again' : 'Count the bag'
+      }}</BenchButton></StepBar
     >
   </StepForm>
 </template>

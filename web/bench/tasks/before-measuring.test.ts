@@ -186,7 +186,7 @@ describe('the maker’s sheet', () => {
     expect(labels).toEqual(
       expect.arrayContaining([
         'Model',
-        'Revision of the sheet',
+        'Revision',
         'Torque of the gland',
         'Limit of stem runout',
       ]),
