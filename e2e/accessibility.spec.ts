@@ -1,28 +1,13 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
+import { nothingSerious, violations } from './axe';
 import { FIRST, openJob, openSheet, signIn } from './bench';
 
 /** The rules that the second look can break: between the two only colours differ. */
 const COLOUR_RULES = ['color-contrast', 'link-in-text-block'];
 
-async function violations(page: Page, rules?: string[]): Promise<string[]> {
-  const axe = new AxeBuilder({ page }).options({ resultTypes: ['violations'] });
-  const found = await (rules ? axe.withRules(rules) : axe).analyze();
-  return found.violations
-    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
-    .map(({ id, nodes }) => {
-      const where = nodes.slice(0, 3).map(({ target }) => target.join(' '));
-      return `${id}: ${where.join(' | ')}`;
-    });
-}
-
 async function lookedAt(page: Page, look: 'dusk' | 'daylight'): Promise<void> {
   await page.getByRole('button', { name: look === 'dusk' ? 'Dusk' : 'Daylight' }).click();
   await expect(page.locator(`html[data-theme="${look}"]`)).toBeAttached();
-}
-
-async function nothingSerious(page: Page): Promise<void> {
-  expect(await violations(page), page.url()).toEqual([]);
 }
 
 /** Neither in one look nor, by its colours, in the other: each kind of surface once, for both looks draw with the same tokens. */
@@ -97,6 +82,41 @@ test('axe finds nothing serious on any page, in dusk and in daylight', async ({ 
     await (path.endsWith('bluing.read') ? inBothLooks : nothingSerious)(page);
   }
 });
+
+for (const [width, height] of [
+  [1024, 768],
+  [390, 844],
+] as const)
+  test(`axe finds nothing serious at ${width} wide either`, async ({ page }) => {
+    test.setTimeout(120_000);
+    await page.emulateMedia({ reducedMotion: 'reduce' });
+    await page.setViewportSize({ width, height });
+    await signIn(page, 'Jory Velde');
+    await nothingSerious(page);
+    for (const tag of ['HV-2230', 'HV-118']) {
+      await page.goto(FIRST);
+      await openJob(page, tag);
+      await nothingSerious(page);
+    }
+    for (const link of ['Certificate', 'Fetch list']) {
+      await openSheet(page, link);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      await nothingSerious(page);
+      await page.getByRole('link', { name: 'Back to the bench' }).click();
+    }
+    for (const path of [
+      '/store',
+      '/jobs/new',
+      '/workings',
+      '/workings/bolting.torque',
+      '/workings/bluing.read',
+    ]) {
+      await page.goto(`${FIRST}${path}`);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      await expect(page.getByText(/Fetching|Looking/)).toHaveCount(0);
+      await nothingSerious(page);
+    }
+  });
 
 test('the bench works at 390 wide: nothing runs off the side', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });

@@ -1,6 +1,8 @@
 import { expect, test, type Page } from '@playwright/test';
+import { defaultValve } from '@dusk-wren/core/valve';
+import { nothingSerious } from './axe';
 import { FIRST, inHand, openJob, openSheet, signIn } from './bench';
-import { openOwnJob } from './own-job';
+import { openOn, openOwnJob } from './own-job';
 import { tooSmall } from './sizes';
 import { workTo } from './plain';
 
@@ -64,23 +66,47 @@ test('whatever is pressed is as large as a gloved finger, whatever is read can b
   }
 });
 
-test('so it is on every kind of task', async ({ page }) => {
-  test.setTimeout(180_000);
-  await signIn(page, 'Ines Okoro');
-  await openOwnJob(page);
-  for (const task of [
-    /^Type the maker’s sheet/,
-    /^Lay out sheet and kit/,
-    /^Match-mark/,
-    /^Old gasket out/,
-    /^Runout of the stem/,
-    /^Joint face of the bonnet/,
-    'Measure stem and stuffing box',
-    /^Blue the disc/,
-    /^Hold: contact/,
-  ]) {
-    await workTo(page, task);
-    await expect(inHand(page)).not.toHaveClass(/fresh/);
-    await largeEnough(page, String(task));
-  }
-});
+/** Kinds of task, each on a valve that has it: how the valve is opened, and the titles in the order they come. */
+const TASKS: readonly (readonly [string, (page: Page) => Promise<string>, readonly (string | RegExp)[]])[] = [
+  [
+    'of a globe',
+    openOwnJob,
+    [
+      /^Type the maker’s sheet/,
+      /^Lay out sheet and kit/,
+      /^Match-mark/,
+      /^Old gasket out/,
+      /^Runout of the stem/,
+      /^Joint face of the bonnet/,
+      'Measure stem and stuffing box',
+      /^Blue the disc/,
+      /^Hold: contact/,
+    ],
+  ],
+  [
+    'of a globe in its line',
+    (page) => openOwnJob(page, 'in line'),
+    [/^Find where the fault lies/, /^Say how it stands/, /^Shut, lock and tag/, /^Two sign/],
+  ],
+  [
+    'of a relief valve',
+    (page) => openOn(page, { ...defaultValve('relief-spring'), ends: 'flanged' }, { place: 'bare' }),
+    [/^As-found pop/, /^Ring positions/, /^Lap the disc/],
+  ],
+];
+
+for (const [which, open, titles] of TASKS)
+  test(`so it is on every kind of task ${which}, and axe finds nothing serious at 390`, async ({ page }) => {
+    test.setTimeout(180_000);
+    await page.emulateMedia({ reducedMotion: 'reduce' });
+    await signIn(page, 'Ines Okoro');
+    await open(page);
+    for (const task of titles) {
+      await workTo(page, task);
+      await expect(inHand(page)).not.toHaveClass(/fresh/);
+      await largeEnough(page, String(task));
+      await page.setViewportSize({ width: 390, height: 844 });
+      await nothingSerious(page);
+      await page.setViewportSize({ width: 1280, height: 800 });
+    }
+  });
