@@ -56,7 +56,8 @@ watch(
   async (_now, before) => {
     stepChanged(job.inHand?.deliberate ?? false);
     fresh.start();
-    if (before === undefined) return;
+    // On a low screen, as at 200 % zoom, plate and scale would fill it: there the job opens at its step.
+    if (before === undefined && !matchMedia('(max-height: 600px)').matches) return;
     await nextTick();
     // A proposal stands over the step: it is seen first.
     const proposed = document.getElementById('scope-advice');

@@ -207,6 +207,12 @@ h2:focus {
     flex: 1 1 auto;
   }
 }
+/* Under plate and scale, which stay there. */
+@media (max-width: 860px) and (min-height: 601px) {
+  .in-hand {
+    scroll-margin-top: 128px;
+  }
+}
 .only {
   color: var(--lamp);
 }
