@@ -8,5 +8,6 @@ export const SHEAR_MODULUS_MPSI = {
   'chrome-vanadium': 11.2,
   'stainless 302': 10,
 } as const;
-/** Most out-of-square, share of the free length; most loss of free length. */
-export const SPRING_LIMITS = { outOfSquare: 0.03, setLoss: 0.02 } as const;
+export const SPRING_LENGTHS: Source = { ...COMMON_PRACTICE, name: 'Free length and squareness of springs' };
+/** Most out of square as a share of the free length, in a relief valve 1°; most loss of free length. */
+export const SPRING_LIMITS = { outOfSquare: 0.03, reliefOutOfSquare: 0.0175, setLoss: 0.02 } as const;

@@ -50,3 +50,9 @@ export { positionerStroke, percentPoints, type StrokeTest } from './actuators/po
 export { storedEnergy } from './pressure/stored-energy';
 export { reliefSet, type ReliefSet } from './relief/relief-set';
 export { contactFrom, type BluingRead } from './seats/bluing-read';
+export { boreWear, type BoreWear } from './measuring/bore-wear';
+export { fitClearance } from './measuring/fit-clearance';
+export { springLength } from './measuring/spring-length';
+export { stemWear } from './measuring/stem-wear';
+export { seatRings, PLUG_COMES_OUT } from './seats/seat-rings';
+export { turningTorque } from './actuators/turning-torque';

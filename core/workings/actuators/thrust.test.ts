@@ -140,3 +140,17 @@ describe('flow.cavitation (IEC 60534-2-1)', () => {
     expect(refusal('flow.cavitation', { ...water, ...more }).code).toBe('input.conflict');
   });
 });
+
+describe('valve.turning-torque', () => {
+  it.each([
+    ['50 lbf·ft', '40 lbf·ft', 125, 'fit'],
+    ['50.5 lbf·ft', '40 lbf·ft', 126.25, 'not fit'],
+    ['30 lbf·ft', '40 lbf·ft', 75, 'fit'],
+    ['29 lbf·ft', '40 lbf·ft', 72.5, 'ask'],
+    ['54.2327 N·m', '40 lbf·ft', 100, 'fit'],
+  ])('%s against %s: %d %%, %s (75 to 125 %%: handbook part 6.7)', (now, before, share, verdict) => {
+    const found = ask('valve.turning-torque', { now, before });
+    expect(found.in('share', '%')).toBeCloseTo(share, 3);
+    expect(found.result['verdict']).toBe(verdict);
+  });
+});

@@ -50,6 +50,11 @@ import { flowCavitation } from '../actuators/flow-cavitation';
 import { oringGroove } from '../seals/oring-groove';
 import { glandLiveLoad } from '../seals/gland-live-load';
 import { liftingSling } from '../decisions/lifting-sling';
+import { fitClearance } from '../measuring/fit-clearance';
+import { stemWear } from '../measuring/stem-wear';
+import { springLength } from '../measuring/spring-length';
+import { seatRings } from '../seats/seat-rings';
+import { turningTorque } from '../actuators/turning-torque';
 import { fitInterference } from '../measuring/fit-interference';
 import { hardnessConvert } from '../measuring/hardness-convert';
 import { hydrotestTrapped } from '../pressure/hydrotest-trapped';
@@ -92,6 +97,9 @@ export const SUBJECTS: readonly Subject[] = [
     workings: [
       register(stemRunout),
       register(boreWear),
+      register(stemWear),
+      register(fitClearance),
+      register(springLength),
       register(springRate),
       register(fitInterference),
       register(hardnessConvert),
@@ -105,6 +113,7 @@ export const SUBJECTS: readonly Subject[] = [
       register(lappingPlan),
       register(seatReface),
       register(seatWedgeDrop),
+      register(seatRings),
       register(latheSpeed),
     ],
   },
@@ -130,6 +139,7 @@ export const SUBJECTS: readonly Subject[] = [
       register(stemThrust),
       register(gateThrust),
       register(quarterTurnTorque),
+      register(turningTorque),
       register(positionerStroke),
       register(signatureAnalyse),
       register(flowLiquid),

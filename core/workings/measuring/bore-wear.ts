@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { ok, outOfRange, tooFew, type Result } from '../../problem';
-import { quantityOf, si, type Length } from '../../quantity';
-import { COMMON_PRACTICE, type Source } from '../../standards';
+import { inches, quantityOf, si, valueIn, type Length } from '../../quantity';
+import { BORE_LIMITS, COMMON_PRACTICE, type Source } from '../../standards';
 import { quantityField, rowsField } from '../frame/field';
 import { line, sheetFor, shown } from '../frame/sheet';
 import type { Working, Worked } from '../frame/working';
@@ -29,13 +29,14 @@ const input = z.strictObject({
       ],
     },
   ),
-  limit: quantityField('length', { label: 'Limit', example: '3 thou' }),
+  limit: quantityField('length', { label: 'Limit', example: '3 thou', inExample: true }).exactOptional(),
 });
 
 export interface BoreWear {
   taper: Length;
   outOfRound: Length;
   wear: Length;
+  limit: Length;
   verdict: 'fit' | 'renew';
 }
 
@@ -44,7 +45,8 @@ const [LEAST_PLACES, WANTED_DEPTHS] = [2, 3];
 
 /**
  * Wear of a cylinder bore: taper = most difference over the depths in one direction; out-of-round = most difference
- * over the directions at one depth; wear = largest diameter over nominal. `renew` when any is over the limit.
+ * over the directions at one depth; wear = largest diameter over nominal. `renew` when any is over the limit, by itself
+ * 1.25 thou per inch of bore and not under 4 thou.
  * Errors: fewer than two depths or two directions; a diameter 10 % off the nominal.
  * Source: common practice. Example: 4.000 nominal, 4.001/4.002 top, 4.000/4.001 below → taper 1, oval 1, wear 2 thou.
  */
@@ -54,7 +56,13 @@ export const boreWear: Working<typeof input, BoreWear> = {
   asks: ['bore', 'cylinder', 'taper', 'out of round', 'micrometer', 'piston actuator', 'wear'],
   meaning: 'How much a cylinder has worn, and whether it is tapered or oval.',
   input,
-  results: { taper: 'Taper', outOfRound: 'Out-of-round', wear: 'Wear over nominal', verdict: 'Verdict' },
+  results: {
+    taper: 'Taper',
+    outOfRound: 'Out-of-round',
+    wear: 'Wear over nominal',
+    limit: 'Limit',
+    verdict: 'Verdict',
+  },
   source: SOURCE,
   work: wear,
 };
@@ -97,12 +105,19 @@ function wear(given: z.output<typeof input>): Result<Worked<BoreWear>> {
   const units = { US: 'thou', SI: 'mm' } as const;
   const [taperSi, ovalSi] = [Math.max(...directions.map(spread)), Math.max(...depths.map(spread))];
   const wearSi = Math.max(...readings.map(({ metres }) => metres)) - nominal;
-  const over = [taperSi, ovalSi, wearSi].some((each) => each > si(given.limit) * (1 + 1e-9) + 1e-12);
+  const limit =
+    given.limit ??
+    sheet.of(
+      'length',
+      si(inches(Math.max(BORE_LIMITS.least, BORE_LIMITS.perInch * valueIn(given.nominal, 'in')))),
+      units,
+    );
+  const over = [taperSi, ovalSi, wearSi].some((each) => each > si(limit) * (1 + 1e-9) + 1e-12);
   const [taper, outOfRound, worn] = [taperSi, ovalSi, wearSi].map((each) =>
     sheet.of('length', each, units),
   ) as [Length, Length, Length];
   return ok({
-    result: { taper, outOfRound, wear: worn, verdict: over ? 'renew' : 'fit' },
+    result: { taper, outOfRound, wear: worn, limit, verdict: over ? 'renew' : 'fit' },
     steps: [
       line('Taper', 'most difference over the depths, one direction', `${depths.length} depths`, taper),
       line(
@@ -112,7 +127,12 @@ function wear(given: z.output<typeof input>): Result<Worked<BoreWear>> {
         outOfRound,
       ),
       line('Wear', 'largest diameter − nominal', `− ${shown(given.nominal)}`, worn),
-      line('Against the limit', 'each of the three', shown(given.limit), over ? 'over' : 'within'),
+      line(
+        'Against the limit',
+        given.limit ? 'each of the three' : '1.25 thou per inch of bore, not under 4',
+        shown(limit),
+        over ? 'over' : 'within',
+      ),
     ],
     notes: [
       ...(depths.length < WANTED_DEPTHS

@@ -116,16 +116,8 @@ describe('spring.rate', () => {
     expect(rate({ activeCoils: 4 })).toBeCloseTo(2 * rate({}), 6);
     expect(rate({ wire: '0.5 in' })).toBeCloseTo(16 * rate({}), 6);
   });
-  it.each([
-    [{ freeLength: '6 in', newLength: '6.1 in' }, 'fit'],
-    [{ freeLength: '6 in', newLength: '6.2 in' }, 'renew'],
-    [{ freeLength: '6 in', outOfSquare: '0.17 in' }, 'fit'],
-    [{ freeLength: '6 in', outOfSquare: '0.20 in' }, 'renew'],
-  ])('%j: %s (set 2 %%, out of square 3 %%: common practice)', (change, verdict) => {
-    expect(ask('spring.rate', { ...spring, ...change }).result['verdict']).toBe(verdict);
-  });
-  it('says nothing on a condition it was not told', () => {
-    expect(ask('spring.rate', spring).result).not.toHaveProperty('verdict');
+  it('with its free length, how far it goes till it is solid (10 wires of 0.25 in)', () => {
+    expect(ask('spring.rate', { ...spring, freeLength: '6 in' }).in('toSolid', 'in')).toBeCloseTo(3.5, 9);
   });
   it.each([
     [{ ...spring, meanDiameter: '0.5 in' }, 'input.out-of-range'],
@@ -133,6 +125,114 @@ describe('spring.rate', () => {
     [{ ...spring, modulus: '11.5 in' }, 'input.invalid'],
   ])('refuses %j', (raw, code) => {
     expect(refusal('spring.rate', raw).code).toBe(code);
+  });
+});
+
+describe('spring.length', () => {
+  it.each([
+    [{ freeLength: '6 in', newLength: '6.1 in' }, 'fit'],
+    [{ freeLength: '6 in', newLength: '6.2 in' }, 'renew'],
+    [{ freeLength: '6 in', outOfSquare: '0.17 in' }, 'fit'],
+    [{ freeLength: '6 in', outOfSquare: '0.20 in' }, 'renew'],
+    [{ freeLength: '6 in', outOfSquare: '0.17 in', of: 'a relief valve' }, 'renew'],
+    [{ freeLength: '6 in', outOfSquare: '0.104 in', of: 'a relief valve' }, 'fit'],
+  ])('%j: %s (set 2 %%, out of square 3 %%, of a relief valve 1°: handbook part 6.7)', (change, verdict) => {
+    expect(ask('spring.length', change).result['verdict']).toBe(verdict);
+  });
+  it('1° of lean is 1.75 % of the length (tangent)', () => {
+    expect(Math.tan(Math.PI / 180)).toBeCloseTo(0.0175, 4);
+    expect(
+      ask('spring.length', { freeLength: '100 mm', outOfSquare: '1.7 mm' }).in('outOfSquare', '%'),
+    ).toBeCloseTo(1.7, 9);
+  });
+  it('what it was when new is not guessed', () => {
+    const { result, notes } = ask('spring.length', { freeLength: '6 in', outOfSquare: '0.05 in' });
+    expect(result).not.toHaveProperty('setLoss');
+    expect(notes).toContain('not known');
+  });
+  it.each([
+    [{ freeLength: '6 in' }, 'input.too-few'],
+    [{ freeLength: '6.2 in', newLength: '6 in' }, 'input.conflict'],
+    [{ freeLength: '0 in', outOfSquare: '1 mm' }, 'input.invalid'],
+  ])('refuses %j', (raw, code) => {
+    expect(refusal('spring.length', raw).code).toBe(code);
+  });
+});
+
+describe('fit.clearance', () => {
+  const guide = { bore: '1.504 in', boreAcross: '1.505 in', shaft: '1.498 in', shaftAcross: '1.497 in' };
+  it('is the largest bore less the smallest diameter; a guide may be 10 thou and 1 thou an inch (handbook part 6.7)', () => {
+    const found = ask('fit.clearance', guide);
+    expect(found.in('clearance', 'thou')).toBeCloseTo(8, 6);
+    expect(found.in('limit', 'thou')).toBeCloseTo(11.498, 6);
+    expect(found.result['verdict']).toBe('fit');
+  });
+  it.each([
+    ['3 thou', 6, 'renew'],
+    ['4 thou', 8, 'fit'],
+  ])('or twice its clearance when new, %s (handbook part 6.7)', (newClearance, limit, verdict) => {
+    const found = ask('fit.clearance', { ...guide, newClearance });
+    expect(found.in('limit', 'thou')).toBeCloseTo(limit, 6);
+    expect(found.result['verdict']).toBe(verdict);
+  });
+  it.each([
+    ['0.75 in', 15],
+    ['2 in', 30],
+    ['25.4 mm', 20],
+  ])(
+    'a hinge pin of %s may be slack by %d thou: 30 thou or 2 %% of it (handbook part 6.7)',
+    (shaft, limit) => {
+      expect(
+        ask('fit.clearance', { bore: '3 in', shaft, of: 'a hinge pin' }).in('limit', 'thou'),
+      ).toBeCloseTo(limit, 6);
+    },
+  );
+  it('but never tighter than when it was new', () => {
+    const pin = { bore: '0.77 in', shaft: '0.75 in', of: 'a hinge pin', newClearance: '22 thou' };
+    expect(ask('fit.clearance', pin).in('limit', 'thou')).toBeCloseTo(22, 6);
+  });
+  it('refuses a bore that what runs in it would not enter', () => {
+    expect(refusal('fit.clearance', { bore: '1 in', shaft: '1.001 in' }).code).toBe('input.out-of-range');
+  });
+});
+
+describe('stem.wear', () => {
+  it.each([
+    ['1 in', '0.997 in', 3, 5, 'fit'],
+    ['1 in', '0.994 in', 6, 5, 'renew'],
+    ['1/8 in', '0.122 in', 3, 2.5, 'renew'],
+    ['1 in', '1.0004 in', 0, 5, 'fit'],
+  ])(
+    '%s against %s: %d of %d thou, %s (2 %% or 5 thou, the less: handbook part 6.7)',
+    (unworn, worn, wear, limit, verdict) => {
+      const found = ask('stem.wear', { unworn, worn });
+      expect(found.in('wear', 'thou')).toBeCloseTo(wear, 6);
+      expect(found.in('limit', 'thou')).toBeCloseTo(limit, 6);
+      expect(found.result['verdict']).toBe(verdict);
+    },
+  );
+  it.each([[{ unworn: '1 in', worn: '1.01 in' }], [{ unworn: '1 in', worn: '0.85 in' }]])(
+    'refuses %j: no stem wears so',
+    (raw) => {
+      expect(refusal('stem.wear', raw).code).toBe('input.out-of-range');
+    },
+  );
+});
+
+describe('bore.wear without a limit of its own', () => {
+  const at = (nominal: string) =>
+    ask('bore.wear', {
+      nominal,
+      readings: ['top', 'bottom'].flatMap((depth) =>
+        ['A', 'B'].map((direction) => ({ depth, direction, diameter: nominal })),
+      ),
+    });
+  it.each([
+    ['2 in', 4],
+    ['6 in', 7.5],
+    ['10 in', 12.5],
+  ])('%s: %d thou (1.25 thou per inch, not under 4: handbook part 6.7)', (nominal, thou) => {
+    expect(at(nominal).in('limit', 'thou')).toBeCloseTo(thou, 6);
   });
 });
 

@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { inConflict, ok, outOfRange, type Result } from '../../problem';
-import { formatNumber, quantity, si, valueIn, type Length, type Ratio, type Stiffness } from '../../quantity';
-import { SHEAR_MODULUS_MPSI, SPRING_LIMITS, SPRING_PRACTICE } from '../../standards';
+import { si, valueIn, type Length, type Stiffness } from '../../quantity';
+import { SHEAR_MODULUS_MPSI, SPRING_PRACTICE } from '../../standards';
 import { choiceField, numberField, quantityField } from '../frame/field';
 import { line, sheetFor, shown } from '../frame/sheet';
-import type { Step, Working, Worked } from '../frame/working';
+import type { Working, Worked } from '../frame/working';
 
 /** Wires of height over the active coils when solid, by how the ends are made (Shigley, table 10-1). */
 const ENDS = { 'squared and ground': 2, squared: 3, 'plain and ground': 1, plain: 1 } as const;
@@ -22,12 +22,6 @@ const input = z.strictObject({
   modulus: quantityField('stress', { label: 'Shear modulus of the wire', example: '11.5 Mpsi' }),
   ends: choiceField(END_NAMES, { label: 'Ends' }).exactOptional(),
   freeLength: quantityField('length', { label: 'Free length now', example: '6 in' }).exactOptional(),
-  newLength: quantityField('length', { label: 'Free length when new', example: '6 1/16 in' }).exactOptional(),
-  outOfSquare: quantityField(
-    'length',
-    { label: 'Out of square', example: '0.1 in' },
-    'not negative',
-  ).exactOptional(),
 });
 
 type Given = z.output<typeof input>;
@@ -35,29 +29,25 @@ type Given = z.output<typeof input>;
 export interface SpringRate {
   rate: Stiffness;
   solidHeight: Length;
-  setLoss?: Ratio;
-  outOfSquare?: Ratio;
-  verdict?: 'fit' | 'renew';
+  toSolid?: Length;
 }
 
 /**
  * Rate and solid height of a helical spring: `k = G d⁴ / (8 D³ n)`; solid height = (active + end coils) × wire, with
- * two end coils when squared and ground. With its free length: loss since new to 2 %, out of square to 3 %.
- * Errors: a coil narrower than twice the wire. Source: every text on springs; limits are common practice.
+ * two end coils when squared and ground. With its free length, how far it goes till it is solid.
+ * Errors: a coil narrower than twice the wire; a free length less than the coils take solid. Source: every text on springs.
  * Example: d 0.25, D 1.75 in, 8 coils, 11.5 Mpsi → 131.0 lbf/in, 2.5 in.
  */
 export const springRate: Working<typeof input, SpringRate> = {
   id: 'spring.rate',
-  title: 'Spring: rate, solid height, set',
-  asks: ['spring', 'rate', 'solid height', 'free length', 'set', 'square'],
-  meaning: 'How stiff a spring is, how short it goes, and whether it may go back in.',
+  title: 'Spring: rate and solid height',
+  asks: ['spring', 'rate', 'solid height', 'coils', 'wire'],
+  meaning: 'How stiff a spring is, and how short it goes.',
   input,
   results: {
     rate: 'Rate',
     solidHeight: 'Solid height',
-    setLoss: 'Length lost',
-    outOfSquare: 'Out of square',
-    verdict: 'Verdict',
+    toSolid: 'Travel till it is solid',
   },
   source: SPRING_PRACTICE,
   work: rate,
@@ -85,11 +75,15 @@ function rate(given: Given): Result<Worked<SpringRate>> {
   const ends = given.ends ?? 'squared and ground';
   const stiffness = sheet.of('stiffness', k);
   const solid = sheet.of('length', (given.activeCoils + ENDS[ends]) * wire);
-  const impossible = lengthOf(given, si(solid));
-  if (impossible) return impossible;
-  const { steps, ...condition } = conditionOf(given);
+  const { freeLength } = given;
+  if (freeLength && si(freeLength) < si(solid))
+    return inConflict(
+      ['freeLength', 'activeCoils'],
+      'The free length is less than the coils take solid: count the coils again.',
+    );
+  const toSolid = freeLength && sheet.of('length', si(freeLength) - si(solid));
   return ok({
-    result: { rate: stiffness, solidHeight: solid, ...condition },
+    result: { rate: stiffness, solidHeight: solid, ...(toSolid ? { toSolid } : {}) },
     steps: [
       line(
         'Rate',
@@ -103,7 +97,9 @@ function rate(given: Given): Result<Worked<SpringRate>> {
         `(${given.activeCoils} + ${ENDS[ends]}) × ${shown(given.wire)}, ends ${ends}`,
         solid,
       ),
-      ...steps,
+      ...(toSolid && freeLength
+        ? [line('Till it is solid', 'free length − solid height', shown(freeLength), toSolid)]
+        : []),
     ],
     notes: [
       `Shear modulus, Mpsi: ${Object.entries(SHEAR_MODULUS_MPSI)
@@ -119,43 +115,3 @@ function rate(given: Given): Result<Worked<SpringRate>> {
 }
 
 const [SOFTEST_MPSI, STIFFEST_MPSI] = [1, 20];
-/** A spring does not grow: longer than new by more than this is another spring. */
-const GROWN = 1.005;
-
-/** A free length that this spring cannot have. */
-function lengthOf({ freeLength, newLength }: Given, solid: number): Result<never> | undefined {
-  if (freeLength && si(freeLength) < solid)
-    return inConflict(
-      ['freeLength', 'activeCoils'],
-      'The free length is less than the coils take solid: count the coils again.',
-    );
-  if (freeLength && newLength && si(freeLength) > GROWN * si(newLength))
-    return inConflict(['freeLength', 'newLength'], 'It is longer than when it was new: another spring?');
-  return undefined;
-}
-
-function conditionOf({
-  freeLength,
-  newLength,
-  outOfSquare,
-}: Given): Pick<SpringRate, 'setLoss' | 'outOfSquare' | 'verdict'> & { steps: Step[] } {
-  const loss = freeLength && newLength ? 1 - si(freeLength) / si(newLength) : undefined;
-  const lean = freeLength && outOfSquare ? si(outOfSquare) / si(freeLength) : undefined;
-  if (loss === undefined && lean === undefined) return { steps: [] };
-  const bad = (loss ?? 0) > SPRING_LIMITS.setLoss + 1e-9 || (lean ?? 0) > SPRING_LIMITS.outOfSquare + 1e-9;
-  const share = (value: number): Ratio => quantity('ratio', value * 100, '%');
-  const limit = (value: number) => `at most ${formatNumber(value * 100, 0)} %`;
-  return {
-    ...(loss === undefined ? {} : { setLoss: share(loss) }),
-    ...(lean === undefined ? {} : { outOfSquare: share(lean) }),
-    verdict: bad ? 'renew' : 'fit',
-    steps: [
-      ...(loss === undefined
-        ? []
-        : [line('Length lost since new', '1 − now / new', limit(SPRING_LIMITS.setLoss), share(loss))]),
-      ...(lean === undefined
-        ? []
-        : [line('Out of square', 'lean / free length', limit(SPRING_LIMITS.outOfSquare), share(lean))]),
-    ],
-  };
-}

@@ -35,3 +35,22 @@ describe('seat.wedge-drop (geometry; wear travel by API 600, handbook part 5.10)
     expect(refusal('seat.wedge-drop', raw).code).toBe(code);
   });
 });
+
+describe('seat.rings', () => {
+  it.each([
+    ['4.06 in', '4 in', 'bonnet', 'upper', 'fit'],
+    ['4 in', '4.06 in', 'blind head', 'lower', 'fit'],
+    ['4 in', '4.06 in', 'bonnet', 'lower', 'ask'],
+    ['4 in', '4 in', 'bonnet', 'neither', 'ask'],
+  ])(
+    '%s over %s, plug out through the %s: %s, %s (the larger next to the opening: handbook part 6.7)',
+    (upper, lower, opening, larger, verdict) => {
+      expect(ask('seat.rings', { upper, lower, opening }).result).toMatchObject({ larger, verdict });
+    },
+  );
+  it('says by how much', () => {
+    expect(
+      ask('seat.rings', { upper: '4.06 in', lower: '4 in', opening: 'bonnet' }).in('difference', 'thou'),
+    ).toBeCloseTo(60, 6);
+  });
+});

@@ -35,6 +35,7 @@ const ABSURD: Partial<Record<Dimension, number>> = {
   speed: 1000,
   stiffness: 1e10,
   density: 30000,
+  'thermal expansion': 1e-3,
   ratio: 1e6,
 };
 

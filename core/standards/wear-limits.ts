@@ -1,0 +1,27 @@
+import { COMMON_PRACTICE, type Source } from './source';
+
+export const CLEARANCES: Source = { ...COMMON_PRACTICE, name: 'Clearances of guides and hinge pins' };
+
+/** Inches, and inches per inch of diameter. A guide may be twice its clearance when new. */
+export const CLEARANCE_LIMITS = {
+  twice: 2,
+  base: 0.01,
+  perInch: 0.001,
+  pin: 0.03,
+  pinShare: 0.02,
+} as const;
+
+export const STEM_WEAR: Source = { ...COMMON_PRACTICE, name: 'Wear of a stem in its packing' };
+
+/** Inches; `reading` is what two readings of one diameter may differ by. */
+export const STEM_WEAR_LIMITS = { share: 0.02, most: 0.005, reading: 0.001 } as const;
+
+/** Most wear, taper or out-of-round of a cylinder: inches per inch of bore, and never less than this in inches. */
+export const BORE_LIMITS = { perInch: 0.00125, least: 0.004 } as const;
+
+export const SEAT_RINGS: Source = { ...COMMON_PRACTICE, name: 'Seat rings of a double seat' };
+
+export const TURNING_TORQUE: Source = { ...COMMON_PRACTICE, name: 'Turning torque against last time' };
+
+/** Share of what it was: over the one it binds, under the other something is worn or slack. */
+export const TURNING_TORQUE_LIMITS = { most: 1.25, least: 0.75 } as const;
