@@ -40,6 +40,7 @@ test('the buttons of a step are on the screen at every width, and a hold shows w
   await barIsSeen(page);
   await measured(page, {
     'stem diameter': '1 1/8 in',
+    'smallest in the packing': '1 1/8 in',
     'box bore': '1 7/8 in',
     'box depth': '3 in',
     'gland entry': '5/16 in',

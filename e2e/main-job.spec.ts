@@ -37,6 +37,7 @@ test('a bolted globe valve from a bent stem to a signed certificate', async ({ p
     await workTo(page, 'Measure stem and stuffing box');
     await measured(page, {
       'stem diameter': '1 1/8 in',
+      'smallest in the packing': '1 1/8 in',
       'box bore': '1 7/8 in',
       'box depth': '3 in',
       'gland entry': '5/16 in',

@@ -11,6 +11,7 @@ import { title } from './bench';
 /** What this shop's globes measure; anything else is taken as its own example says. */
 const MEASURED: Readonly<Record<string, string>> = {
   'stem diameter': '1 1/8 in',
+  'smallest in the packing': '1 1/8 in',
   'box bore': '1 7/8 in',
   'box depth': '3 in',
   'gland entry': '5/16 in',

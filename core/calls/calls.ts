@@ -16,6 +16,7 @@ import {
 } from '../inspection';
 import { closureOf, partsOf, type PartRole, type Valve } from '../valve';
 import { stemRunout, type StemRunout } from '../workings';
+import { measuredCalls } from './measured';
 import { counts, openingOf, valveOf, type EntryOf, type JobState, type Role } from '../job';
 
 /** A call as it stands on a part, with the entries it rests on. */
@@ -83,6 +84,7 @@ function callOn(
 ): StandingCall | undefined {
   const made = [
     ...(part === stemRole(valve) ? runoutCalls(state, valve, part) : []),
+    ...measuredCalls(state, valve, part, SEVERITY),
     ...foundCalls(state, valve, part, found),
   ];
   const worst = made.reduce<{ call: Call; seq: number } | undefined>(

@@ -1,7 +1,9 @@
-import { latestRunout } from '../calls';
+import { latestRunout, readingsOf } from '../calls';
+import { judgesOf } from '../inspection';
 import { describeEntry, onStep, type EntryOf, type JobState, type Stage } from '../job';
 import type { Plan } from '../plan';
 import { format, type UnitSystem } from '../quantity';
+import { describeSource } from '../standards';
 
 /** The stages in which a valve is taken as it came. */
 const BEFORE: readonly Stage[] = ['receive', 'diagnose', 'isolate', 'strip', 'inspect'];
@@ -76,11 +78,22 @@ export function pairs(state: JobState, current: Plan, system: UnitSystem): Pair[
   ];
 }
 
-/** Sizes that were measured, worn or not. */
-export const measuredSizes = (state: JobState, current: Plan, system: UnitSystem): string[] =>
-  figuresOf(state, current, system)
+/** Sizes that were measured, and what they came to against their limits. */
+export const measuredSizes = (state: JobState, current: Plan, system: UnitSystem): string[] => [
+  ...figuresOf(state, current, system)
     .filter(({ stage, was }) => SIZES.includes(stage) && was === undefined)
-    .map(inWords);
+    .map(inWords),
+  ...judgesOf(current.valve).flatMap((judge) => {
+    const judged = judge.judge(readingsOf(state), current.valve);
+    if (!judged?.ok) return [];
+    return judged.value.figures.map(
+      ({ what, found, limit, verdict, source }) =>
+        `${judge.subject}, ${what}: ${typeof found === 'string' ? found : format(found, system)}${
+          limit ? ` (limit ${format(limit, system)})` : ''
+        }, ${verdict}; ${describeSource(source)}`,
+    );
+  }),
+];
 
 /** What nothing was found on, in one line. */
 function soundLine(words: string, made: readonly EntryOf<'finding-made'>[]): string[] {

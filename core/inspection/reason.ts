@@ -1,5 +1,5 @@
 import { handle } from '../problem';
-import { phrase, type Length, type Phrase } from '../quantity';
+import { phrase, type Length, type Phrase, type Quantity } from '../quantity';
 import type { PartRole } from '../valve';
 
 /** Every reason for a call, in words; where it goes by figures, they are in it. */
@@ -93,6 +93,9 @@ const REASONS = {
     phrase`runout (TIR) ${tir}, limit ${limit}: bent; this site allows straightening`,
   'bent stem': ({ tir, limit }: Runout) =>
     phrase`runout (TIR) ${tir}, limit ${limit}: bent; it leaks through good packing and wears its bushing`,
+  // what readings came to
+  measured: ({ what, found, limit }: Measured) =>
+    limit === undefined ? phrase`${what}: ${found}` : phrase`${what} ${found}, limit ${limit}`,
   // new at every overhaul, or by what the valve is
   'packing is new': 'the stem leaves it: always new',
   'seals are new': 'kits renew every seal',
@@ -114,6 +117,11 @@ interface Deep {
 interface Sinking extends Deep {
   readonly sink: Length;
   readonly travel: Length;
+}
+interface Measured {
+  readonly what: string;
+  readonly found: Quantity | string;
+  readonly limit?: Quantity;
 }
 interface Runout {
   readonly tir: Length;

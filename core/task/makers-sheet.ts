@@ -1,4 +1,4 @@
-import type { TorquePlace } from '../valve';
+import type { SheetLength, TorquePlace } from '../valve';
 import type { TaskKind } from './task-kind';
 
 /** The maker's figures of this model, typed once. */
@@ -9,6 +9,8 @@ export interface MakersSheetTask {
   readonly gland: boolean;
   /** Other places of this valve that are tightened to a figure. */
   readonly places: readonly TorquePlace[];
+  /** Lengths of new parts that wear is judged against. */
+  readonly lengths: readonly SheetLength[];
 }
 
 export const makersSheetTask: TaskKind<MakersSheetTask> = {

@@ -12,6 +12,8 @@ export interface MeasureAsk {
   readonly example: string;
   /** Absent where it is counted, not read. */
   readonly instrument?: InstrumentKind;
+  /** None at all is a reading too. */
+  readonly orNought?: true;
   /** Id of the step that took the same figure before: the difference is shown. */
   readonly was?: string;
   /** Only this reading finishes the step. */

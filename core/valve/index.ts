@@ -62,11 +62,14 @@ export {
   makersJointTorque,
   makersSheet,
   makersStemTir,
+  makersLength,
   makersTorque,
+  SHEET_LENGTHS,
   TORQUE_PLACES,
   sheetKey,
   type MakersFigure,
   type MakersSheet,
+  type SheetLength,
   type TorquePlace,
 } from './makers-sheet';
 export { moverWords } from './mover-words';

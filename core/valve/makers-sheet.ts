@@ -25,6 +25,14 @@ export const TORQUE_PLACES = [
 ] as const;
 export type TorquePlace = (typeof TORQUE_PLACES)[number];
 
+/** Lengths that wear is judged against. */
+export const SHEET_LENGTHS = [
+  'clearance of the guide',
+  'clearance of the hinge pin',
+  'free length of the spring',
+] as const;
+export type SheetLength = (typeof SHEET_LENGTHS)[number];
+
 /** What a maker's sheet says of a model: typed once, with its revision and the page of every figure. */
 export const makersSheet = z.strictObject({
   model: z.string().trim().min(1).max(60),
@@ -35,6 +43,7 @@ export const makersSheet = z.strictObject({
       glandTorque: figure('torque').exactOptional(),
       stemTir: figure('length').exactOptional(),
       torques: z.partialRecord(z.enum(TORQUE_PLACES), figure('torque')).exactOptional(),
+      lengths: z.partialRecord(z.enum(SHEET_LENGTHS), figure('length')).exactOptional(),
     })
     .refine((figures) => Object.keys(figures).length > 0, 'the sheet has no figure yet'),
 });
@@ -84,6 +93,12 @@ export function makersGlandTorque({ sheet, features }: OnSheet): MakersFigure<To
 /** The maker's torque of any other place, where there is one. */
 export function makersTorque({ sheet }: OnSheet, place: TorquePlace): MakersFigure<Torque> | undefined {
   const found = sheet?.figures.torques?.[place];
+  return sheet && found && onPage(sheet, found);
+}
+
+/** A length of the new part by the maker, where there is one. */
+export function makersLength({ sheet }: OnSheet, of: SheetLength): MakersFigure<Length> | undefined {
+  const found = sheet?.figures.lengths?.[of];
   return sheet && found && onPage(sheet, found);
 }
 

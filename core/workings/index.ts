@@ -54,5 +54,6 @@ export { boreWear, type BoreWear } from './measuring/bore-wear';
 export { fitClearance } from './measuring/fit-clearance';
 export { springLength } from './measuring/spring-length';
 export { stemWear } from './measuring/stem-wear';
+export { seatWedgeDrop } from './seats/wedge-drop';
 export { seatRings, PLUG_COMES_OUT } from './seats/seat-rings';
 export { turningTorque } from './actuators/turning-torque';

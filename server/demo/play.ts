@@ -184,8 +184,10 @@ function foundBy({ unsure, seatDepth, finds }: Story, part: PartRole) {
 /** What is read on this valve, where it is not the usual example. */
 function readingsOf({ features }: Valve, ventPsig: number): Readonly<Record<string, string>> {
   const box = packedBox(features);
+  const stem = formatExactly(features.stem.diameter ?? thou(1000));
   return {
-    'stem diameter': formatExactly(features.stem.diameter ?? thou(1000)),
+    'stem diameter': stem,
+    'smallest in the packing': stem,
     'box bore': formatExactly(box?.bore ?? thou(1500)),
     'box depth': formatExactly(box?.depth ?? thou(2000)),
     'gland entry': formatExactly(box?.glandEntry ?? thou(250)),

@@ -21,6 +21,7 @@ onClickOutside(sheets, close);
       <router-link :to="`/jobs/${job.id}/fetch`">Fetch list</router-link>
       <a :href="`/api/jobs/${job.id}/job-sheet.pdf?units=${preferences.units}`">Job sheet</a>
       <router-link v-if="job.inLine" :to="`/jobs/${job.id}/isolation`">Isolation</router-link>
+      <router-link :to="`/workings?job=${job.id ?? ''}`">Workings for it</router-link>
       <router-link :to="`/jobs/${job.id}/labels`">Labels</router-link>
       <router-link :to="`/jobs/${job.id}/certificate`">Certificate</router-link>
       <a :href="`/api/jobs/${job.id}/export.json`" download>Export</a>

@@ -18,13 +18,14 @@ const LABELS = {
   stemTir: 'limit of stem runout',
 } as const;
 const figures = computed(() => {
-  const { torques = {}, ...others } = sheet.value?.figures ?? {};
+  const { torques = {}, lengths = {}, ...others } = sheet.value?.figures ?? {};
   return [
     ...Object.entries(others).map(([name, figure]) => ({
       label: LABELS[name as keyof typeof LABELS],
       ...figure,
     })),
     ...Object.entries(torques).map(([place, figure]) => ({ label: `torque of the ${place}`, ...figure })),
+    ...Object.entries(lengths).map(([what, figure]) => ({ label: `${what}, new`, ...figure })),
   ].map(({ label, value, page }) => ({ label, value: show(value), page }));
 });
 const ofPlate = computed(() => job.state && sheet.value && plateNamesModel(job.state, sheet.value.model));

@@ -2,15 +2,18 @@
 import { wordProblem } from '@dusk-wren/contract/wording';
 import { findWorking, onDay } from '@dusk-wren/core/workings';
 import { useClipboard } from '@vueuse/core';
-import { computed, reactive, watch } from 'vue';
+import { computed, onMounted, reactive, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import BenchButton from '../parts/BenchButton.vue';
 import ContactRing from '../parts/ContactRing.vue';
+import { faultOf } from '../stores/fault';
+import { usePreferences } from '../stores/preferences';
 import WorkingPaper from '../parts/WorkingPaper.vue';
 import AnswerFigures from '../workings/AnswerFigures.vue';
 import AttachToJob from '../workings/AttachToJob.vue';
 import AlternativesEntry from '../workings/entries/AlternativesEntry.vue';
 import FillFromJob from '../workings/FillFromJob.vue';
+import { figuresFromJob, saidOfFill } from '../workings/from-job';
 import { exampleFor, fieldsFor, formParts, missingFrom, rawFrom, type Typed } from '../workings/given';
 import { useRecentWorkings } from '../workings/recent';
 import { asText, givenLines, problemsByField, refusalWords } from '../workings/words';
@@ -22,18 +25,37 @@ const props = defineProps<{ id: string }>();
 const route = useRoute();
 const router = useRouter();
 const recent = useRecentWorkings();
+const preferences = usePreferences();
 const clipboard = useClipboard({ legacy: true });
 
 const found = computed(() => findWorking(props.id));
 const working = computed(() => (found.value.ok ? found.value.value : undefined));
 const fields = computed(() => working.value?.fields ?? []);
 const typed = reactive<Typed>({});
-for (const [name, value] of Object.entries(route.query)) if (typeof value === 'string') typed[name] = value;
+const { job: fromJob, ...query } = route.query;
+for (const [name, value] of Object.entries(query)) if (typeof value === 'string') typed[name] = value;
+/** Opened from a job, it is filled from that job and kept with it. */
+const from = ref<{ id: string; tag: string }>();
+const filled = ref('');
+onMounted(async () => {
+  if (typeof fromJob !== 'string' || !working.value) return;
+  try {
+    const known = await figuresFromJob(fromJob, working.value, preferences.units);
+    from.value = { id: fromJob, tag: known.tag };
+    filled.value = saidOfFill(known);
+    for (const [name, text] of Object.entries(known.figures)) typed[name] ??= text;
+  } catch (error) {
+    filled.value = faultOf(error);
+  }
+});
 watch(
   typed,
   (now) =>
     void router.replace({
-      query: Object.fromEntries(Object.entries(now).filter(([, value]) => value !== '')),
+      query: {
+        ...Object.fromEntries(Object.entries(now).filter(([, value]) => value !== '')),
+        ...(fromJob === undefined ? {} : { job: fromJob }),
+      },
     }),
 );
 
@@ -77,7 +99,10 @@ const command = () => ({
 
 <template>
   <div v-if="working" class="page working-page">
-    <p class="label no-print"><router-link to="/workings">All workings</router-link></p>
+    <p class="label no-print ways">
+      <router-link :to="{ path: '/workings', query: from ? { job: from.id } : {} }">All workings</router-link>
+      <router-link v-if="from" :to="`/jobs/${from.id}`">Back to {{ from.tag }}</router-link>
+    </p>
     <header>
       <h1>{{ working.title }}</h1>
       <p>{{ working.meaning }}</p>
@@ -107,7 +132,8 @@ const command = () => ({
             Fill in an example
           </button>
           <button v-else type="button" class="link-button" @click="clear">Clear</button>
-          <FillFromJob :working="working" @fill="(figures) => Object.assign(typed, figures)" />
+          <span v-if="filled" class="muted" role="status">{{ filled }}</span>
+          <FillFromJob v-if="!from" :working="working" @fill="(figures) => Object.assign(typed, figures)" />
         </div>
       </form>
       <dl class="paper-only">
@@ -127,7 +153,7 @@ const command = () => ({
           <div v-if="!isExample" class="buttons no-print">
             <BenchButton @press="copy">{{ clipboard.copied.value ? 'Copied' : 'Copy' }}</BenchButton>
             <BenchButton @press="print">Print</BenchButton>
-            <AttachToJob :command="command" />
+            <AttachToJob :command="command" :from="from" />
           </div>
         </template>
         <p v-else-if="answer?.problem" class="problem" role="alert">

@@ -1,12 +1,15 @@
 <script setup lang="ts">
 import { searchWorkings, SUBJECTS } from '@dusk-wren/core/workings';
 import { computed, ref } from 'vue';
-import { useRouter } from 'vue-router';
+import { useRoute, useRouter } from 'vue-router';
 import { useKeys } from '../keys/keys';
 import { useRecentWorkings } from '../workings/recent';
 
 /** Every working, found by what a person would call it; those used lately first, then the index by subject. */
 const router = useRouter();
+/** Opened from a job, every working is filled from it. */
+const { job } = useRoute().query;
+const to = (id: string) => ({ path: `/workings/${id}`, query: typeof job === 'string' ? { job } : {} });
 const recent = useRecentWorkings();
 const typed = ref('');
 const search = ref<{ focus: () => void }>();
@@ -14,7 +17,7 @@ const isSearching = computed(() => typed.value.trim() !== '');
 const matches = computed(() => (isSearching.value ? searchWorkings(typed.value) : []));
 const open = () => {
   const first = matches.value[0];
-  if (first && isSearching.value) void router.push(`/workings/${first.id}`);
+  if (first && isSearching.value) void router.push(to(first.id));
 };
 useKeys([{ key: '/', label: 'Find', run: () => search.value?.focus() }]);
 </script>
@@ -36,7 +39,7 @@ useKeys([{ key: '/', label: 'Find', run: () => search.value?.focus() }]);
     <template v-if="isSearching">
       <ul class="found">
         <li v-for="(working, i) in matches" :key="working.id">
-          <router-link :to="`/workings/${working.id}`" class="row-flat" :class="{ first: i === 0 }">
+          <router-link :to="to(working.id)" class="row-flat" :class="{ first: i === 0 }">
             <b class="label">{{ working.title }}</b><span>{{ working.meaning }}</span>
             <kbd v-if="i === 0" class="label" aria-hidden="true">Enter</kbd>
           </router-link>
@@ -51,7 +54,7 @@ useKeys([{ key: '/', label: 'Find', run: () => search.value?.focus() }]);
         <h2>Used lately</h2>
         <ul>
           <li v-for="working in recent.recent" :key="working.id">
-            <router-link :to="`/workings/${working.id}`" class="label">{{ working.title }}</router-link>
+            <router-link :to="to(working.id)" class="label">{{ working.title }}</router-link>
           </li>
         </ul>
       </section>
@@ -60,7 +63,7 @@ useKeys([{ key: '/', label: 'Find', run: () => search.value?.focus() }]);
           <h2>{{ group.name }}</h2>
           <ul>
             <li v-for="working in group.workings" :key="working.id">
-              <router-link :to="`/workings/${working.id}`">
+              <router-link :to="to(working.id)">
                 <b class="label">{{ working.title }}</b><span class="muted">{{ working.meaning }}</span>
               </router-link>
             </li>

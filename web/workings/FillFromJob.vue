@@ -1,14 +1,10 @@
 <script setup lang="ts">
-import { jobView } from '@dusk-wren/contract';
-import { figuresFor } from '@dusk-wren/core/figures';
-import { fold } from '@dusk-wren/core/job';
-import { plan } from '@dusk-wren/core/plan';
 import type { RegisteredWorking } from '@dusk-wren/core/workings';
 import { ref } from 'vue';
-import { call } from '../api/client';
 import { faultOf } from '../stores/fault';
 import { usePreferences } from '../stores/preferences';
 import type { Typed } from './given';
+import { figuresFromJob, saidOfFill } from './from-job';
 import { useJobChoice } from './job-choice';
 import JobChoice from './JobChoice.vue';
 
@@ -33,17 +29,9 @@ async function fill(): Promise<void> {
   const id = choice.chosen;
   if (!id) return;
   try {
-    const { entries } = await call(`/jobs/${id}`, jobView);
-    const state = fold(entries);
-    const planned = state.ok ? plan(state.value) : undefined;
-    if (!state.ok || !planned?.ok || !planned.value) throw new Error('this job is of another version');
-    const figures = figuresFor(props.working, planned.value, state.value, preferences.units);
-    const count = Object.keys(figures).length;
-    said.value =
-      count === 0
-        ? `${choice.tagOf(id)} knows nothing of what is asked here.`
-        : `${count === 1 ? 'One figure' : `${count} figures`} from ${choice.tagOf(id)}.`;
-    emit('fill', figures);
+    const filled = await figuresFromJob(id, props.working, preferences.units);
+    said.value = saidOfFill(filled);
+    emit('fill', filled.figures);
     open.value = false;
   } catch (error) {
     said.value = faultOf(error);

@@ -45,7 +45,8 @@ describe('what was typed, as raw input', () => {
       nominal: '4 in',
       readings: [{ depth: 'top', direction: 'A', diameter: '4 in' }],
     });
-    expect(missingFrom(fields, typed)).toEqual(['Limit']);
+    expect(missingFrom(fields, typed)).toEqual([]);
+    expect(missingFrom(fields, { ...typed, nominal: ' ' })).toEqual(['Nominal bore']);
   });
   it('only the fields that the chosen standard needs are asked and sent', () => {
     const { fields } = must(findWorking('leak.allowance'));

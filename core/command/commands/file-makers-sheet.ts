@@ -16,8 +16,8 @@ export const fileMakersSheet = defineCommand({
         fields: ['model'],
         why: `The sheet is for ${sheet.model}, the plate says ${model}.`,
       });
-    const { torques = {}, ...others } = sheet.figures;
-    for (const [field, given] of Object.entries({ ...others, ...torques }))
+    const { torques = {}, lengths = {}, ...others } = sheet.figures;
+    for (const [field, given] of Object.entries({ ...others, ...torques, ...lengths }))
       if (si(given.value) <= 0)
         return refuse({
           code: 'input.out-of-range',

@@ -37,12 +37,12 @@ export const takeMeasurement = defineCommand({
         code: 'input.invalid',
         issues: issuesFromZod(read.error).map((issue) => ({ ...issue, path: what })),
       });
-    if (ask.dimension === 'length' && read.data.value <= 0) {
+    if (ask.dimension === 'length' && (ask.orNought ? read.data.value < 0 : read.data.value <= 0)) {
       return refuse({
         code: 'input.out-of-range',
         field: what,
         value: `${read.data.value} ${read.data.unit}`,
-        allowed: 'more than 0',
+        allowed: ask.orNought ? '0 or more' : 'more than 0',
         why: 'less has no meaning here',
       });
     }

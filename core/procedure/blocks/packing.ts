@@ -1,3 +1,4 @@
+import { BOX as BOX_FIGURES, STEM } from '../../inspection';
 import { must } from '../../problem';
 import { si, type Length } from '../../quantity';
 import { closureOf, packedBox } from '../../valve';
@@ -67,10 +68,11 @@ export function measuredBox(c: Context): Draft[] {
       task: {
         kind: 'measure',
         asks: [
-          lengthAsk('stem diameter', '1 in'),
-          lengthAsk('box bore', '1 1/2 in'),
-          lengthAsk('box depth', '2 in'),
-          lengthAsk('gland entry', '1/4 in'),
+          lengthAsk(STEM.unworn, '1 in'),
+          lengthAsk(STEM.worn, '1 in'),
+          lengthAsk(BOX_FIGURES.bore, '1 1/2 in'),
+          lengthAsk(BOX_FIGURES.depth, '2 in'),
+          lengthAsk(BOX_FIGURES.entry, '1/4 in'),
           ...(c.has('lantern ring') ? [LANTERN, PORT] : []),
           ...(c.has('male adapter') ? [ADAPTERS] : []),
         ],

@@ -1,5 +1,8 @@
 import { phrase, quantity } from '../../quantity';
 import type { BalancedPlug } from '../../valve';
+import { CAGE_GUIDE } from '../../inspection';
+import { fitAsks } from '../blocks/asks';
+import { measured } from '../blocks/measured';
 import { settledRound } from '../blocks/taken';
 import { torqued } from '../blocks/torqued';
 import { CAUTIONS } from '../cautions';
@@ -21,9 +24,19 @@ export const balancedPlug: ClosureProcedure<BalancedPlug> = {
   },
   steps: (c, { facing }) => {
     const soft = facing === 'soft insert';
-    return [...apart(c, soft), ...together(c, soft)];
+    return [...apart(c, soft), ...sized(c), ...together(c, soft)];
   },
 };
+
+const sized = (c: Context): Draft[] =>
+  measured(c, {
+    id: 'inspect.cage-clearance',
+    title: 'Plug in its cage: clearance',
+    why: 'Too slack and the seal rings carry the plug; too tight and it hangs.',
+    tools: ['outside micrometer', 'inside micrometer'],
+    parts: ['plug', 'cage'],
+    asks: fitAsks(CAGE_GUIDE, { shaft: '2.990 in', bore: '2.998 in' }),
+  });
 
 function apart(c: Context, soft: boolean): Draft[] {
   return sequence(c, strip(CAGE, ['bonnet off'], 'stem out'), [

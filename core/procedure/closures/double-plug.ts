@@ -1,5 +1,6 @@
+import { LOWER_GUIDE, RINGS, UPPER_GUIDE } from '../../inspection';
 import { opensByAir } from '../../valve';
-import { lengthAsk } from '../blocks/asks';
+import { fitAsks, lengthAsk } from '../blocks/asks';
 import { measured } from '../blocks/measured';
 import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft } from '../draft';
@@ -17,15 +18,29 @@ export const doublePlug: ClosureProcedure = {
   steps: (c) => [...(opensByAir(c.features) ? fromBelow(c) : fromAbove(c)), ...sized(c), ...together(c)],
 };
 
-const sized = (c: Context): Draft[] =>
-  measured(c, {
+const sized = (c: Context): Draft[] => [
+  ...measured(c, {
+    id: 'inspect.guides',
+    title: 'Plug in its guides: clearance',
+    why: 'A slack guide lets the plug hum and wears seats to one side.',
+    tools: ['outside micrometer', 'inside micrometer'],
+    parts: ['plug', 'upper guide', 'lower guide'],
+    asks: [
+      ...fitAsks(UPPER_GUIDE, { shaft: '1.249 in', bore: '1.253 in' }),
+      ...fitAsks(LOWER_GUIDE, { shaft: '1.249 in', bore: '1.253 in' }),
+    ],
+  }),
+  ...measured(c, {
     id: 'inspect.seat-rings',
     title: 'Seat rings: which is the larger',
     why: 'Where they stand: one is slightly larger so that the plug passes, and stands next to the opening that it comes out of. Big and small are never swapped.',
     tools: ['caliper'],
     parts: ['upper seat ring', 'lower seat ring'],
-    asks: [lengthAsk('upper seat bore', '4.06 in'), lengthAsk('lower seat bore', '4 in')],
-  });
+    asks: opensByAir(c.features)
+      ? [lengthAsk(RINGS.upper, '4 in'), lengthAsk(RINGS.lower, '4.06 in')]
+      : [lengthAsk(RINGS.upper, '4.06 in'), lengthAsk(RINGS.lower, '4 in')],
+  }),
+];
 
 const PLUG_OUT = stepName('strip.plug');
 

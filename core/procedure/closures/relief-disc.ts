@@ -1,7 +1,8 @@
+import { RELIEF_GUIDE, SPRING } from '../../inspection';
 import { phrase, psig } from '../../quantity';
 import type { ReliefDisc } from '../../valve';
 import { arrivalOf } from '../blocks/arrival';
-import { lengthAsk, pressureAsk } from '../blocks/asks';
+import { fitAsks, lengthAsk, pressureAsk } from '../blocks/asks';
 import { boltUp } from '../blocks/bolting';
 import { measured } from '../blocks/measured';
 import {
@@ -53,7 +54,7 @@ const sized = (c: Context): Draft[] => [
     why: 'A spring that has set or leans pops at another pressure than its sheet says.',
     tools: ['rule', 'square'],
     parts: ['spring', 'spindle'],
-    asks: [lengthAsk('free length', '4.5 in'), lengthAsk('out of square', '0.03 in')],
+    asks: [lengthAsk(SPRING.length, '4.5 in'), lengthAsk(SPRING.lean, '0.03 in')],
   }),
   ...measured(c, {
     id: 'inspect.guide-clearance',
@@ -61,7 +62,7 @@ const sized = (c: Context): Draft[] => [
     why: 'Too tight it hangs, too slack it lands crooked.',
     tools: ['outside micrometer', 'inside micrometer'],
     parts: ['disc holder', 'guide bush'],
-    asks: [lengthAsk('holder diameter', '1.498 in'), lengthAsk('guide bore', '1.504 in')],
+    asks: fitAsks(RELIEF_GUIDE, { shaft: '1.498 in', bore: '1.504 in' }),
   }),
 ];
 

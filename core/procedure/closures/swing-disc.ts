@@ -1,5 +1,6 @@
+import { HINGE as HINGE_PIN } from '../../inspection';
 import type { SwingDisc } from '../../valve';
-import { lengthAsk } from '../blocks/asks';
+import { fitAsks, lengthAsk } from '../blocks/asks';
 import { boltUp } from '../blocks/bolting';
 import { measured } from '../blocks/measured';
 import { compared, taken } from '../blocks/taken';
@@ -102,8 +103,7 @@ const sized = (c: Context): Draft[] =>
     tools: ['outside micrometer', 'inside micrometer', 'feeler gauges'],
     parts: ['hinge pin', 'hinge bushings'],
     asks: [
-      lengthAsk('pin diameter', '0.75 in'),
-      lengthAsk('bush bore', '0.755 in'),
+      ...fitAsks(HINGE_PIN, { shaft: '0.75 in', bore: '0.755 in' }),
       lengthAsk('clearance of the pin, by feeler or lift', '0.005 in'),
     ],
   });

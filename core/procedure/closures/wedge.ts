@@ -1,8 +1,9 @@
+import { WEDGE as WEDGE_TRAVEL } from '../../inspection';
 import { inches, listed, phrase, type Phrase } from '../../quantity';
 import { WEDGE_WEAR_TRAVEL, wearTravel } from '../../standards';
 import type { PartRole } from '../../valve';
 import { slug } from '../blocks/arrival';
-import { lengthAsk } from '../blocks/asks';
+import { lengthAsk, orNought } from '../blocks/asks';
 import { measured } from '../blocks/measured';
 import { putRound, seenRound } from '../blocks/taken';
 import { CAUTIONS } from '../cautions';
@@ -45,7 +46,7 @@ const sized = (c: Context): Draft[] =>
     why: phrase`Pressed home it must ride high: ${leastTravel(c.valve.nps)} (API 600).`,
     tools: ['rule', 'feeler gauges'],
     parts: ['wedge'],
-    asks: [lengthAsk('wear travel left', '0.13 in'), lengthAsk('guide clearance', '0.05 in')],
+    asks: [orNought(lengthAsk(WEDGE_TRAVEL.left, '0.13 in')), lengthAsk('guide clearance', '0.05 in')],
   });
 
 function marked(c: Context): Draft[] {

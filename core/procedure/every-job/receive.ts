@@ -1,3 +1,4 @@
+import { judgesOf } from '../../inspection';
 import { boltedJoint, CONSTRUCTIONS, packedBox, partsOf, type Features } from '../../valve';
 import { always, draft, rule, type Context, type Draft, type Fragment } from '../draft';
 import { closureProcedure } from '../closures';
@@ -53,14 +54,18 @@ export const receive: Fragment = {
 };
 
 /** The maker's figures, typed once for a model and used ever after; on file already, the step is done by itself. */
-function sheetOf({ valve: { plate }, features }: Context): Draft[] {
+function sheetOf({ valve, features, works }: Context): Draft[] {
+  const { plate } = valve;
   const [joint, gland] = [boltedJoint(features) !== undefined, packedBox(features) !== undefined];
   const places = [
     ...(closureProcedure(features).torques ?? []),
     ...(jointProcedure(features).torques ?? []),
     ...(moverProcedure(features).torques?.(features.moved) ?? []),
   ];
-  if (!joint && !gland && places.length === 0) return [];
+  const lengths = [
+    ...new Set(judgesOf(valve).flatMap(({ part, sheet }) => (sheet && part && works(part) ? [sheet] : []))),
+  ];
+  if (!joint && !gland && places.length + lengths.length === 0) return [];
   return [
     draft({
       name: stepName('receive.sheet'),
@@ -73,6 +78,7 @@ function sheetOf({ valve: { plate }, features }: Context): Draft[] {
         joint,
         gland,
         places,
+        lengths,
       },
       optional: 'only where the sheet is at hand and not on file yet',
       minutes: 3,

@@ -1,3 +1,4 @@
+import { BORE_PLACES, NOMINAL_BORE } from '../../inspection';
 import { lengthAsk } from '../blocks/asks';
 import { measured } from '../blocks/measured';
 import { CAUTIONS } from '../cautions';
@@ -25,15 +26,11 @@ const BORE = stepName('inspect.bore');
 const sized = (c: Context): Draft[] =>
   measured(c, {
     id: BORE,
-    title: 'Cylinder bore: inside micrometer, three depths',
+    title: 'Cylinder bore: inside micrometer, three depths, two ways',
     why: 'A worn bore is sluggish and hunts.',
     tools: ['inside micrometer'],
     parts: ['cylinder', 'piston'],
-    asks: [
-      lengthAsk('bore at the top', '6 in'),
-      lengthAsk('bore in the middle', '6.001 in'),
-      lengthAsk('bore at the bottom', '6 in'),
-    ],
+    asks: [lengthAsk(NOMINAL_BORE, '6 in'), ...BORE_PLACES.map(({ what }) => lengthAsk(what, '6.001 in'))],
   });
 
 const onTop = (c: Context) => c.has('feedback spring');

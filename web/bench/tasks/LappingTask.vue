@@ -23,17 +23,21 @@ const suggested = computed(() => props.task.grits[log.value.length] ?? props.tas
 const grit = ref('');
 const time = ref<Quantity<'time'> | undefined>({ ...inMinutes(2), entered: '2 min' });
 
-const round = computed(() => ({
-  kind: 'log-lapping',
-  body: {
-    step: props.step.id,
-    grit: grit.value.trim() === '' ? suggested.value : Number(grit.value),
-    minutes: time.value,
-  },
-}));
-const refused = computed(() => (time.value && grit.value.trim() ? job.refusal(round.value) : ''));
+const round = computed(() =>
+  time.value
+    ? {
+        kind: 'log-lapping' as const,
+        body: {
+          step: props.step.id,
+          grit: grit.value.trim() === '' ? suggested.value : Number(grit.value),
+          minutes: time.value,
+        },
+      }
+    : undefined,
+);
+const refused = computed(() => (round.value && grit.value.trim() ? job.refusal(round.value) : ''));
 function add(): void {
-  if (time.value && job.act(round.value)) grit.value = '';
+  if (round.value && job.act(round.value)) grit.value = '';
 }
 const done = () => job.act({ kind: 'do-step', body: { step: props.step.id } });
 useKeys([

@@ -38,9 +38,9 @@ function takeNext(): void {
 const command = computed(() => {
   const step = props.step.id;
   if (props.task.kind === 'lock')
-    return { kind: 'hang-lock', body: { step, lock: lock.value.trim(), tag: tag.value.trim() } };
+    return { kind: 'hang-lock' as const, body: { step, lock: lock.value.trim(), tag: tag.value.trim() } };
   const why = reason.value.trim();
-  return { kind: 'remove-lock', body: { step, ...(why ? { reason: why } : {}) } };
+  return { kind: 'remove-lock' as const, body: { step, ...(why ? { reason: why } : {}) } };
 });
 /** Why these numbers, or this reason, would be refused: once there is something to refuse. */
 const refused = computed(() => {

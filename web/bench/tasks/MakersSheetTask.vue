@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import type { TaskOf } from '@dusk-wren/core/task';
-import type { Quantity } from '@dusk-wren/core/quantity';
+import { capital, type Quantity } from '@dusk-wren/core/quantity';
 import { computed, reactive, ref } from 'vue';
 import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
@@ -21,20 +21,28 @@ const pages = ref({ jointTorque: '', glandTorque: '', stemTir: '' });
 const others = reactive(
   props.task.places.map((place) => ({ place, value: undefined as Quantity<'torque'> | undefined, page: '' })),
 );
+/** Lengths of new parts, each with its page. */
+const newLengths = reactive(
+  props.task.lengths.map((what) => ({ what, value: undefined as Quantity<'length'> | undefined, page: '' })),
+);
 const figures = computed(() => {
   const { value: at } = pages;
   const torques = Object.fromEntries(
     others.flatMap(({ place, value, page }) => (value ? [[place, { value, page }] as const] : [])),
+  );
+  const lengths = Object.fromEntries(
+    newLengths.flatMap(({ what, value, page }) => (value ? [[what, { value, page }] as const] : [])),
   );
   return {
     ...(jointTorque.value ? { jointTorque: { value: jointTorque.value, page: at.jointTorque } } : {}),
     ...(glandTorque.value ? { glandTorque: { value: glandTorque.value, page: at.glandTorque } } : {}),
     ...(stemTir.value ? { stemTir: { value: stemTir.value, page: at.stemTir } } : {}),
     ...(Object.keys(torques).length > 0 ? { torques } : {}),
+    ...(Object.keys(lengths).length > 0 ? { lengths } : {}),
   };
 });
-const pagesOf = ({ torques = {}, ...own }: typeof figures.value): string[] =>
-  [...Object.values(own), ...Object.values(torques)].map(({ page }) => page);
+const pagesOf = ({ torques = {}, lengths = {}, ...own }: typeof figures.value): string[] =>
+  [...Object.values(own), ...Object.values(torques), ...Object.values(lengths)].map(({ page }) => page);
 const complete = computed(
   () =>
     model.value.trim() !== '' &&
@@ -103,6 +111,20 @@ useKeys([{ key: 'x', label: 'No sheet at hand', run: none }]);
         v-model="each.page"
         :disabled="!each.value"
         :label="`Page (${each.place})`"
+        maxlength="20"
+      />
+    </div>
+    <div v-for="each in newLengths" :key="each.what" class="row">
+      <QuantityField
+        v-model="each.value"
+        :label="`${capital(each.what)}, new`"
+        dimension="length"
+        example="5 thou"
+      />
+      <v-text-field
+        v-model="each.page"
+        :disabled="!each.value"
+        :label="`Page (${each.what})`"
         maxlength="20"
       />
     </div>

@@ -12,6 +12,7 @@ import QuantityField from '../../parts/QuantityField.vue';
 import WorkingPaper from '../../parts/WorkingPaper.vue';
 import { useJob } from '../../stores/job';
 import { usePreferences } from '../../stores/preferences';
+import JudgedFigures from '../JudgedFigures.vue';
 import StepBar from '../StepBar.vue';
 import NotAtZero from './NotAtZero.vue';
 import VentGauge from './VentGauge.vue';
@@ -179,6 +180,7 @@ function fromGauge(value: Quantity, readBy: InstrumentId, watched: readonly Watc
       {{ show(apart) }} apart, {{ show(task.agree.within) }} at most: again, until they agree; else look
       inside.
     </p>
+    <JudgedFigures :asks="task.asks" :typed="typed" />
     <StepBar v-if="!onGauge || ready.length > 0">
       <BenchButton
         :lamp="!onGauge && !onWrench"

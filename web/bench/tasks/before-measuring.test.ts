@@ -184,12 +184,7 @@ describe('the maker’s sheet', () => {
     const markup = await renderOnJob(MakersSheetTask, stepOf(job, 'receive.sheet'), job);
     const labels = attributes(markup, 'label');
     expect(labels).toEqual(
-      expect.arrayContaining([
-        'Model',
-        'Revision',
-        'Torque of the gland',
-        'Limit of stem runout',
-      ]),
+      expect.arrayContaining(['Model', 'Revision', 'Torque of the gland', 'Limit of stem runout']),
     );
     const pages = labels.filter((label) => label.startsWith('Page ('));
     expect(pages).toHaveLength(labels.filter((label) => /^(Torque|Limit) of/.test(label)).length);
