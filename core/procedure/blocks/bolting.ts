@@ -1,9 +1,11 @@
 import { must } from '../../problem';
-import { phrase, quantity, type Phrase, type Torque } from '../../quantity';
+import { inches, phrase, quantity, thou, type Length, type Phrase, type Torque } from '../../quantity';
 import { describeSource, parseThread, type StudMaterial } from '../../standards';
 import { boltedJoint, makersGlandTorque, makersJointTorque, packedBox, type MakersFigure } from '../../valve';
 import { boltingSequence, boltingTorque } from '../../workings';
 import type { Context } from '../draft';
+import type { Sketch } from '../sequence';
+import { lengthAsk, orNought } from './asks';
 import type { Shown, Task } from '../../task';
 
 /** The bolt-up as it will be judged: torque from the maker's sheet, else computed; order and passes by the site. */
@@ -34,6 +36,36 @@ export function boltUpFlange({ site }: Context, studs: number, thread: string): 
 
 /** Flanges worked out before: plans are made for every entry of a job, and a line has few sizes. */
 const flanges = new Map<string, Task>();
+
+/** How even a joint, or a gland, must stand all round (common practice). */
+const [JOINT_EVEN, GLAND_EVEN] = [thou(5), inches(1 / 64)];
+
+/** The same gap at several places, none of it more than this from another. */
+const evenGap = (places: readonly string[], within: Length, example: string): Task => ({
+  kind: 'measure',
+  asks: places.map((what) => orNought(lengthAsk(what, example))),
+  agree: { what: places, within },
+});
+
+/** The joint gap by feeler at four points, once its bolts are at their torque: the flange has come down square, or not. */
+export const jointGap = (of: string): Pick<Sketch, 'title' | 'why' | 'tools' | 'task' | 'minutes'> => ({
+  title: `Gap of the ${of} at four points`,
+  why: phrase`Largest less smallest within ${JOINT_EVEN}: more, and the gasket is crushed on one side only. Metal to metal there is no gap.`,
+  tools: ['feeler gauges'],
+  task: evenGap(
+    [12, 3, 6, 9].map((hour) => `gap of the ${of} at ${hour} o’clock`),
+    JOINT_EVEN,
+    '60 thou',
+  ),
+  minutes: 4,
+});
+
+/** The gland’s gap on both sides, once it is set. */
+export const glandGap: Task = evenGap(
+  ['gland gap, one side', 'gland gap, the other side'],
+  GLAND_EVEN,
+  '1/4 in',
+);
 
 /** A joint whose torque is fixed by its construction rather than by its studs. */
 export function boltUpTo(c: Context, bolts: number, torque: Torque, source: string): Task {

@@ -6,7 +6,9 @@ import { phrase, quantity } from '../../quantity';
 import { boltedJoint } from '../../valve';
 import type { ClosureProcedure } from './closure';
 import { taken } from '../blocks/taken';
+import { TURNED_AS_FOUND, turnedBy, turnedNoHarder } from '../blocks/turning';
 
+const TURNED_BY = turnedBy('ball', '5 lbf·ft');
 const CAPS = feature('three-piece body, soft seats');
 
 /** A ball between two end caps: the body swings out of the pipe, seats and seals are renewed at both ends. */
@@ -23,6 +25,15 @@ export const ball: ClosureProcedure = {
 
 const apart = (c: Context) =>
   sequence(c, strip(CAPS, ['marked'], 'stem out'), [
+    {
+      id: TURNED_AS_FOUND,
+      title: 'What it takes to turn it, as found',
+      why: 'Before a bolt is slackened: what it takes as left is held against it.',
+      tools: ['torque wrench'],
+      parts: ['ball', 'soft seats'],
+      task: taken(TURNED_BY),
+      minutes: 3,
+    },
     {
       id: 'strip.body-bolts',
       title: 'Body bolts out',
@@ -130,7 +141,8 @@ function cycled(c: Context) {
       id: 'setup.cycle',
       title: 'Cycle a few times and feel for interference',
       why: 'A tight place is a seat not home or a bolt pulled up crooked. The effort is written down: the next one is held against it.',
-      task: taken({ what: 'torque to turn it', dimension: 'torque', example: '5 lbf·ft' }),
+      tools: ['torque wrench'],
+      task: turnedNoHarder(c, TURNED_BY),
       parts: ['ball', 'soft seats'],
       minutes: 3,
     },

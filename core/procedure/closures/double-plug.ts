@@ -7,7 +7,7 @@ import { feature, type Context, type Draft } from '../draft';
 import { stepName } from '../relations';
 import { rebuild, sequence, strip, type Sketch } from '../sequence';
 import type { ClosureProcedure } from './closure';
-import { boltUp } from '../blocks/bolting';
+import { boltUp, jointGap } from '../blocks/bolting';
 
 const DOUBLE = feature('double-seated plug, guided top and bottom');
 
@@ -131,6 +131,7 @@ function together(c: Context): Draft[] {
       also: ['asked'],
       minutes: 20,
     },
+    { id: 'rebuild.blind-head-gap', ...jointGap('blind head'), parts: ['blind head'] },
   ];
   if (!below) {
     return sequence(c, rebuild(DOUBLE, ['stem repaired'], 'trim in'), [

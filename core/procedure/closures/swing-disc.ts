@@ -1,7 +1,7 @@
 import { HINGE as HINGE_PIN } from '../../inspection';
 import type { SwingDisc } from '../../valve';
 import { fitAsks, lengthAsk } from '../blocks/asks';
-import { boltUp } from '../blocks/bolting';
+import { boltUp, jointGap } from '../blocks/bolting';
 import { measured } from '../blocks/measured';
 import { compared, taken } from '../blocks/taken';
 import { CAUTIONS } from '../cautions';
@@ -159,6 +159,7 @@ function together(c: Context, outside: Outside): Draft[] {
       also: ['asked'],
       minutes: 25,
     },
+    { id: 'rebuild.joint-gap', ...jointGap('cover'), parts: ['cover'] },
     outside !== 'nothing' && {
       id: 'rebuild.outside-lever',
       title: `Lever on its shaft to its mark, ${onShaft(outside)} on`,

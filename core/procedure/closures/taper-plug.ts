@@ -5,7 +5,8 @@ import { inspect, rebuild, repair, sequence, setUp, strip } from '../sequence';
 import type { ClosureProcedure } from './closure';
 import { boltUp } from '../blocks/bolting';
 import { lengthAsk } from '../blocks/asks';
-import { compared, taken } from '../blocks/taken';
+import { taken } from '../blocks/taken';
+import { TURNED_AS_FOUND, turnedBy, turnedNoHarder } from '../blocks/turning';
 import { measuredBox, oldPackingOut, packing } from '../blocks/packing';
 
 const TAPER = feature('lubricated taper plug: the sealant film is the seal');
@@ -23,14 +24,13 @@ export const taperPlug: ClosureProcedure = {
   steps: (c) => [...apart(c), ...measuredBox(c), ...blue(c), ...lapped(c), ...together(c), ...adjusted(c)],
 };
 
-const EFFORT = stepName('strip.effort');
-const TURNED_BY = { what: 'torque to turn the plug', dimension: 'torque', example: '60 lbf·ft' } as const;
+const TURNED_BY = turnedBy('plug', '60 lbf·ft');
 const SCREW = lengthAsk('height of the adjusting screw', '0.75 in');
 
 function apart(c: Context): Draft[] {
   return sequence(c, strip(TAPER, ['marked'], 'stem out'), [
     {
-      id: EFFORT,
+      id: TURNED_AS_FOUND,
       title: 'What it takes to turn it, and how its adjusting screw stands',
       why: 'As found, before sealant or screw is touched: what it takes as left is held against it.',
       tools: ['torque wrench', 'caliper'],
@@ -265,7 +265,7 @@ function adjusted(c: Context): Draft[] {
       why: 'Less than as found, and even all the way: a tight place is a plug pulled too deep.',
       tools: ['torque wrench', 'caliper'],
       parts: ['plug', 'adjusting screw'],
-      task: compared(EFFORT, TURNED_BY, SCREW),
+      task: turnedNoHarder(c, TURNED_BY, SCREW),
       minutes: 5,
     },
   ]);

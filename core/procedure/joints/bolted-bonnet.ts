@@ -4,7 +4,7 @@ import { closureProcedure, type Lift } from '../closures';
 import { feature, type Context, type Draft } from '../draft';
 import { rebuild, sequence, strip } from '../sequence';
 import type { JointProcedure } from './joint';
-import { boltUp } from '../blocks/bolting';
+import { boltUp, jointGap } from '../blocks/bolting';
 
 const JOINT = feature('bolted bonnet');
 
@@ -128,5 +128,6 @@ function putBack(c: Context, gasket: Gasket): Draft[] {
       also: ['asked'],
       minutes: 25,
     },
+    { id: 'rebuild.joint-gap', ...jointGap('bonnet'), parts: ['bonnet'] },
   ]);
 }

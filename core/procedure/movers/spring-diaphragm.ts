@@ -1,3 +1,5 @@
+import { formatExactly, psig, valueIn } from '../../quantity';
+import type { MeasureAsk } from '../../task';
 import type { SpringDiaphragm } from '../../valve';
 import { lengthAsk, pressureAsk } from '../blocks/asks';
 import { CAUTIONS } from '../cautions';
@@ -150,6 +152,18 @@ function on(c: Context): Draft[] {
   ]);
 }
 
+/** Ends of a bench set: within 5 % of its span or half a psi, whichever is more (common practice); the plate says where. */
+function benchEnd({ valve }: Context, end: 'low' | 'high', what: string, example: string): MeasureAsk {
+  const range = valve.plate?.springRange;
+  if (!range) return pressureAsk(what, example);
+  const [low, high] = [valueIn(range.low, 'psig'), valueIn(range.high, 'psig')];
+  const [wanted, within] = [end === 'low' ? low : high, Math.max(0.05 * (high - low), 0.5)];
+  return {
+    ...pressureAsk(what, formatExactly(range[end])),
+    mustBe: { from: psig(wanted - within), to: psig(wanted + within) },
+  };
+}
+
 function set(c: Context, action: SpringDiaphragm['action']): Draft[] {
   const opens = action === 'air-to-open';
   return sequence(c, setUp(ACTUATOR, ['gland set'], 'bench set'), [
@@ -166,8 +180,8 @@ function set(c: Context, action: SpringDiaphragm['action']): Draft[] {
       task: {
         kind: 'measure',
         asks: [
-          pressureAsk('pressure at start of travel', '3 psig'),
-          pressureAsk('pressure at end of travel', '15 psig'),
+          benchEnd(c, 'low', 'pressure at start of travel', '3 psig'),
+          benchEnd(c, 'high', 'pressure at end of travel', '15 psig'),
         ],
       },
       minutes: 12,

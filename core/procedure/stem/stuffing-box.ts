@@ -6,7 +6,7 @@ import { closureProcedure } from '../closures';
 import { jointProcedure } from '../joints';
 import { stepName } from '../relations';
 import { rebuild, sequence, strip } from '../sequence';
-import { glandTightness } from '../blocks/bolting';
+import { glandGap, glandTightness } from '../blocks/bolting';
 import { BOX, measuredBox, oldPackingOut, packing, ringsFor } from '../blocks/packing';
 
 /**
@@ -135,9 +135,11 @@ function settled(c: Context): Draft[] {
       stage: 'set up',
       ...(moverOf(c.features).byAir ? { benchAir: true } : {}),
       title: 'Gland: touch, one turn, stroke three times, touch again',
-      why: phrase`Packing settles with the first strokes; a gland left slack weeps on test. ${glandTightness(c)}`,
+      why: phrase`Packing settles with the first strokes; a gland left slack weeps on test. ${glandTightness(c)} The same gap both sides, or it lies on the stem.`,
       caution: CAUTIONS.gland,
       parts: ['gland', 'gland flange', 'gland nuts'],
+      tools: ['caliper'],
+      task: glandGap,
       minutes: c.minutes(10),
       because: rule('final gland tightness'),
       after: ['rebuilt'],

@@ -3,11 +3,12 @@ import { mdiCheck } from '@mdi/js';
 import type { Watched } from '@dusk-wren/core/isolation';
 import { counts, onStep, type InstrumentId } from '@dusk-wren/core/job';
 import type { PlannedStep } from '@dusk-wren/core/plan';
-import { apartBy, meets, type MeasureAsk, type TaskOf } from '@dusk-wren/core/task';
+import { apartBy, meets, standsAs, type MeasureAsk, type TaskOf } from '@dusk-wren/core/task';
 import { parseQuantity, si, valueIn, type Quantity } from '@dusk-wren/core/quantity';
 import { computed, nextTick, reactive, useTemplateRef } from 'vue';
 import { toEmptyField } from '../../keys/fields';
 import BenchButton from '../../parts/BenchButton.vue';
+import ContactRing from '../../parts/ContactRing.vue';
 import QuantityField from '../../parts/QuantityField.vue';
 import WorkingPaper from '../../parts/WorkingPaper.vue';
 import { useJob } from '../../stores/job';
@@ -95,6 +96,12 @@ function difference(ask: MeasureAsk): string {
   return Math.abs(si(by)) < 1e-9 ? 'as it was' : `${si(by) > 0 ? '+' : ''}${show(by)}`;
 }
 
+/** Whether it stands as it stood: what is otherwise is meant, or a mistake. */
+function standing(ask: MeasureAsk): 'as it was' | 'otherwise' | undefined {
+  const [was, now] = [before(ask), typed[ask.what] ?? taken(ask)?.body.value];
+  return was && now && (standsAs(was, now) ? 'as it was' : 'otherwise');
+}
+
 /** What this figure was before, or is about: a figure far from that is asked about. What must be so says it itself. */
 function usual(ask: MeasureAsk): Quantity | undefined {
   if (ask.mustBe !== undefined) return undefined;
@@ -164,7 +171,8 @@ function fromGauge(value: Quantity, readBy: InstrumentId, watched: readonly Watc
         @enter="keepAndOn(ask)"
       />
       <span v-if="before(ask)" class="label muted was"
-        >was {{ wasShown(ask) }} <b>{{ difference(ask) }}</b></span
+        ><ContactRing v-if="standing(ask)" :verdict="standing(ask) === 'as it was' ? 'fit' : 'ask'" /> was
+        {{ wasShown(ask) }} <b>{{ difference(ask) }}</b></span
       >
       <span v-if="wantedWords(ask)" class="label muted was">wanted {{ wantedWords(ask) }}</span>
       <span v-if="taken(ask) && isOff(ask) && ask !== onGauge" class="problem" role="alert"
