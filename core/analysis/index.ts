@@ -20,3 +20,4 @@ export {
 } from './signature';
 export * from './bluing';
 export { ringPoint, ringSpan, ringStretch } from './ring-path';
+export { findPops, type Pop } from './pops';

@@ -57,3 +57,4 @@ export { stemWear } from './measuring/stem-wear';
 export { seatWedgeDrop } from './seats/wedge-drop';
 export { seatRings, PLUG_COMES_OUT } from './seats/seat-rings';
 export { turningTorque } from './actuators/turning-torque';
+export { settingTurns, type SettingTurns } from './actuators/setting-turns';

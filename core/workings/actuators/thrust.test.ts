@@ -154,3 +154,63 @@ describe('valve.turning-torque', () => {
     expect(found.result['verdict']).toBe(verdict);
   });
 });
+
+describe('setting.turns (handbook part 6.4: how far to turn is learned)', () => {
+  const pops = { wanted: '250 psig', read: '258 psig', before: '263 psig', turned: '-0.5 turns' };
+  it('by what the last turn did: 10 psi a turn, 0.8 turns back', () => {
+    const found = ask('setting.turns', pops);
+    expect(found.in('turn', 'turn')).toBeCloseTo(-0.8, 9);
+    expect(found.result).toMatchObject({ way: 'anticlockwise', perTurn: '10 psig' });
+  });
+  it('of less than a quarter turn half', () => {
+    expect(
+      ask('setting.turns', { ...pops, read: '252 psig', before: '262 psig', turned: '-1 turns' }).in(
+        'turn',
+        'turn',
+      ),
+    ).toBeCloseTo(-0.1, 9);
+  });
+  it('a screw that works the other way is turned the other way', () => {
+    const found = ask('setting.turns', {
+      wanted: '100 %',
+      read: '92 %',
+      before: '96 %',
+      turned: '0.5 turns',
+    });
+    expect(found.in('turn', 'turn')).toBeCloseTo(-1, 9);
+  });
+  it('nothing turned yet: a quarter turn to see; nothing moved: it slips; at its figure: left alone', () => {
+    expect(ask('setting.turns', { wanted: '3 psig', read: '3.4 psig' }).result).toMatchObject({
+      way: 'clockwise',
+      verdict: 'ask',
+    });
+    expect(ask('setting.turns', { ...pops, before: '258 psig' }).result).toMatchObject({
+      way: 'leave it',
+      verdict: 'stop',
+    });
+    expect(ask('setting.turns', { ...pops, read: '250.1 psig' }).result).toMatchObject({
+      way: 'leave it',
+      verdict: 'fit',
+    });
+  });
+  it('followed, it comes to its figure in three turns whatever a turn does (property)', () => {
+    for (const perTurn of [-12, -3, 4, 9, 30]) {
+      let [read, before, turned] = [268, 268 + perTurn * -0.25, 0.25];
+      for (let i = 0; i < 4; i++) {
+        const { in: of } = ask('setting.turns', {
+          wanted: '250 psig',
+          read: `${read} psig`,
+          before: `${before} psig`,
+          turned: `${turned} turns`,
+        });
+        turned = of('turn', 'turn');
+        if (turned === 0) break;
+        [before, read] = [read, read + perTurn * turned];
+      }
+      expect(Math.abs(read - 250)).toBeLessThan(2.5);
+    }
+  });
+  it('refuses figures of two kinds', () => {
+    expect(refusal('setting.turns', { wanted: '250 psig', read: '50 %' }).code).toBe('input.conflict');
+  });
+});

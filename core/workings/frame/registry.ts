@@ -54,6 +54,7 @@ import { fitClearance } from '../measuring/fit-clearance';
 import { stemWear } from '../measuring/stem-wear';
 import { springLength } from '../measuring/spring-length';
 import { seatRings } from '../seats/seat-rings';
+import { settingTurns } from '../actuators/setting-turns';
 import { turningTorque } from '../actuators/turning-torque';
 import { fitInterference } from '../measuring/fit-interference';
 import { hardnessConvert } from '../measuring/hardness-convert';
@@ -140,6 +141,7 @@ export const SUBJECTS: readonly Subject[] = [
       register(gateThrust),
       register(quarterTurnTorque),
       register(turningTorque),
+      register(settingTurns),
       register(positionerStroke),
       register(signatureAnalyse),
       register(flowLiquid),

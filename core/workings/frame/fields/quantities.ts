@@ -36,6 +36,8 @@ const ABSURD: Partial<Record<Dimension, number>> = {
   stiffness: 1e10,
   density: 30000,
   'thermal expansion': 1e-3,
+  angle: 1e4,
+  current: 1000,
   ratio: 1e6,
 };
 
