@@ -21,3 +21,4 @@ export {
 export * from './bluing';
 export { ringPoint, ringSpan, ringStretch } from './ring-path';
 export { findPops, type Pop } from './pops';
+export { thinned } from './thinned';

@@ -56,6 +56,8 @@ const EVERY: { readonly [K in CommandKind]: Extract<RawCommand, { kind: K }>['bo
   'take-evidence': { symptom: 'gland leaks', check: 'gland nuts', result: 0, readBy: hand },
   'take-measurement': { step, what: 'width', value: '1 in', readBy: hand },
   'take-runout': { step, readings: Array.from({ length: 12 }, () => '0 thou'), readBy: hand },
+  'turn-screw': { step, screw: 'compression screw', by: '0.25 turn' },
+  'keep-curve': { step, what: 'pressure', seconds: [0, 1], psig: [0, 10], readBy: UUID },
   'take-unit': { unit: UUID, kind: 'packed bonnet', serial: 'U 1' },
   'tighten-bolt': { step, bolt: 1, torque: '10 lbf·ft', readBy: hand },
 };

@@ -35,6 +35,8 @@ import { fileMakersSheet } from './commands/file-makers-sheet';
 import { signCertificate } from './commands/sign-certificate';
 import { strikeEntry } from './commands/strike-entry';
 import { takeMeasurement } from './commands/take-measurement';
+import { keepCurve } from './commands/keep-curve';
+import { turnScrew } from './commands/turn-screw';
 import { takeRunout } from './commands/take-runout';
 import { tightenBolt } from './commands/tighten-bolt';
 
@@ -43,6 +45,8 @@ export const COMMANDS = {
   'identify-valve': identifyValve,
   'do-step': doStep,
   'take-measurement': takeMeasurement,
+  'turn-screw': turnScrew,
+  'keep-curve': keepCurve,
   'take-runout': takeRunout,
   'make-finding': makeFinding,
   'overrule-call': overruleCall,

@@ -30,6 +30,8 @@ const WRITTEN_BY: Readonly<Record<EventKind, CommandKind | undefined>> = {
   'valve-identified': 'identify-valve',
   'step-done': 'do-step',
   measured: 'take-measurement',
+  'screw-turned': 'turn-screw',
+  'curve-kept': 'keep-curve',
   'runout-taken': 'take-runout',
   'finding-made': 'make-finding',
   'call-overruled': 'overrule-call',

@@ -37,6 +37,8 @@ export {
   type Fact,
   type StepEventKind,
 } from './registry';
+export { SCREWS, type Screw } from './events/screw-turned';
+export { MOST_POINTS } from './events/curve-kept';
 export { PLACE_WORDS, PLACES, type Place } from './places';
 export { placeOf } from './place';
 export { SCOPE_WORDS, SCOPES, type Scope } from './scopes';

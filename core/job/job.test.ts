@@ -4,6 +4,7 @@ import first from './samples/frozen-2026-11-26.json';
 import places from './samples/frozen-2026-11-26-place.json';
 import scopes from './samples/frozen-2026-11-26-scope.json';
 import rounds from './samples/frozen-2026-11-26-ways-round.json';
+import live from './samples/frozen-2026-11-27-live.json';
 import later from './samples/frozen-2026-11-26-later-kinds.json';
 import { must } from '../problem';
 import { defaultValve } from '../valve';
@@ -82,13 +83,26 @@ function eventful(): BenchJob {
   return job.workTo('nothing');
 }
 
+/** What only a valve that pops brings into a log. */
+function popped(): BenchJob {
+  const step = 'test.pops';
+  const job = new BenchJob(defaultValve('relief-spring')).workTo(step);
+  job.send({ kind: 'turn-screw', body: { step, screw: 'compression screw', by: '-0.25 turn' } });
+  job.send({
+    kind: 'keep-curve',
+    body: { step, what: 'first pop', seconds: [0, 9, 9.5], psig: [0, 250, 233], readBy: DIAL },
+  });
+  return job;
+}
+
 const full = eventful();
 /** Only bringing a file in writes that it was imported. */
 const WRITTEN_BY_COMMANDS = Object.keys(EVENTS).filter((kind) => kind !== 'job-imported');
 
 describe('folding', () => {
   it('every kind of event is in the sample', () => {
-    expect(new Set(full.log.map(({ kind }) => kind))).toEqual(new Set(WRITTEN_BY_COMMANDS));
+    const kinds = [...full.log, ...popped().log].map(({ kind }) => kind);
+    expect(new Set(kinds)).toEqual(new Set(WRITTEN_BY_COMMANDS));
   });
 
   it('in pieces equals from scratch (property)', () => {
@@ -189,7 +203,7 @@ describe('stored formats', () => {
     const log = must(readLog(first));
     expect(
       new Set(
-        [log, ...[later, places, scopes, rounds].map((each) => must(readLog(each)))]
+        [log, ...[later, places, scopes, rounds, live].map((each) => must(readLog(each)))]
           .flat()
           .map(({ kind }) => kind),
       ),

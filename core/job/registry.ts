@@ -32,6 +32,8 @@ import { personAssigned } from './events/person-assigned';
 import { placeChanged } from './events/place-changed';
 import { scopeChanged } from './events/scope-changed';
 import { pressureTested } from './events/pressure-tested';
+import { curveKept } from './events/curve-kept';
+import { screwTurned } from './events/screw-turned';
 import { runoutTaken } from './events/runout-taken';
 import { stepDone } from './events/step-done';
 import { valveIdentified } from './events/valve-identified';
@@ -50,6 +52,8 @@ export const EVENTS = {
   'valve-identified': valveIdentified,
   'step-done': stepDone,
   measured,
+  'screw-turned': screwTurned,
+  'curve-kept': curveKept,
   'runout-taken': runoutTaken,
   'finding-made': findingMade,
   'call-overruled': callOverruled,

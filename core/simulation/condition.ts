@@ -13,6 +13,10 @@ export const conditionSchema = z.strictObject({
   trapped: z.array(quantityOf('length')).max(5),
   /** The block valve upstream passes: the gauge at the vent never falls to zero. */
   blockValvePasses: z.boolean(),
+  /** How a relief valve is really set: how far its screw is off, and how much later it opens while dirt holds it, shares of its set pressure. */
+  relief: z
+    .strictObject({ screwOff: z.number().min(-0.5).max(0.5), dirt: z.number().min(0).max(1) })
+    .exactOptional(),
   /** A fault planted for the fault finder. */
   fault: z.enum(PLANTED_FAULTS).exactOptional(),
 });

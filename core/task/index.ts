@@ -95,6 +95,7 @@ export const plainly = (task: Task, hands: Hands): readonly PlainCommand[] =>
 export { boltProgress, type BoltProgress, type ClickVerdict, type JudgedClick } from './bolt-up';
 export type { LapsAgainst } from './lapping';
 export type { LookChoice } from './look';
+export { lastTurned, nextPop, type Live, type Turned } from './pops';
 export { apartBy, meets, standsAs } from './measure';
 export type { MeasureAsk } from './measure-ask';
 export type { MeasureTask } from './measure';

@@ -1,6 +1,7 @@
 import { counts } from '../job';
 import { si, type Quantity } from '../quantity';
 import type { MeasureAsk } from './measure-ask';
+import { sinceReset, type Live } from './pops';
 import type { Shown } from './shown';
 import type { TaskKind } from './task-kind';
 
@@ -9,6 +10,8 @@ export interface MeasureTask {
   readonly asks: readonly MeasureAsk[];
   /** The working behind what is wanted. */
   readonly shown?: Shown;
+  /** Read live from an instrument, and brought to its aim by a screw. */
+  readonly live?: Live;
   /** Readings that must agree: no further apart than this. */
   readonly agree?: { readonly what: readonly string[]; readonly within: Quantity };
 }
@@ -16,7 +19,8 @@ export interface MeasureTask {
 export const measureTask: TaskKind<MeasureTask> = {
   finishedBy: (task, facts) => {
     const { asks } = task;
-    const entries = facts.on('measured').filter(({ body }) => counts(body.readBy));
+    const counted = facts.on('measured').filter(({ body }) => counts(body.readBy));
+    const entries = sinceReset(task, facts, counted);
     const latest = asks.map((ask) => ({
       ask,
       entry: entries.findLast(({ body }) => body.what === ask.what),

@@ -1,6 +1,7 @@
 import { quantity, valueIn } from '@dusk-wren/core/quantity';
 import { chance, rigRun, seedFrom } from '@dusk-wren/core/simulation';
 import { pause } from './pace';
+import { simulatedPops } from './simulated-pops';
 import type { Source } from './source';
 
 const SAMPLE_SECONDS = 0.5;
@@ -14,7 +15,9 @@ export const simulatedRig: Source = {
   driver: 'simulated rig',
   kind: 'test rig',
   simulated: true,
-  async *read({ state, step, condition, plan, rate }, stop) {
+  async *read(work, stop) {
+    const { state, step, condition, plan, rate } = work;
+    if (step.task.kind === 'measure' && step.task.live) yield* simulatedPops(work, step.task.live, stop);
     if (step.task.kind !== 'pressure-test') return;
     const { pressure, hold, test, fluid, allowed } = step.task;
     const gap = test === 'seat' ? (condition.trapped[plan.openings - 1] ?? SOUND_GAP) : SOUND_GAP;

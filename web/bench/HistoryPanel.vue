@@ -27,6 +27,8 @@ const IS: Readonly<Record<(typeof FILTERS)[number], (entry: Entry) => boolean>> 
       'pressure-tested',
       'bolt-tightened',
       'evidence-taken',
+      'screw-turned',
+      'curve-kept',
     ].includes(kind),
   called: ({ kind }) => kind === 'finding-made' || kind === 'call-overruled',
   struck: (entry) => isStruck(entry) || entry.kind === 'entry-struck',

@@ -1,6 +1,6 @@
 import { psig, quantity, valueIn, type GaugePressure } from '../../quantity';
 import { CODE_OF_STAMP, mediumOf, POP_SPREAD, type HazardousMedium } from '../../standards';
-import type { MeasureAsk, Task } from '../../task';
+import type { Live, MeasureAsk, Task } from '../../task';
 import { leakAllowance, reliefSet } from '../../workings';
 import { onStep } from '../../job';
 import { CAUTIONS } from '../cautions';
@@ -29,6 +29,18 @@ function aimOf(c: Context): GaugePressure | undefined {
 export function shareOfSet(c: Context, share: number): string {
   const psi = valueIn(aimOf(c) ?? psig(250), 'psig');
   return `${Math.round(share * psi * 10) / 10} psig`;
+}
+
+export const AS_FOUND = {
+  pop: 'set pressure, as found',
+  reseat: 'reseat, as found',
+  simmer: 'first leak, as found',
+} as const;
+
+/** The as-found pop is read off the rig too; nothing is turned. */
+export function asFoundLive(c: Context): { readonly live?: Live } {
+  const aim = c.valve.plate?.setPressure;
+  return aim ? { live: { aim, pops: [AS_FOUND.pop], reseat: AS_FOUND.reseat, simmer: AS_FOUND.simmer } } : {};
 }
 
 /** What brings the pressure: the rig of the shop, or a pump at the valve’s own test connection. */
@@ -88,6 +100,7 @@ export function popsTask(c: Context): Task {
       })),
       reseat,
     ],
+    live: { aim, pops: POPS, reseat: 'reseat', screw: 'compression screw' },
     agree: { what: POPS, within: quantity('pressure difference', apart, 'psi') },
     shown: worked.value,
   };

@@ -6,6 +6,8 @@ import { fitAsks, lengthAsk, pressureAsk } from '../blocks/asks';
 import { boltUp } from '../blocks/bolting';
 import { measured } from '../blocks/measured';
 import {
+  AS_FOUND,
+  asFoundLive,
   coldSetTask,
   letDownAfter,
   poppedBy,
@@ -83,10 +85,11 @@ function asFound(c: Context): Draft[] {
       task: letDownAfter(c, {
         kind: 'measure',
         asks: [
-          pressureAsk('set pressure, as found', shareOfSet(c, 1)),
-          pressureAsk('reseat, as found', shareOfSet(c, 0.93)),
-          pressureAsk('first leak, as found', shareOfSet(c, 0.91)),
+          pressureAsk(AS_FOUND.pop, shareOfSet(c, 1)),
+          pressureAsk(AS_FOUND.reseat, shareOfSet(c, 0.93)),
+          pressureAsk(AS_FOUND.simmer, shareOfSet(c, 0.91)),
         ],
+        ...asFoundLive(c),
       }),
       minutes: 20,
     },

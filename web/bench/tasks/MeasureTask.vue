@@ -15,6 +15,7 @@ import { useJob } from '../../stores/job';
 import { usePreferences } from '../../stores/preferences';
 import JudgedFigures from '../JudgedFigures.vue';
 import StepBar from '../StepBar.vue';
+import PopRig from './PopRig.vue';
 import NotAtZero from './NotAtZero.vue';
 import VentGauge from './VentGauge.vue';
 import WrenchReading from './WrenchReading.vue';
@@ -155,6 +156,7 @@ function fromGauge(value: Quantity, readBy: InstrumentId, watched: readonly Watc
         :reads="shown(onGauge)"
       />
     </template>
+    <PopRig v-if="task.live" :step="step" :task="task" :live="task.live" />
     <WrenchReading
       v-if="onWrench"
       :step="step.id"
@@ -191,7 +193,7 @@ function fromGauge(value: Quantity, readBy: InstrumentId, watched: readonly Watc
     <JudgedFigures :asks="task.asks" :typed="typed" />
     <StepBar v-if="!onGauge || ready.length > 0">
       <BenchButton
-        :lamp="!onGauge && !onWrench"
+        :lamp="!onGauge && !onWrench && !task.live"
         :disabled="ready.length === 0"
         lacking="type a figure"
         @press="keepAll"

@@ -1,0 +1,71 @@
+import type { EntryOf, Screw } from '../job';
+import { valueIn, type Angle, type GaugePressure } from '../quantity';
+import type { MeasureTask } from './measure';
+import { meets } from './measure';
+import type { StepFacts } from './task-kind';
+
+/** A step that is read live: what of the curve is which figure, and the screw that brings it to its aim. */
+export interface Live {
+  readonly aim: GaugePressure;
+  /** The figures that a pop gives, one after the other; the last so many must agree. */
+  readonly pops: readonly string[];
+  readonly reseat: string;
+  readonly simmer?: string;
+  /** What it is set by, where it may be turned here. */
+  readonly screw?: Screw;
+}
+
+type Measured = EntryOf<'measured'>;
+
+/** What still counts: nothing from before the screw was turned, nothing up to a pop that was out of tolerance. */
+export function sinceReset(
+  { asks, live }: MeasureTask,
+  facts: StepFacts,
+  entries: readonly Measured[],
+): readonly Measured[] {
+  if (!live) return entries;
+  const turned = facts.on('screw-turned').at(-1)?.seq ?? 0;
+  const off = entries.findLast(({ body }) => {
+    const ask = asks.find(({ what }) => what === body.what);
+    return ask && live.pops.includes(body.what) && !meets(ask, body.value);
+  });
+  const from = Math.max(turned, off?.seq ?? 0);
+  return entries.filter(({ seq }) => seq > from);
+}
+
+/** The figure that the next pop is kept as: each of them in turn, from the first again after a reset. */
+export function nextPop(task: MeasureTask, live: Live, facts: StepFacts): string {
+  const counted = sinceReset(task, facts, facts.on('measured')).filter(({ body }) =>
+    live.pops.includes(body.what),
+  );
+  return live.pops[counted.length % live.pops.length] ?? '';
+}
+
+/** The last pop, and where the screw was turned since the one before it: what the turn did is learned from these. */
+export interface Turned {
+  readonly read: GaugePressure;
+  readonly before?: { readonly read: GaugePressure; readonly turned: Angle };
+}
+
+export function lastTurned({ pops }: Live, facts: StepFacts): Turned | undefined {
+  const read = facts.on('measured').filter(({ body }) => pops.includes(body.what));
+  const turns = facts.on('screw-turned');
+  const last = read.at(-1);
+  if (last?.body.value.dimension !== 'gauge pressure') return undefined;
+  const now = asPressure(last);
+  // Turned after the last pop: nothing is known until it pops again.
+  const turnedAt = turns.findLast(({ seq }) => seq < last.seq)?.seq;
+  const before = turnedAt === undefined ? undefined : read.findLast(({ seq }) => seq < turnedAt);
+  if (!before) return { read: now };
+  const between = turns.filter(({ seq }) => seq > before.seq && seq < last.seq);
+  const turned = between.reduce((sum, { body }) => sum + valueIn(body.by, 'turn'), 0);
+  return {
+    read: now,
+    before: { read: asPressure(before), turned: { dimension: 'angle', value: turned, unit: 'turn' } },
+  };
+}
+
+const asPressure = ({ body: { value } }: Measured): GaugePressure => ({
+  ...value,
+  dimension: 'gauge pressure',
+});

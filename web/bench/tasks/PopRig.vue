@@ -1,0 +1,224 @@
+<script setup lang="ts">
+import { findPops, thinned } from '@dusk-wren/core/analysis';
+import { MOST_POINTS } from '@dusk-wren/core/job';
+import type { PlannedStep } from '@dusk-wren/core/plan';
+import { lastTurned, meets, nextPop, StepFacts, type Live, type TaskOf } from '@dusk-wren/core/task';
+import { formatNumber, preferredUnit, psig, quantity, valueIn } from '@dusk-wren/core/quantity';
+import { settingTurns } from '@dusk-wren/core/workings';
+import { computed, ref, shallowRef } from 'vue';
+import PressureChart from '../../charts/PressureChart.vue';
+import { useKeys } from '../../keys/keys';
+import BenchButton from '../../parts/BenchButton.vue';
+import WorkingPaper from '../../parts/WorkingPaper.vue';
+import { useJob } from '../../stores/job';
+import { usePreferences } from '../../stores/preferences';
+import InstrumentPick from '../InstrumentPick.vue';
+import StepBar from '../StepBar.vue';
+import { useReadings } from '../use-readings';
+
+/** A relief valve on the rig: pumped up until it pops, the pop found in the curve; the screw by what its last turn did. */
+const props = defineProps<{ step: PlannedStep; task: TaskOf<'measure'>; live: Live }>();
+const job = useJob();
+const preferences = usePreferences();
+const { show, parts } = preferences;
+
+const samples = shallowRef<readonly { readonly seconds: number; readonly psig: number }[]>([]);
+const { instrument, choices, picked, running, start, stop } = useReadings(
+  'test rig',
+  () => ({ step: props.step.id }),
+  (reading) => {
+    if (reading.kind === 'pressure') samples.value = [...samples.value, reading];
+  },
+);
+function pump(): void {
+  samples.value = [];
+  start();
+}
+const now = computed(() => samples.value.at(-1));
+const found = computed(() =>
+  running.value
+    ? undefined
+    : findPops(
+        samples.value.map(({ seconds }) => seconds),
+        samples.value.map((each) => each.psig),
+      ).at(-1),
+);
+const stuck = computed(() => !running.value && samples.value.length > 20 && !found.value);
+const unit = computed(() => preferredUnit(props.live.aim, preferences.units));
+const points = computed(() =>
+  samples.value.map(({ seconds, psig: at }) => [seconds, valueIn(psig(at), unit.value)] as const),
+);
+const span = computed(() => Math.max(20, Math.ceil((now.value?.seconds ?? 0) / 5) * 5));
+
+const facts = computed(() => job.state && new StepFacts(job.state, props.step.id, false));
+const as = computed(() => (facts.value ? nextPop(props.task, props.live, facts.value) : ''));
+const figures = computed(() => {
+  const pop = found.value;
+  if (!pop) return [];
+  const { simmer: heard, reseat } = props.live;
+  return [
+    ...(heard !== undefined ? [{ what: heard, value: psig(pop.simmer ?? pop.pop) }] : []),
+    { what: reseat, value: psig(pop.reseat) },
+    { what: as.value, value: psig(pop.pop) },
+  ];
+});
+/** Share of what it was to open at; on a small vessel it is noted, not judged. */
+const blowdown = computed(() =>
+  found.value ? ((found.value.pop - found.value.reseat) / valueIn(props.live.aim, 'psig')) * 100 : 0,
+);
+function keep(): void {
+  const by = instrument.value;
+  if (!found.value || !by) return;
+  const kept = thinned(
+    samples.value.map((each) => each.psig),
+    MOST_POINTS,
+  ).flatMap((i) => samples.value[i] ?? []);
+  const curve = { seconds: kept.map(({ seconds }) => seconds), psig: kept.map((each) => each.psig) };
+  const { id: step } = props.step;
+  const isKept =
+    job.act({ kind: 'keep-curve', body: { step, what: as.value, ...curve, readBy: by.id } }) &&
+    figures.value.every(({ what, value }) =>
+      job.act({ kind: 'take-measurement', body: { step, what, value, readBy: by.id } }),
+    );
+  if (isKept) samples.value = [];
+}
+
+/** What the screw wants, once a pop has been kept. */
+const advice = computed(() => {
+  const last = facts.value && lastTurned(props.live, facts.value);
+  if (!last || !props.live.screw) return undefined;
+  const worked = settingTurns.work({
+    wanted: props.live.aim,
+    read: last.read,
+    ...(last.before ? { before: last.before.read, turned: last.before.turned } : {}),
+  });
+  return worked.ok ? worked.value : undefined;
+});
+const inTolerance = computed(() => {
+  const last = facts.value && lastTurned(props.live, facts.value);
+  const ask = props.task.asks.find(({ what }) => what === props.live.pops[0]);
+  return last && ask && meets(ask, last.read);
+});
+const QUARTER = 0.25;
+const turns = ref(QUARTER);
+const wayWords = computed(() => {
+  const turn = advice.value?.result;
+  if (!turn) return '';
+  if (turn.way === 'leave it') return 'Leave the screw as it is.';
+  return `${formatNumber(Math.abs(valueIn(turn.turn, 'turn')), 2)} turns ${turn.way}; it should come to ${show(props.live.aim)}.`;
+});
+function turn(sign: 1 | -1): void {
+  const { screw } = props.live;
+  const by = quantity('angle', sign * turns.value, 'turn');
+  if (screw) job.act({ kind: 'turn-screw', body: { step: props.step.id, screw, by } });
+}
+useKeys([{ key: 'enter', label: 'Keep this pop', run: keep, when: () => found.value !== undefined }]);
+</script>
+
+<template>
+  <div class="pops">
+    <div class="rig">
+      <PressureChart :points="points" :wanted="valueIn(live.aim, unit)" :unit="unit" :span="span" />
+      <div class="now" aria-live="off">
+        <InstrumentPick v-model="picked" :choices="choices" :instrument="instrument" />
+        <p class="reading number">
+          {{ now ? parts(psig(now.psig)).number : '–' }} <small>{{ unit }}</small>
+        </p>
+      </div>
+    </div>
+    <p v-if="found" class="found" role="status">
+      <b class="number">{{ show(psig(found.pop)) }}</b> <span class="label">{{ as }}</span>
+      <span class="label"
+        >shut at <b>{{ show(psig(found.reseat)) }}</b></span
+      >
+      <span v-if="found.simmer !== undefined" class="label"
+        >simmer from <b>{{ show(psig(found.simmer)) }}</b></span
+      >
+      <span class="label muted"
+        >blowdown {{ formatNumber(blowdown, 1) }} %, noted: a small vessel shows no true one</span
+      >
+    </p>
+    <p v-if="stuck" class="problem" role="alert">
+      No pop up to half again its set: stuck shut, or stopped too soon. Pressure off; nothing is struck.
+    </p>
+    <div v-if="live.screw && inTolerance === false && advice" class="screw">
+      <p>
+        <b>{{ live.screw }}:</b> {{ wayWords }}
+      </p>
+      <p class="label caution">
+        Pressure down to a quarter under its set first, spindle held: the disc must not turn on its nozzle.
+      </p>
+      <div class="turns">
+        <v-text-field
+          v-model.number="turns"
+          label="Turns"
+          type="number"
+          min="0.05"
+          max="10"
+          step="0.05"
+          inputmode="decimal"
+        />
+        <BenchButton :disabled="running || !(turns > 0)" @press="turn(-1)">Turned anticlockwise</BenchButton>
+        <BenchButton :disabled="running || !(turns > 0)" @press="turn(1)">Turned clockwise</BenchButton>
+      </div>
+      <WorkingPaper :steps="advice.steps" :notes="advice.notes" :source="advice.source" />
+    </div>
+    <StepBar>
+      <BenchButton v-if="found" lamp hint="enter" @press="keep">Keep this pop</BenchButton>
+      <BenchButton v-if="!running" :lamp="!found" @press="pump">{{
+        found ? 'Let it go, pop again' : 'Pump up until it pops'
+      }}</BenchButton>
+      <BenchButton v-else @press="stop">Stop, pressure off</BenchButton>
+    </StepBar>
+  </div>
+</template>
+
+<style scoped>
+.pops {
+  display: grid;
+  gap: 10px;
+}
+.rig {
+  display: grid;
+  grid-template-columns: minmax(0, 1.6fr) minmax(150px, 1fr);
+  gap: 14px;
+  align-items: center;
+}
+.reading {
+  font-size: 46px;
+  line-height: 1;
+  color: var(--blue);
+}
+small {
+  font-size: 18px;
+}
+.found {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 16px;
+  align-items: baseline;
+}
+.found > .number {
+  font-size: 26px;
+}
+.screw {
+  display: grid;
+  gap: 6px;
+  padding: 10px;
+  border: 1px solid var(--hazard);
+  border-radius: var(--radius);
+}
+.turns {
+  display: grid;
+  grid-template-columns: minmax(90px, 140px) auto auto;
+  gap: 10px;
+  justify-content: start;
+  align-items: start;
+}
+@media (max-width: 700px) {
+  .rig,
+  .turns {
+    grid-template-columns: 1fr;
+  }
+}
+</style>
