@@ -57,3 +57,20 @@ describe('what a job knows of a working', () => {
     expect(from(job, 'packing.rings', 'SI')['bore']).toMatch(/mm$/);
   });
 });
+
+it('what was measured for a judgement fills its working', () => {
+  const job = new BenchJob(defaultValve('relief-spring')).workTo('inspect.spring-length');
+  for (const [what, value] of [
+    ['free length', '4.5 in'],
+    ['out of square', '0.05 in'],
+  ] as const)
+    job.send({
+      kind: 'take-measurement',
+      body: { step: 'inspect.spring-length', what, value, readBy: 'hand' },
+    });
+  expect(figuresFor(must(findWorking('spring.length')), job.plan(), job.state, 'US')).toMatchObject({
+    freeLength: '4.5 in',
+    outOfSquare: '0.05 in',
+    of: 'a relief valve',
+  });
+});

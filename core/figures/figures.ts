@@ -1,4 +1,6 @@
 import { format, inches, parseQuantity, si, type Quantity, type UnitSystem } from '../quantity';
+import { readingsOf } from '../calls';
+import { judgesOf } from '../inspection';
 import type { JobState } from '../job';
 import type { Plan } from '../plan';
 import { boltedJoint, makersJointTorque, packedBox, type Valve } from '../valve';
@@ -18,7 +20,11 @@ export function figuresFor(
   state: JobState,
   system: UnitSystem,
 ): Record<string, string> {
-  const known: Figures = { ...everywhere(current.valve, state), ...only(working.id, current.valve, state) };
+  const known: Figures = {
+    ...everywhere(current.valve, state),
+    ...only(working.id, current.valve, state),
+    ...judgedBy(working.id, current.valve, state),
+  };
   return Object.fromEntries(
     working.fields.flatMap((field): [string, string][] => {
       const text = asTyped(known[field.name], field, system);
@@ -95,6 +101,15 @@ function only(id: string, valve: Valve, state: JobState): Figures {
     default:
       return {};
   }
+}
+
+/** What a judge has given this working already, where every figure of it was read. */
+function judgedBy(id: string, valve: Valve, state: JobState): Figures {
+  for (const judge of judgesOf(valve)) {
+    const judged = judge.judge(readingsOf(state), valve);
+    if (judged?.ok && judged.value.working === id) return judged.value.given;
+  }
+  return {};
 }
 
 /** The deepest mark that was found on a seating face. */

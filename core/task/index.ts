@@ -96,7 +96,8 @@ export { boltProgress, type BoltProgress, type ClickVerdict, type JudgedClick } 
 export type { LapsAgainst } from './lapping';
 export type { LookChoice } from './look';
 export { lastTurned, nextPop, type Live, type Turned } from './pops';
-export { apartBy, meets, standsAs } from './measure';
+export { apartBy, standsAs } from './measure';
+export { meets } from './meets';
 export type { MeasureAsk } from './measure-ask';
 export type { MeasureTask } from './measure';
 export type { PackingTask } from './packing';

@@ -1,6 +1,7 @@
 import { counts } from '../job';
 import { si, type Quantity } from '../quantity';
 import type { MeasureAsk } from './measure-ask';
+import { meets, ROUNDING } from './meets';
 import { sinceReset, type Live } from './pops';
 import type { Shown } from './shown';
 import type { TaskKind } from './task-kind';
@@ -47,9 +48,6 @@ export const measureTask: TaskKind<MeasureTask> = {
 /** A gauge that has settled, as it was watched. */
 const stoodAt = (reads: string) => Array.from({ length: 7 }, (_, i) => ({ after: `${i} s`, reads }));
 
-/** A pressure reading of less than this is zero on a gauge; so is a volt on a tester (common practice). */
-const ZERO: Partial<Record<Quantity['dimension'], number>> = { 'gauge pressure': 2000, voltage: 1 };
-
 /** How far readings that must agree are apart, where it is too far. */
 export function apartBy(
   { agree }: Pick<MeasureTask, 'agree'>,
@@ -69,17 +67,4 @@ const SAME: Partial<Record<Quantity['dimension'], number>> = { length: 0.0004, a
 export function standsAs(was: Quantity, now: Quantity): boolean {
   const within = SAME[was.dimension] ?? 0.05 * Math.abs(si(was));
   return Math.abs(si(now) - si(was)) <= within + 1e-9;
-}
-
-/** What lies outside by less than this share is the rounding of a unit. */
-const ROUNDING = 1e-6;
-
-/** Whether a reading is what the step asks for; any reading will do where it asks for none in particular. */
-export function meets({ mustBe }: MeasureAsk, value: Quantity): boolean {
-  if (mustBe === undefined) return true;
-  if (mustBe === 'zero') return Math.abs(si(value)) <= (ZERO[value.dimension] ?? 0);
-  if ('below' in mustBe) return si(value) < si(mustBe.below);
-  const [from, to] = [si(mustBe.from), si(mustBe.to)];
-  const slack = ROUNDING * Math.abs(to);
-  return si(value) >= from - slack && si(value) <= to + slack;
 }

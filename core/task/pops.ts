@@ -1,7 +1,7 @@
 import type { EntryOf, Screw } from '../job';
 import { valueIn, type Angle, type GaugePressure } from '../quantity';
-import type { MeasureTask } from './measure';
-import { meets } from './measure';
+import type { MeasureAsk } from './measure-ask';
+import { meets } from './meets';
 import type { StepFacts } from './task-kind';
 
 /** A step that is read live: what of the curve is which figure, and the screw that brings it to its aim. */
@@ -15,11 +15,17 @@ export interface Live {
   readonly screw?: Screw;
 }
 
+/** A step as far as its pops go. */
+interface Popped {
+  readonly asks: readonly MeasureAsk[];
+  readonly live?: Live;
+}
+
 type Measured = EntryOf<'measured'>;
 
 /** What still counts: nothing from before the screw was turned, nothing up to a pop that was out of tolerance. */
 export function sinceReset(
-  { asks, live }: MeasureTask,
+  { asks, live }: Popped,
   facts: StepFacts,
   entries: readonly Measured[],
 ): readonly Measured[] {
@@ -34,7 +40,7 @@ export function sinceReset(
 }
 
 /** The figure that the next pop is kept as: each of them in turn, from the first again after a reset. */
-export function nextPop(task: MeasureTask, live: Live, facts: StepFacts): string {
+export function nextPop(task: Popped, live: Live, facts: StepFacts): string {
   const counted = sinceReset(task, facts, facts.on('measured')).filter(({ body }) =>
     live.pops.includes(body.what),
   );

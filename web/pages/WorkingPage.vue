@@ -42,7 +42,9 @@ onMounted(async () => {
   try {
     const known = await figuresFromJob(fromJob, working.value, preferences.units);
     from.value = { id: fromJob, tag: known.tag };
-    filled.value = saidOfFill(known);
+    // What came with the address is filled in already.
+    if (Object.keys(known.figures).length > 0 || Object.keys(query).length === 0)
+      filled.value = saidOfFill(known);
     for (const [name, text] of Object.entries(known.figures)) typed[name] ??= text;
   } catch (error) {
     filled.value = faultOf(error);

@@ -162,6 +162,7 @@ function fromGauge(value: Quantity, readBy: InstrumentId, watched: readonly Watc
       :step="step.id"
       @read="(torque, wrench) => onWrench && pulled(onWrench, torque, wrench)"
     />
+    <p v-if="task.live" class="label muted">Or with a gauge and a pencil:</p>
     <div v-for="ask in task.asks" :key="ask.what" class="ask" :class="{ taken: taken(ask) }">
       <QuantityField
         v-model="typed[ask.what]"
