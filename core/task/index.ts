@@ -95,7 +95,7 @@ export const plainly = (task: Task, hands: Hands): readonly PlainCommand[] =>
 export { boltProgress, type BoltProgress, type ClickVerdict, type JudgedClick } from './bolt-up';
 export type { LapsAgainst } from './lapping';
 export type { LookChoice } from './look';
-export { lastTurned, nextPop, type Live, type Turned } from './pops';
+export { lastTurned, nextPop, turnedSincePop, type Live, type Turned } from './pops';
 export { apartBy, standsAs } from './measure';
 export { meets } from './meets';
 export type { MeasureAsk } from './measure-ask';

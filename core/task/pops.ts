@@ -1,5 +1,5 @@
 import type { EntryOf, Screw } from '../job';
-import { valueIn, type Angle, type GaugePressure } from '../quantity';
+import { quantity, valueIn, type Angle, type GaugePressure } from '../quantity';
 import type { MeasureAsk } from './measure-ask';
 import { meets } from './meets';
 import type { StepFacts } from './task-kind';
@@ -64,12 +64,25 @@ export function lastTurned({ pops }: Live, facts: StepFacts): Turned | undefined
   const before = turnedAt === undefined ? undefined : read.findLast(({ seq }) => seq < turnedAt);
   if (!before) return { read: now };
   const between = turns.filter(({ seq }) => seq > before.seq && seq < last.seq);
-  const turned = between.reduce((sum, { body }) => sum + valueIn(body.by, 'turn'), 0);
   return {
     read: now,
-    before: { read: asPressure(before), turned: { dimension: 'angle', value: turned, unit: 'turn' } },
+    before: { read: asPressure(before), turned: turnsOf(between) },
   };
 }
+
+/** How far the screw has been turned since the last pop: until it pops again nobody knows what that did. */
+export function turnedSincePop({ pops }: Live, facts: StepFacts): Angle | undefined {
+  const last = facts.on('measured').findLast(({ body }) => pops.includes(body.what))?.seq ?? 0;
+  const turned = turnsOf(facts.on('screw-turned').filter(({ seq }) => seq > last));
+  return valueIn(turned, 'turn') === 0 ? undefined : turned;
+}
+
+const turnsOf = (turns: readonly EntryOf<'screw-turned'>[]): Angle =>
+  quantity(
+    'angle',
+    turns.reduce((sum, { body }) => sum + valueIn(body.by, 'turn'), 0),
+    'turn',
+  );
 
 const asPressure = ({ body: { value } }: Measured): GaugePressure => ({
   ...value,

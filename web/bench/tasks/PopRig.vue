@@ -2,10 +2,18 @@
 import { findPops, thinned } from '@dusk-wren/core/analysis';
 import { MOST_POINTS } from '@dusk-wren/core/job';
 import type { PlannedStep } from '@dusk-wren/core/plan';
-import { lastTurned, meets, nextPop, StepFacts, type Live, type TaskOf } from '@dusk-wren/core/task';
-import { formatNumber, preferredUnit, psig, quantity, valueIn } from '@dusk-wren/core/quantity';
+import {
+  lastTurned,
+  meets,
+  nextPop,
+  StepFacts,
+  turnedSincePop,
+  type Live,
+  type TaskOf,
+} from '@dusk-wren/core/task';
+import { capital, formatNumber, preferredUnit, psig, quantity, valueIn } from '@dusk-wren/core/quantity';
 import { settingTurns } from '@dusk-wren/core/workings';
-import { computed, ref, shallowRef } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import PressureChart from '../../charts/PressureChart.vue';
 import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
@@ -101,6 +109,15 @@ const inTolerance = computed(() => {
 });
 const QUARTER = 0.25;
 const turns = ref(QUARTER);
+const since = computed(() => facts.value && turnedSincePop(props.live, facts.value));
+const advised = computed(() => (advice.value ? valueIn(advice.value.result.turn, 'turn') : 0));
+watch(
+  advised,
+  (turn) => {
+    if (turn !== 0) turns.value = Math.max(0.05, Math.round(Math.abs(turn) * 20) / 20);
+  },
+  { immediate: true },
+);
 const wayWords = computed(() => {
   const turn = advice.value?.result;
   if (!turn) return '';
@@ -142,8 +159,13 @@ useKeys([{ key: 'enter', label: 'Keep this pop', run: keep, when: () => found.va
       No pop up to half again its set: stuck shut, or stopped too soon. Pressure off; nothing is struck.
     </p>
     <div v-if="live.screw && inTolerance === false && advice" class="screw">
-      <p>
-        <b>{{ live.screw }}:</b> {{ wayWords }}
+      <p v-if="since">
+        <b>{{ capital(live.screw) }}:</b> turned {{ show({ ...since, value: Math.abs(since.value) }) }}
+        {{ since.value < 0 ? 'anticlockwise' : 'clockwise' }} since the last pop. Pop it again: what that did
+        is seen then.
+      </p>
+      <p v-else>
+        <b>{{ capital(live.screw) }}:</b> {{ wayWords }}
       </p>
       <p class="label caution">
         Pressure down to a quarter under its set first, spindle held: the disc must not turn on its nozzle.
@@ -158,16 +180,23 @@ useKeys([{ key: 'enter', label: 'Keep this pop', run: keep, when: () => found.va
           step="0.05"
           inputmode="decimal"
         />
-        <BenchButton :disabled="running || !(turns > 0)" @press="turn(-1)">Turned anticlockwise</BenchButton>
-        <BenchButton :disabled="running || !(turns > 0)" @press="turn(1)">Turned clockwise</BenchButton>
+        <BenchButton :lamp="!since && advised < 0" :disabled="running || !(turns > 0)" @press="turn(-1)"
+          >Turned anticlockwise</BenchButton
+        >
+        <BenchButton :lamp="!since && advised > 0" :disabled="running || !(turns > 0)" @press="turn(1)"
+          >Turned clockwise</BenchButton
+        >
       </div>
       <WorkingPaper :steps="advice.steps" :notes="advice.notes" :source="advice.source" />
     </div>
     <StepBar>
       <BenchButton v-if="found" lamp hint="enter" @press="keep">Keep this pop</BenchButton>
-      <BenchButton v-if="!running" :lamp="!found" @press="pump">{{
-        found ? 'Let it go, pop again' : 'Pump up until it pops'
-      }}</BenchButton>
+      <BenchButton
+        v-if="!running"
+        :lamp="!found && (inTolerance !== false || since !== undefined)"
+        @press="pump"
+        >{{ found ? 'Let it go, pop again' : 'Pump up until it pops' }}</BenchButton
+      >
       <BenchButton v-else @press="stop">Stop, pressure off</BenchButton>
     </StepBar>
   </div>
