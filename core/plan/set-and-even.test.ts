@@ -71,3 +71,59 @@ it.each([
     expect(reads(at(construction, step), step, [now])).toBe(set);
   },
 );
+
+describe('a regulator (handbook part 6.6: set within 2 %, lock-up 10 % or 1 psi, no creep)', () => {
+  const set = (wanted: string) => {
+    const job = at('regulator-self-acting', 'setup.wanted');
+    reads(job, 'setup.wanted', [wanted]);
+    return job.workTo('setup.pressure');
+  };
+  it.each([
+    ['30 psig', '30.6 psig', true],
+    ['30 psig', '30.7 psig', false],
+    ['2 bar', '2.05 bar', false],
+    ['2 bar', '1.97 bar', true],
+  ])('wanted %s, flowing %s: %s', (wanted, flowing, isSet) => {
+    expect(reads(set(wanted), 'setup.pressure', [flowing])).toBe(isSet);
+  });
+  it.each([
+    [['33 psig', '33 psig'], true],
+    [['33.1 psig', '33.1 psig'], false],
+    [['32 psig', '32.3 psig'], false],
+    [['32 psig', '32 psig'], true],
+  ])('set to 30, shut %j: %s', (shut, holds) => {
+    const job = set('30 psig');
+    reads(job, 'setup.pressure', ['30 psig']);
+    expect(reads(job.workTo('test.lock-up'), 'test.lock-up', shut)).toBe(holds);
+  });
+  it('at a low set the lock-up may be one psi', () => {
+    const job = set('5 psig');
+    reads(job, 'setup.pressure', ['5 psig']);
+    expect(reads(job.workTo('test.lock-up'), 'test.lock-up', ['5.9 psig', '5.9 psig'])).toBe(true);
+  });
+});
+
+describe('a relief valve on its stand (common practice)', () => {
+  it.each([
+    ['test.lever', '188 psig', true],
+    ['test.lever', '150 psig', false],
+    ['test.lever', '260 psig', false],
+    ['test.outlet-side', '30 psig', true],
+    ['test.outlet-side', '28 psig', false],
+    ['test.outlet-side', '45 psig', true],
+  ])('%s at %s: %s', (step, pressure, holds) => {
+    const job = at('relief-spring', step, { setPressure: psig(250) });
+    expect(reads(job, step, [pressure])).toBe(holds);
+  });
+  it.each([
+    ['2700 psig', true],
+    ['2500 psig', false],
+    ['2950 psig', false],
+  ])(
+    'a shear pin of 3000 psig is tight at %s: %s (handbook part 6.6: at 90 %% of set, not popped)',
+    (held, holds) => {
+      const job = at('relief-shear-pin', 'test.tight', { setPressure: psig(3000) });
+      expect(reads(job, 'test.tight', [held])).toBe(holds);
+    },
+  );
+});

@@ -26,4 +26,4 @@ export * from './packing-section';
 export * from './shear-pin-material';
 export * from './spring-material';
 export * from './stud-material';
-export * from './wear-limits';
+export * from './common-limits';

@@ -3,7 +3,10 @@ import type { Dimension, Quantity } from '../quantity';
 
 /** Zero, less than something, or between two figures, themselves included. */
 export type Wanted =
-  'zero' | { readonly below: Quantity } | { readonly from: Quantity; readonly to: Quantity };
+  | 'zero'
+  | { readonly below: Quantity }
+  | { readonly atLeast: Quantity }
+  | { readonly from: Quantity; readonly to: Quantity };
 
 /** One figure that a step asks for. */
 export interface MeasureAsk {

@@ -11,6 +11,7 @@ export const ROUNDING = 1e-6;
 export function meets({ mustBe }: MeasureAsk, value: Quantity): boolean {
   if (mustBe === undefined) return true;
   if (mustBe === 'zero') return Math.abs(si(value)) <= (ZERO[value.dimension] ?? 0);
+  if ('atLeast' in mustBe) return si(value) >= si(mustBe.atLeast) * (1 - ROUNDING);
   if ('below' in mustBe) return si(value) < si(mustBe.below);
   const [from, to] = [si(mustBe.from), si(mustBe.to)];
   const slack = ROUNDING * Math.abs(to);

@@ -58,3 +58,4 @@ export { seatWedgeDrop } from './seats/wedge-drop';
 export { seatRings, PLUG_COMES_OUT } from './seats/seat-rings';
 export { turningTorque } from './actuators/turning-torque';
 export { settingTurns, type SettingTurns } from './actuators/setting-turns';
+export { regulatorLockUp } from './pressure/regulator-lock-up';

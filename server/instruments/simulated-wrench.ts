@@ -11,7 +11,7 @@ function setTo(task: PlannedStep['task'], pass: number): Torque | undefined {
   if (task.kind === 'bolt-up') return task.passes[pass]?.torque;
   if (task.kind !== 'measure') return undefined;
   const wanted = task.asks.find(({ dimension }) => dimension === 'torque')?.mustBe;
-  if (wanted === undefined || wanted === 'zero' || 'below' in wanted) return undefined;
+  if (wanted === undefined || wanted === 'zero' || !('from' in wanted)) return undefined;
   const { from, to } = wanted;
   return quantity('torque', (valueIn(from, 'lbf·ft') + valueIn(to, 'lbf·ft')) / 2, 'lbf·ft');
 }

@@ -1,6 +1,6 @@
 import { psig, quantity, valueIn, type GaugePressure } from '../../quantity';
 import { CODE_OF_STAMP, mediumOf, POP_SPREAD, type HazardousMedium } from '../../standards';
-import type { Live, MeasureAsk, Task } from '../../task';
+import type { Live, MeasureAsk, MeasureTask, Task } from '../../task';
 import { leakAllowance, reliefSet } from '../../workings';
 import { onStep } from '../../job';
 import { CAUTIONS } from '../cautions';
@@ -104,6 +104,16 @@ export function popsTask(c: Context): Task {
     agree: { what: POPS, within: quantity('pressure difference', apart, 'psi') },
     shown: worked.value,
   };
+}
+
+/** Lifted by its lever at three quarters of set or more, and under it (common practice). */
+export function leverTask(c: Context): MeasureTask {
+  const aim = aimOf(c);
+  const ask = pressureAsk('pressure when it was lifted', shareOfSet(c, 0.75));
+  if (!aim) return { kind: 'measure', asks: [ask] };
+  const psi = valueIn(aim, 'psig');
+  // A gauge shows whole psi.
+  return { kind: 'measure', asks: [{ ...ask, mustBe: { from: psig(0.75 * psi - 1), to: aim } }] };
 }
 
 /** Media whose relief valves are tested for tightness with water; the others with air (API 527). */

@@ -8,6 +8,7 @@ import { measured } from '../blocks/measured';
 import {
   AS_FOUND,
   asFoundLive,
+  leverTask,
   coldSetTask,
   letDownAfter,
   poppedBy,
@@ -365,10 +366,8 @@ function set(c: Context, { balancedBy, pilot }: ReliefDisc): Draft[] {
         ...(balancedBy === 'bellows' ? {} : { optional: 'only where its outlet is closed to a header' }),
         parts: ['bonnet gasket', 'bellows'],
         task: taken({
-          what: 'pressure held at the outlet',
-          dimension: 'gauge pressure',
-          example: '30 psig',
-          instrument: 'gauge',
+          ...pressureAsk('pressure held at the outlet', '30 psig'),
+          mustBe: { atLeast: psig(30) },
         }),
         minutes: 8,
       },
@@ -380,12 +379,7 @@ function set(c: Context, { balancedBy, pilot }: ReliefDisc): Draft[] {
           caution: `${CAUTIONS.pressure} Ear protection.`,
           tools: ['test rig'],
           parts: ['lifting lever'],
-          task: taken({
-            what: 'pressure when it was lifted',
-            dimension: 'gauge pressure',
-            example: shareOfSet(c, 0.75),
-            instrument: 'gauge',
-          }),
+          task: leverTask(c),
           minutes: 4,
         },
       {

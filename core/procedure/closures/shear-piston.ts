@@ -1,3 +1,6 @@
+import { psig, valueIn } from '../../quantity';
+import type { MeasureAsk } from '../../task';
+import { pressureAsk } from '../blocks/asks';
 import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft } from '../draft';
 import { proving, rebuild, sequence, setUp, strip } from '../sequence';
@@ -192,14 +195,20 @@ function proved(c: Context): Draft[] {
         why: 'Nothing past the piston. It is not popped: that spends the pin.',
         caution: CAUTIONS.pressure,
         parts: ['relief piston'],
-        task: {
-          kind: 'measure',
-          asks: [
-            { what: 'pressure held', dimension: 'gauge pressure', example: '2700 psig', instrument: 'gauge' },
-          ],
-        },
+        task: taken(heldUnderSet(c)),
         minutes: 10,
       },
     ]),
   ];
+}
+
+/** Nine tenths of its set, as near as a gauge is read: nearer to it the pin is spent. */
+function heldUnderSet({ valve }: Context): MeasureAsk {
+  const set = valve.plate?.setPressure;
+  if (!set) return pressureAsk('pressure held', '2700 psig');
+  const psi = valueIn(set, 'psig');
+  return {
+    ...pressureAsk('pressure held', `${Math.round(0.9 * psi)} psig`),
+    mustBe: { from: psig(0.88 * psi), to: psig(0.92 * psi) },
+  };
 }

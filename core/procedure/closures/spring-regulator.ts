@@ -1,5 +1,10 @@
-import { capital } from '../../quantity';
+import { capital, formatExactly, psig, valueIn, type GaugePressure } from '../../quantity';
+import { REGULATOR_LIMITS } from '../../standards';
+import type { MeasureTask } from '../../task';
 import type { SpringRegulator } from '../../valve';
+import { regulatorLockUp } from '../../workings';
+import { pressureAsk } from '../blocks/asks';
+import { taken } from '../blocks/taken';
 import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft } from '../draft';
 import { proving, rebuild, sequence, setUp, strip } from '../sequence';
@@ -156,47 +161,76 @@ const CAP_FROM_BELOW = {
   tools: ['soft hammer', 'two spanners'],
 } as const;
 
+const [WANTED, FLOWING] = ['outlet pressure wanted', 'outlet pressure, flowing'];
+const [SHUT, LATER] = ['outlet pressure, a minute after it is shut', 'outlet pressure, five minutes later'];
+
+/** A pressure as this job has read it last. */
+function readLast({ state }: Context, what: string): GaugePressure | undefined {
+  const value = state.records.measured.findLast(({ body }) => body.what === what)?.body.value;
+  return value?.dimension === 'gauge pressure' ? { ...value, dimension: 'gauge pressure' } : undefined;
+}
+
+/** Within its tolerance of what is wanted, once that is known. */
+function setFlowing(c: Context): MeasureTask {
+  const wanted = readLast(c, WANTED);
+  if (!wanted) return taken(pressureAsk(FLOWING, '30 psig'));
+  const worked = regulatorLockUp.work({ wanted, flowing: wanted });
+  if (!worked.ok) return taken(pressureAsk(FLOWING, '30 psig'));
+  const { lowest: from, highest: to } = worked.value.result;
+  const ask = { ...pressureAsk(FLOWING, formatExactly(wanted)), mustBe: { from, to } };
+  return { ...taken(ask), shown: worked.value };
+}
+
+/** Shut, it rises a little and stands: at most so far after a minute, and no further after five more. */
+function lockedUp(c: Context): MeasureTask {
+  const [wanted, flowing, shut] = [readLast(c, WANTED), readLast(c, FLOWING), readLast(c, SHUT)];
+  const unknown = taken(pressureAsk(SHUT, '30.5 psig'), pressureAsk(LATER, '30.5 psig'));
+  if (!wanted || !flowing) return unknown;
+  const worked = regulatorLockUp.work({ wanted, flowing });
+  if (!worked.ok) return unknown;
+  const { most } = worked.value.result;
+  const example = formatExactly(flowing);
+  const creeps = psig(valueIn(shut ?? most, 'psig') + CREEP_SHOWS_PSI);
+  return {
+    ...taken(
+      { ...pressureAsk(SHUT, example), mustBe: { from: psig(0), to: most } },
+      { ...pressureAsk(LATER, example), mustBe: { from: psig(0), to: creeps } },
+    ),
+    shown: worked.value,
+  };
+}
+
+/** What a test gauge shows of a creep. */
+const CREEP_SHOWS_PSI = REGULATOR_LIMITS.creepShows / 6894.757;
+
 function set(c: Context): Draft[] {
   return [
     ...sequence(c, setUp(REGULATOR, [], 'bench set'), [
       {
+        id: 'setup.wanted',
+        title: 'The pressure it is set to',
+        why: 'By the plate or the owner, with the highest and lowest at its inlet: everything after is held against it.',
+        task: taken(pressureAsk(WANTED, '30 psig')),
+        minutes: 2,
+      },
+      {
         id: 'setup.pressure',
         title: 'Set by gauge, flowing',
-        why: 'Screw in until the outlet stands at its pressure with a little flow.',
+        why: 'Screw in until the outlet stands at its pressure with a little steady flow: within 2 %.',
         caution: CAUTIONS.pressure,
         tools: ['test gauge'],
         parts: ['adjusting screw'],
-        task: {
-          kind: 'measure',
-          asks: [
-            {
-              what: 'outlet pressure, flowing',
-              dimension: 'gauge pressure',
-              example: '30 psig',
-              instrument: 'gauge',
-            },
-          ],
-        },
+        task: setFlowing(c),
         minutes: 8,
       },
     ]),
     ...sequence(c, proving(REGULATOR), [
       {
         id: 'test.lock-up',
-        title: 'Lock-up: shut the outlet and watch the gauge',
+        title: 'Lock-up: shut the outlet slowly and watch the gauge',
         why: 'It rises a little and stands. Creeping up at no flow is the seat, or dirt on it.',
         caution: CAUTIONS.pressure,
-        task: {
-          kind: 'measure',
-          asks: [
-            {
-              what: 'outlet pressure, no flow',
-              dimension: 'gauge pressure',
-              example: '32 psig',
-              instrument: 'gauge',
-            },
-          ],
-        },
+        task: lockedUp(c),
         minutes: 8,
       },
     ]),

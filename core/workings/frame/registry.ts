@@ -55,6 +55,7 @@ import { stemWear } from '../measuring/stem-wear';
 import { springLength } from '../measuring/spring-length';
 import { seatRings } from '../seats/seat-rings';
 import { settingTurns } from '../actuators/setting-turns';
+import { regulatorLockUp } from '../pressure/regulator-lock-up';
 import { turningTorque } from '../actuators/turning-torque';
 import { fitInterference } from '../measuring/fit-interference';
 import { hardnessConvert } from '../measuring/hardness-convert';
@@ -141,6 +142,7 @@ export const SUBJECTS: readonly Subject[] = [
       register(gateThrust),
       register(quarterTurnTorque),
       register(turningTorque),
+      register(regulatorLockUp),
       register(settingTurns),
       register(positionerStroke),
       register(signatureAnalyse),

@@ -227,3 +227,27 @@ describe('test.stored-energy (ASME PCC-2 article 501)', () => {
     expect(refusal('test.stored-energy', raw).code).toBe('input.invalid');
   });
 });
+
+describe('regulator.lock-up (handbook part 6.6)', () => {
+  const on = { wanted: '30 psig', flowing: '30.2 psig' };
+  it.each([
+    [{ ...on }, 'fit'],
+    [{ ...on, shut: '33 psig', later: '33 psig' }, 'fit'],
+    [{ ...on, shut: '33.2 psig' }, 'not fit'],
+    [{ ...on, shut: '32 psig', later: '32.5 psig' }, 'not fit'],
+    [{ wanted: '30 psig', flowing: '31 psig' }, 'not fit'],
+    [{ wanted: '5 psig', flowing: '5 psig', shut: '5.9 psig' }, 'fit'],
+    [{ wanted: '2 bar', flowing: '2 bar', shut: '2.19 bar' }, 'fit'],
+  ])('%j: %s', (raw, verdict) => {
+    expect(ask('regulator.lock-up', raw).result['verdict']).toBe(verdict);
+  });
+  it('says lock-up, limit and creep', () => {
+    const found = ask('regulator.lock-up', { ...on, shut: '32 psig', later: '32 psig' });
+    expect(found.in('lockUp', 'psi')).toBeCloseTo(1.8, 6);
+    expect(found.in('most', 'psig')).toBeCloseTo(33, 6);
+    expect(found.in('creep', 'psi')).toBeCloseTo(0, 9);
+  });
+  it('refuses the later reading without the first', () => {
+    expect(refusal('regulator.lock-up', { ...on, later: '32 psig' }).code).toBe('input.conflict');
+  });
+});

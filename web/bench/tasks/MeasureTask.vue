@@ -55,6 +55,7 @@ const isOff = (ask: MeasureAsk) => {
 function wantedWords({ mustBe }: MeasureAsk): string {
   if (mustBe === undefined || mustBe === 'zero') return '';
   if ('below' in mustBe) return `below ${show(mustBe.below)}`;
+  if ('atLeast' in mustBe) return `at least ${show(mustBe.atLeast)}`;
   const [from, to] = [show(mustBe.from), show(mustBe.to)];
   return from === to ? from : `${from} to ${to}`;
 }

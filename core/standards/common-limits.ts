@@ -25,3 +25,13 @@ export const TURNING_TORQUE: Source = { ...COMMON_PRACTICE, name: 'Turning torqu
 
 /** Share of what it was: over the one it binds, under the other something is worn or slack. */
 export const TURNING_TORQUE_LIMITS = { most: 1.25, least: 0.75 } as const;
+
+export const REGULATOR: Source = { ...COMMON_PRACTICE, name: 'Set and lock-up of a regulator' };
+
+/** Shares of set; pascals: 1 psi, and a tenth of it, which is what a test gauge shows. */
+export const REGULATOR_LIMITS = {
+  setWithin: 0.02,
+  lockUpShare: 0.1,
+  lockUpLeast: 6894.757,
+  creepShows: 690,
+} as const;
