@@ -22,3 +22,4 @@ export * from './bluing';
 export { ringPoint, ringSpan, ringStretch } from './ring-path';
 export { findPops, type Pop } from './pops';
 export { thinned } from './thinned';
+export { niceTop, plotPath, type PlotBox } from './plot';

@@ -18,6 +18,7 @@ import { asFound, asLeft, measuredSizes, pairs, type Pair } from './found-and-le
 import { instrumentsIn, peopleIn } from './people';
 import { plateOf, type PlateLine } from './plate';
 import { testLines, type TestLine } from './pressure-tests';
+import { keptCurves, type KeptCurves } from './kept-curves';
 import { runoutTurn, type RunoutTurn } from './runout-plot';
 import { torqueTable, type TorqueTable } from './torques';
 
@@ -41,6 +42,8 @@ export interface Certificate {
   readonly pairs: readonly Pair[];
   readonly rings: readonly RingPair[];
   readonly runout?: RunoutTurn;
+  /** Pressure over time, where a reading was taken off a curve. */
+  readonly curves: readonly KeptCurves[];
   readonly measured: readonly string[];
   readonly asFound: readonly string[];
   readonly asLeft: readonly string[];
@@ -89,6 +92,7 @@ export function certificate(
     pairs: pairs(state, current, system),
     rings: ringPairs(state, current, system),
     ...runoutOf(state, current),
+    curves: keptCurves(state, system),
     measured: measuredSizes(state, current, system),
     asFound: asFound(state, current, system),
     asLeft: asLeft(state, current, system),

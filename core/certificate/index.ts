@@ -4,6 +4,7 @@ export { evidence, type BlueRing, type Evidence, type RingPair } from './evidenc
 export { importOf } from './imported';
 export { isolationSheet, type IsolationSheet, type SheetEnergy, type SheetPoint } from './isolation-sheet';
 export { type Pair } from './found-and-left';
+export { type KeptCurves } from './kept-curves';
 export { type RunoutTurn } from './runout-plot';
 export { plateOf, type PlateLine } from './plate';
 export { type TestLine } from './pressure-tests';

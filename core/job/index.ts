@@ -37,6 +37,7 @@ export {
   type Fact,
   type StepEventKind,
 } from './registry';
+export { measuredLast } from './measured-last';
 export { SCREWS, type Screw } from './events/screw-turned';
 export { MOST_POINTS } from './events/curve-kept';
 export { PLACE_WORDS, PLACES, type Place } from './places';

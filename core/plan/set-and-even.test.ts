@@ -127,3 +127,28 @@ describe('a relief valve on its stand (common practice)', () => {
     },
   );
 });
+
+describe('the weight of a dump valve (statics of the lever: head × area × arm = W x + moment)', () => {
+  const figures = ['4 psi', '20 in²', '1.5 in', '20 lbf', '40 lbf·in'];
+  it.each([
+    ['4 in', true],
+    ['4.2 in', true],
+    ['4.5 in', false],
+    ['101 mm', true],
+    ['14 in', false],
+  ])(
+    '4 psi on 20 in² at 1.5 in, 20 lbf, lever 40 lbf·in: it goes to 4 in; found at %s: %s',
+    (place, placed) => {
+      const job = at('dump-weight-lever', 'setup.head');
+      reads(job, 'setup.head', figures);
+      expect(reads(job.workTo('setup.weight'), 'setup.weight', [place])).toBe(placed);
+    },
+  );
+});
+
+it.each([
+  [['5 pieces', '5 pieces'], true],
+  [['5 pieces', '4 pieces'], false],
+])('a solenoid opens and shuts every time: %j, %s (handbook part 6.6: five times)', (times, holds) => {
+  expect(reads(at('solenoid-pilot', 'test.function'), 'test.function', times)).toBe(holds);
+});

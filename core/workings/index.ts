@@ -59,3 +59,4 @@ export { seatRings, PLUG_COMES_OUT } from './seats/seat-rings';
 export { turningTorque } from './actuators/turning-torque';
 export { settingTurns, type SettingTurns } from './actuators/setting-turns';
 export { regulatorLockUp } from './pressure/regulator-lock-up';
+export { leverWeight } from './relief/lever-weight';

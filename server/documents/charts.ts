@@ -1,6 +1,6 @@
-import { ringStretch } from '@dusk-wren/core/analysis';
-import type { BlueRing, RingPair, RunoutTurn } from '@dusk-wren/core/certificate';
-import { si, valueIn, type Ratio } from '@dusk-wren/core/quantity';
+import { plotPath, ringStretch } from '@dusk-wren/core/analysis';
+import type { BlueRing, KeptCurves, RingPair, RunoutTurn } from '@dusk-wren/core/certificate';
+import { formatNumber, si, valueIn, type Ratio } from '@dusk-wren/core/quantity';
 import type { Content } from 'pdfmake/interfaces';
 
 const INK = '#25212d';
@@ -87,5 +87,34 @@ export function shareBar(share: Ratio, passed: boolean): Content {
   return {
     svg: `<svg viewBox="0 0 62 8"><rect x="1" y="1" width="60" height="6" fill="none" stroke="${MUTED}"/><rect x="1" y="1" width="${width.toFixed(1)}" height="6" fill="${passed ? FIT : OVER}"/></svg>`,
     width: 48,
+  };
+}
+
+const DASHES = ['0', '9 5', '3 4', '12 4 3 4'];
+
+/** Pressure over time, the curves of one step over each other. */
+export function curveChart({ step, unit, seconds, most, curves }: KeptCurves): Content {
+  const box = { width: 400, height: 130, right: seconds, top: most };
+  const lines = curves
+    .map(
+      ({ points }, i) =>
+        `<path d="${plotPath(points, box)}" fill="none" stroke="${BLUE}" stroke-width="1.8" stroke-dasharray="${DASHES[i % DASHES.length] ?? '0'}"/>`,
+    )
+    .join('');
+  const named = curves.map(({ what, simulated }, i) => {
+    const drawn = ['whole', 'dashed', 'dotted', 'dash and dot'][i % DASHES.length] ?? '';
+    return `${what}${curves.length > 1 ? ` (${drawn})` : ''}${simulated ? ', simulated' : ''}`;
+  });
+  return {
+    unbreakable: true,
+    margin: [0, 6, 0, 0],
+    stack: [
+      { text: `${step}: to ${formatNumber(most, 1)} ${unit}, ${formatNumber(seconds, 0)} s`, bold: true },
+      {
+        svg: `<svg viewBox="-2 -4 406 140"><path d="M0 0V130H400" fill="none" stroke="${MUTED}"/><path d="M0 0H400M0 65H400" stroke="${METAL}"/>${lines}</svg>`,
+        width: 300,
+      },
+      { text: named.join('; '), style: 'small' },
+    ],
   };
 }

@@ -3,6 +3,7 @@ import { certificate } from '@dusk-wren/core/certificate';
 import { formatNumber, valueIn, type Torque } from '@dusk-wren/core/quantity';
 import { computed } from 'vue';
 import { sayDay, sayTime } from '../parts/dates';
+import KeptCurvePlot from '../charts/KeptCurvePlot.vue';
 import RunoutPlot from '../charts/RunoutPlot.vue';
 import RingPairs from '../drawings/RingPairs.vue';
 import ContactRing from '../parts/ContactRing.vue';
@@ -87,6 +88,15 @@ const RING = (verdict: string) =>
         />
       </section>
     </div>
+    <section v-if="paper.curves.length > 0">
+      <h2>Curves</h2>
+      <div class="found">
+        <section v-for="kept in paper.curves" :key="kept.step">
+          <h3>{{ kept.step }}</h3>
+          <KeptCurvePlot :kept="kept" />
+        </section>
+      </div>
+    </section>
     <div class="found">
       <section>
         <h2>As found</h2>

@@ -1,6 +1,7 @@
 import { BOX as BOX_FIGURES, STEM } from '../../inspection';
 import { must } from '../../problem';
 import { si, type Length } from '../../quantity';
+import { measuredLast } from '../../job';
 import { closureOf, packedBox } from '../../valve';
 import { packingRings } from '../../workings';
 import { CAUTIONS } from '../cautions';
@@ -86,10 +87,10 @@ export function packing(c: Context): Task {
   const sheet = packedBox(c.features);
   if (!sheet) return { kind: 'do' };
   const found = {
-    stem: measured(c, 'stem diameter') ?? c.features.stem.diameter,
-    bore: measured(c, 'box bore') ?? sheet.bore,
-    depth: measured(c, 'box depth') ?? sheet.depth,
-    glandEntry: measured(c, 'gland entry') ?? sheet.glandEntry,
+    stem: measuredLast(c.state, 'stem diameter', 'length') ?? c.features.stem.diameter,
+    bore: measuredLast(c.state, 'box bore', 'length') ?? sheet.bore,
+    depth: measuredLast(c.state, 'box depth', 'length') ?? sheet.depth,
+    glandEntry: measuredLast(c.state, 'gland entry', 'length') ?? sheet.glandEntry,
   };
   if (!found.stem || !found.bore || !found.depth || !found.glandEntry) return { kind: 'do' };
   const input = {
@@ -98,9 +99,9 @@ export function packing(c: Context): Task {
     depth: found.depth,
     glandEntry: found.glandEntry,
     style: sheet.style,
-    ...known('lanternRing', measured(c, LANTERN.what)),
-    ...known('portDepth', measured(c, PORT.what)),
-    ...known('bottomBushing', measured(c, ADAPTERS.what)),
+    ...known('lanternRing', measuredLast(c.state, LANTERN.what, 'length')),
+    ...known('portDepth', measuredLast(c.state, PORT.what, 'length')),
+    ...known('bottomBushing', measuredLast(c.state, ADAPTERS.what, 'length')),
   };
   const worked = packingRings.work(input);
   if (!worked.ok) return { kind: 'do' };
@@ -149,8 +150,3 @@ function openedHow({ features }: Context, style: string): PackingTask['opened'] 
 
 const known = <K extends string>(name: K, value: Length | undefined) =>
   (value === undefined ? {} : { [name]: value }) as Partial<Record<K, Length>>;
-
-function measured({ state }: Context, what: string): Length | undefined {
-  const value = state.records.measured.findLast(({ body }) => body.what === what)?.body.value;
-  return value?.dimension === 'length' ? { ...value, dimension: 'length' } : undefined;
-}

@@ -1,4 +1,6 @@
-import { seenRound, settledRound } from '../blocks/taken';
+import { quantity } from '../../quantity';
+import type { MeasureAsk } from '../../task';
+import { countAsk, seenRound, settledRound, taken } from '../blocks/taken';
 import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft } from '../draft';
 import { proving, rebuild, sequence, strip } from '../sequence';
@@ -110,6 +112,14 @@ function together(c: Context): Draft[] {
   ]);
 }
 
+const TIMES = quantity('count', 5, 'pieces');
+
+/** Five of five: one that it misses is a coil, an armature or an orifice on its way out (common practice). */
+const everyTime = (what: string): MeasureAsk => ({
+  ...countAsk(what, '5 pieces'),
+  mustBe: { from: TIMES, to: TIMES },
+});
+
 function proved(c: Context): Draft[] {
   return [
     ...sequence(c, proving(PILOT, ['rebuilt']), [
@@ -127,6 +137,7 @@ function proved(c: Context): Draft[] {
         why: 'Does not open or shut: equalising orifice. Does not hold: pilot orifice, diaphragm, armature.',
         caution: CAUTIONS.pressure,
         parts: ['diaphragm', 'pilot orifice'],
+        task: taken(everyTime('times it opened'), everyTime('times it shut and held')),
         minutes: 6,
       },
     ]),

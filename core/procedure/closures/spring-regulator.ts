@@ -1,4 +1,5 @@
-import { capital, formatExactly, psig, valueIn, type GaugePressure } from '../../quantity';
+import { measuredLast } from '../../job';
+import { capital, formatExactly, psig, valueIn } from '../../quantity';
 import { REGULATOR_LIMITS } from '../../standards';
 import type { MeasureTask } from '../../task';
 import type { SpringRegulator } from '../../valve';
@@ -164,15 +165,9 @@ const CAP_FROM_BELOW = {
 const [WANTED, FLOWING] = ['outlet pressure wanted', 'outlet pressure, flowing'];
 const [SHUT, LATER] = ['outlet pressure, a minute after it is shut', 'outlet pressure, five minutes later'];
 
-/** A pressure as this job has read it last. */
-function readLast({ state }: Context, what: string): GaugePressure | undefined {
-  const value = state.records.measured.findLast(({ body }) => body.what === what)?.body.value;
-  return value?.dimension === 'gauge pressure' ? { ...value, dimension: 'gauge pressure' } : undefined;
-}
-
 /** Within its tolerance of what is wanted, once that is known. */
 function setFlowing(c: Context): MeasureTask {
-  const wanted = readLast(c, WANTED);
+  const wanted = measuredLast(c.state, WANTED, 'gauge pressure');
   if (!wanted) return taken(pressureAsk(FLOWING, '30 psig'));
   const worked = regulatorLockUp.work({ wanted, flowing: wanted });
   if (!worked.ok) return taken(pressureAsk(FLOWING, '30 psig'));
@@ -183,7 +178,11 @@ function setFlowing(c: Context): MeasureTask {
 
 /** Shut, it rises a little and stands: at most so far after a minute, and no further after five more. */
 function lockedUp(c: Context): MeasureTask {
-  const [wanted, flowing, shut] = [readLast(c, WANTED), readLast(c, FLOWING), readLast(c, SHUT)];
+  const [wanted, flowing, shut] = [
+    measuredLast(c.state, WANTED, 'gauge pressure'),
+    measuredLast(c.state, FLOWING, 'gauge pressure'),
+    measuredLast(c.state, SHUT, 'gauge pressure'),
+  ];
   const unknown = taken(pressureAsk(SHUT, '30.5 psig'), pressureAsk(LATER, '30.5 psig'));
   if (!wanted || !flowing) return unknown;
   const worked = regulatorLockUp.work({ wanted, flowing });

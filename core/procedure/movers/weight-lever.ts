@@ -1,6 +1,10 @@
-import { phrase, quantity } from '../../quantity';
+import { measuredLast } from '../../job';
+import { formatExactly, inches, phrase, quantity, valueIn } from '../../quantity';
+import type { MeasureAsk, MeasureTask } from '../../task';
 import type { WeightLever } from '../../valve';
+import { leverWeight } from '../../workings';
 import { lengthAsk } from '../blocks/asks';
+import { taken } from '../blocks/taken';
 import { feature, type Context, type Draft } from '../draft';
 import { rebuild, sequence, setUp, strip } from '../sequence';
 import type { MoverProcedure } from './mover';
@@ -137,22 +141,61 @@ function leverOn(c: Context, small: boolean): Draft[] {
   ]);
 }
 
+const HEAD: MeasureAsk = { what: 'head wanted', dimension: 'pressure difference', example: '4 psi' };
+const AREA: MeasureAsk = { what: 'area of the diaphragm', dimension: 'area', example: '28 in²' };
+const ARM: MeasureAsk = {
+  what: 'shaft to stem',
+  dimension: 'length',
+  example: '1.5 in',
+  instrument: 'caliper',
+};
+const WEIGHT: MeasureAsk = { what: 'the weight', dimension: 'force', example: '20 lbf' };
+const MOMENT: MeasureAsk = { what: 'moment of the lever itself', dimension: 'torque', example: '40 lbf·in' };
+const BALANCED = [HEAD, AREA, ARM, WEIGHT, MOMENT];
+/** As near as a weight is slid by hand. */
+const PLACED = inches(1 / 4);
+
+/** Where the weight balances what was measured, once it was. */
+function weightPlaced(c: Context): MeasureTask {
+  const ask = lengthAsk('weight from the shaft', '6.4 in');
+  const { state } = c;
+  const head = measuredLast(state, HEAD.what, 'pressure difference');
+  const diaphragmArea = measuredLast(state, AREA.what, 'area');
+  const shortArm = measuredLast(state, ARM.what, 'length');
+  const weight = measuredLast(state, WEIGHT.what, 'force');
+  const leverMoment = measuredLast(state, MOMENT.what, 'torque');
+  if (!head || !diaphragmArea || !shortArm || !weight || !leverMoment) return taken(ask);
+  const worked = leverWeight.work({ head, diaphragmArea, shortArm, weight, leverMoment });
+  if (!worked.ok) return taken(ask);
+  const { position } = worked.value.result;
+  const inch = valueIn(position, 'in');
+  const by = (way: number) => inches(Math.max(0, inch + way * valueIn(PLACED, 'in')));
+  return {
+    ...taken({ ...ask, example: formatExactly(position), mustBe: { from: by(-1), to: by(1) } }),
+    shown: worked.value,
+  };
+}
+
 function balanced(c: Context): Draft[] {
   return sequence(c, setUp(LEVER, [], 'bench set'), [
     {
+      id: 'setup.head',
+      title: 'What the weight has to balance',
+      why: 'Head, area, arm, weight and the lever’s own moment: the place of the weight is computed from these, not guessed at the vessel.',
+      parts: ['weight', 'lever'],
+      tools: ['rule'],
+      task: taken(...BALANCED),
+      minutes: 6,
+    },
+    {
       id: 'setup.weight',
-      title: 'Weight position: balance the hydrostatic head, recomputed',
-      why: 'From the head, the seat and the lever: the working lever.weight gives the place.',
+      title: 'Weight to its place on the lever',
+      why: phrase`Where head and lever balance, within ${PLACED}: further out it dumps later.`,
       caution: 'Hands clear of the lever: it falls when the vessel dumps.',
       parts: ['weight', 'lever'],
       tools: ['rule'],
-      task: {
-        kind: 'measure',
-        asks: [
-          { what: 'weight from the shaft', dimension: 'length', example: '14 in', instrument: 'caliper' },
-        ],
-      },
-      minutes: 10,
+      task: weightPlaced(c),
+      minutes: 6,
     },
     {
       id: 'setup.lever',
