@@ -58,7 +58,7 @@ test('a control valve with half travel, from symptom to strip: found, isolated b
     const take = inHand(page).getByRole('button', { name: 'Take this reading' });
     await expect(take).toBeDisabled();
     await expect(inHand(page).getByText(/Still falling: .* in 5 s/)).toBeVisible();
-    await expect(inHand(page).locator('.reading')).toHaveText(/^0 psig$/, { timeout: 20_000 });
+    await expect(inHand(page).locator('.live-reading')).toHaveText(/^0 psig$/, { timeout: 20_000 });
     await expect(take).toBeEnabled({ timeout: 20_000 });
     await inHand(page).getByRole('button', { name: 'Take this reading' }).click();
     await workTo(page, 'Two sign the isolation');
@@ -177,7 +177,7 @@ test('two people on an isolation: a block valve that passes stops the sheet', as
     .getByRole('button', { name: /Watch the gauge again|Open the vent/ })
     .click();
   await expect(inHand(page).getByText('Steady for 5 s.')).toBeVisible({ timeout: 20_000 });
-  await expect(inHand(page).locator('.reading')).toHaveText(/^[1-9]\d*(\.\d)? psig$/);
+  await expect(inHand(page).locator('.live-reading')).toHaveText(/^[1-9]\d*(\.\d)? psig$/);
   await inHand(page).getByRole('button', { name: 'Take this reading' }).click();
   await expect(inHand(page).getByRole('alert')).toContainText('a block valve may pass');
   await expect(page.locator('#step-isolate\\.sign')).toHaveClass(/waits/);

@@ -95,6 +95,6 @@ test('a valve that will not come to zero is not opened', async ({ page }) => {
   await inHand(page)
     .getByRole('button', { name: /watch the gauge/i })
     .click();
-  await expect(inHand(page).locator('.reading')).toContainText(/29\d(\.\d)? psig/, { timeout: 20_000 });
+  await expect(inHand(page).locator('.live-reading')).toContainText(/29\d(\.\d)? psig/, { timeout: 20_000 });
   await expect(page.locator('[id="step-strip.slack"]')).toHaveClass(/waits/);
 });

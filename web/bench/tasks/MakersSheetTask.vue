@@ -5,8 +5,8 @@ import { capital, type Quantity } from '@dusk-wren/core/quantity';
 import { computed, reactive, ref } from 'vue';
 import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
-import QuantityField from '../../parts/QuantityField.vue';
 import { useJob } from '../../stores/job';
+import SheetFigure from '../SheetFigure.vue';
 import StepBar from '../StepBar.vue';
 import StepForm from '../StepForm.vue';
 
@@ -72,66 +72,52 @@ useKeys([{ key: 'x', label: 'No sheet at hand', run: none }]);
       />
       <v-text-field v-model="revision" label="Revision" autocomplete="off" maxlength="20" />
     </div>
-    <div v-if="task.joint" class="row">
-      <QuantityField
-        v-model="jointTorque"
-        label="Torque of the joint"
-        dimension="torque"
-        example="90 ft-lb"
-      />
-      <v-text-field
-        v-model="pages.jointTorque"
-        :disabled="!jointTorque"
-        label="Page (joint)"
-        maxlength="20"
-      />
-    </div>
-    <div v-if="task.gland" class="row">
-      <QuantityField
-        v-model="glandTorque"
-        label="Torque of the gland"
-        dimension="torque"
-        example="15 ft-lb"
-      />
-      <v-text-field
-        v-model="pages.glandTorque"
-        :disabled="!glandTorque"
-        label="Page (gland)"
-        maxlength="20"
-      />
-    </div>
-    <div v-for="each in others" :key="each.place" class="row">
-      <QuantityField
-        v-model="each.value"
-        :label="`Torque of the ${each.place}`"
-        dimension="torque"
-        example="40 ft-lb"
-      />
-      <v-text-field
-        v-model="each.page"
-        :disabled="!each.value"
-        :label="`Page (${each.place})`"
-        maxlength="20"
-      />
-    </div>
-    <div v-for="each in newLengths" :key="each.what" class="row">
-      <QuantityField
-        v-model="each.value"
-        :label="`${capital(each.what)}, new`"
-        dimension="length"
-        example="5 thou"
-      />
-      <v-text-field
-        v-model="each.page"
-        :disabled="!each.value"
-        :label="`Page (${each.what})`"
-        maxlength="20"
-      />
-    </div>
-    <div class="row">
-      <QuantityField v-model="stemTir" label="Limit of stem runout" dimension="length" example="3 thou" />
-      <v-text-field v-model="pages.stemTir" :disabled="!stemTir" label="Page (runout)" maxlength="20" />
-    </div>
+    <SheetFigure
+      v-if="task.joint"
+      v-model:value="jointTorque"
+      v-model:page="pages.jointTorque"
+      label="Torque of the joint"
+      dimension="torque"
+      example="90 ft-lb"
+      of="joint"
+    />
+    <SheetFigure
+      v-if="task.gland"
+      v-model:value="glandTorque"
+      v-model:page="pages.glandTorque"
+      label="Torque of the gland"
+      dimension="torque"
+      example="15 ft-lb"
+      of="gland"
+    />
+    <SheetFigure
+      v-for="each in others"
+      :key="each.place"
+      v-model:value="each.value"
+      v-model:page="each.page"
+      :label="`Torque of the ${each.place}`"
+      dimension="torque"
+      example="40 ft-lb"
+      :of="each.place"
+    />
+    <SheetFigure
+      v-for="each in newLengths"
+      :key="each.what"
+      v-model:value="each.value"
+      v-model:page="each.page"
+      :label="`${capital(each.what)}, new`"
+      dimension="length"
+      example="5 thou"
+      :of="each.what"
+    />
+    <SheetFigure
+      v-model:value="stemTir"
+      v-model:page="pages.stemTir"
+      label="Limit of stem runout"
+      dimension="length"
+      example="3 thou"
+      of="runout"
+    />
     <StepBar>
       <BenchButton
         lamp

@@ -22,6 +22,7 @@ import { useJob } from '../../stores/job';
 import { usePreferences } from '../../stores/preferences';
 import InstrumentPick from '../InstrumentPick.vue';
 import StepBar from '../StepBar.vue';
+import './live-reading.css';
 import { useReadings } from '../use-readings';
 
 /** A relief valve on the rig: pumped up until it pops, the pop found in the curve; the screw by what its last turn did. */
@@ -134,11 +135,11 @@ useKeys([{ key: 'enter', label: 'Keep this pop', run: keep, when: () => found.va
 
 <template>
   <div class="pops">
-    <div class="rig">
+    <div class="live-rig">
       <PressureChart :points="points" :wanted="valueIn(live.aim, unit)" :unit="unit" :span="span" />
       <div class="now" aria-live="off">
         <InstrumentPick v-model="picked" :choices="choices" :instrument="instrument" />
-        <p class="reading number">
+        <p class="live-reading number">
           {{ now ? parts(psig(now.psig)).number : '–' }} <small>{{ unit }}</small>
         </p>
       </div>
@@ -207,20 +208,6 @@ useKeys([{ key: 'enter', label: 'Keep this pop', run: keep, when: () => found.va
   display: grid;
   gap: 10px;
 }
-.rig {
-  display: grid;
-  grid-template-columns: minmax(0, 1.6fr) minmax(150px, 1fr);
-  gap: 14px;
-  align-items: center;
-}
-.reading {
-  font-size: 46px;
-  line-height: 1;
-  color: var(--blue);
-}
-small {
-  font-size: 18px;
-}
 .found {
   display: flex;
   flex-wrap: wrap;
@@ -245,7 +232,6 @@ small {
   align-items: start;
 }
 @media (max-width: 700px) {
-  .rig,
   .turns {
     grid-template-columns: 1fr;
   }

@@ -24,6 +24,7 @@ import QuantityField from '../../parts/QuantityField.vue';
 import WorkingPaper from '../../parts/WorkingPaper.vue';
 import { useJob } from '../../stores/job';
 import StepBar from '../StepBar.vue';
+import './live-reading.css';
 import { usePreferences } from '../../stores/preferences';
 import InstrumentPick from '../InstrumentPick.vue';
 import { useReadings } from '../use-readings';
@@ -101,11 +102,11 @@ useKeys([{ key: 'enter', label: 'Keep this test', run: keep, when: () => now.val
         <span>at most</span><b>{{ task.allowed.perMinute === 0 ? 'none' : formatLeak(task.allowed) }}</b>
       </li>
     </ul>
-    <div class="rig">
+    <div class="live-rig">
       <PressureChart :points="points" :wanted="valueIn(task.pressure, unit)" :unit="unit" :span="hold + 8" />
       <div class="now" aria-live="off">
         <InstrumentPick v-model="picked" :choices="choices" :instrument="instrument" />
-        <p class="reading number">
+        <p class="live-reading number">
           {{ now ? parts(psig(now.psig)).number : '–' }} <small>{{ unit }}</small>
         </p>
         <p class="label">
@@ -188,17 +189,6 @@ useKeys([{ key: 'enter', label: 'Keep this test', run: keep, when: () => now.val
 .asked b {
   font-size: 22px;
 }
-.rig {
-  display: grid;
-  grid-template-columns: minmax(0, 1.4fr) minmax(170px, 1fr);
-  gap: 14px;
-  align-items: center;
-}
-.reading {
-  font-size: 46px;
-  line-height: 1;
-  color: var(--blue);
-}
 small {
   font-size: 18px;
 }
@@ -225,10 +215,5 @@ summary {
   display: flex;
   align-items: center;
   min-height: var(--touch);
-}
-@media (max-width: 700px) {
-  .rig {
-    grid-template-columns: 1fr;
-  }
 }
 </style>

@@ -9,6 +9,7 @@ import BenchButton from '../../parts/BenchButton.vue';
 import { usePreferences } from '../../stores/preferences';
 import InstrumentPick from '../InstrumentPick.vue';
 import StepBar from '../StepBar.vue';
+import './live-reading.css';
 import { useReadings } from '../use-readings';
 
 /** A gauge at an opened vent, watched as a curve: falling, or standing, and only then kept. */
@@ -54,7 +55,7 @@ function take(): void {
   <div class="live">
     <div class="now">
       <InstrumentPick v-model="picked" :choices="choices" :instrument="instrument" />
-      <p class="reading number" aria-live="off">
+      <p class="live-reading number" aria-live="off">
         <template v-if="live"
           >{{ parts(live).number }} <small>{{ parts(live).unit }}</small></template
         ><template v-else>–</template>
@@ -92,13 +93,5 @@ function take(): void {
   flex-wrap: wrap;
   gap: 8px 18px;
   align-items: center;
-}
-.reading {
-  font-size: 46px;
-  line-height: 1;
-  color: var(--blue);
-}
-small {
-  font-size: 24px;
 }
 </style>
