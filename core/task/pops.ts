@@ -1,4 +1,4 @@
-import type { EntryOf, Screw } from '../job';
+import { counts, type EntryOf, type Screw } from '../job';
 import { quantity, valueIn, type Angle, type GaugePressure } from '../quantity';
 import type { MeasureAsk } from './measure-ask';
 import { meets } from './meets';
@@ -23,6 +23,10 @@ interface Popped {
 
 type Measured = EntryOf<'measured'>;
 
+/** Readings by an instrument that may be relied on, or by eye. */
+const countedOn = (facts: StepFacts): readonly Measured[] =>
+  facts.on('measured').filter(({ body }) => counts(body.readBy));
+
 /** What still counts: nothing from before the screw was turned, nothing up to a pop that was out of tolerance. */
 export function sinceReset(
   { asks, live }: Popped,
@@ -41,7 +45,7 @@ export function sinceReset(
 
 /** The figure that the next pop is kept as: each of them in turn, from the first again after a reset. */
 export function nextPop(task: Popped, live: Live, facts: StepFacts): string {
-  const counted = sinceReset(task, facts, facts.on('measured')).filter(({ body }) =>
+  const counted = sinceReset(task, facts, countedOn(facts)).filter(({ body }) =>
     live.pops.includes(body.what),
   );
   return live.pops[counted.length % live.pops.length] ?? '';
@@ -54,7 +58,7 @@ export interface Turned {
 }
 
 export function lastTurned({ pops }: Live, facts: StepFacts): Turned | undefined {
-  const read = facts.on('measured').filter(({ body }) => pops.includes(body.what));
+  const read = countedOn(facts).filter(({ body }) => pops.includes(body.what));
   const turns = facts.on('screw-turned');
   const last = read.at(-1);
   if (last?.body.value.dimension !== 'gauge pressure') return undefined;
@@ -72,7 +76,7 @@ export function lastTurned({ pops }: Live, facts: StepFacts): Turned | undefined
 
 /** How far the screw has been turned since the last pop: until it pops again nobody knows what that did. */
 export function turnedSincePop({ pops }: Live, facts: StepFacts): Angle | undefined {
-  const last = facts.on('measured').findLast(({ body }) => pops.includes(body.what))?.seq ?? 0;
+  const last = countedOn(facts).findLast(({ body }) => pops.includes(body.what))?.seq ?? 0;
   const turned = turnsOf(facts.on('screw-turned').filter(({ seq }) => seq > last));
   return valueIn(turned, 'turn') === 0 ? undefined : turned;
 }

@@ -23,6 +23,7 @@ import ContactRing from '../../parts/ContactRing.vue';
 import QuantityField from '../../parts/QuantityField.vue';
 import WorkingPaper from '../../parts/WorkingPaper.vue';
 import { useJob } from '../../stores/job';
+import GasEnergy from '../GasEnergy.vue';
 import StepBar from '../StepBar.vue';
 import './live-reading.css';
 import { usePreferences } from '../../stores/preferences';
@@ -151,6 +152,7 @@ useKeys([{ key: 'enter', label: 'Keep this test', run: keep, when: () => now.val
       }}</BenchButton>
       <BenchButton v-else @press="stop">Stop, pressure off</BenchButton>
     </StepBar>
+    <GasEnergy v-if="task.fluid === 'gas'" :pressure="task.pressure" />
     <p v-for="entry in before" :key="entry.seq" class="problem">
       Tried before: {{ show(entry.body.pressure) }}, {{ said(outcomeOf(entry.body, task), entry.body.leak) }}.
     </p>
