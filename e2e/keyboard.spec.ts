@@ -40,7 +40,9 @@ class Hand {
 
 const FIGURES: Readonly<Record<string, readonly string[]>> = {
   'Push the old packing out': ['6'],
-  'Measure stem and stuffing box': ['1 1/8', '1 7/8', '3', '5/16'],
+  'Measure stem and stuffing box': ['1 1/8', '1 1/8', '1 7/8', '3', '5/16'],
+  'Gap of the bonnet at four points': ['60', '60', '60', '60'],
+  'Gland: touch, one turn, stroke three times, touch again': ['1/4', '1/4'],
 };
 
 /** The step in hand, by keys alone. */
@@ -50,12 +52,16 @@ async function byKeys(hand: Hand, step: string): Promise<void> {
   await expect(here).not.toHaveClass(/fresh/);
   const has = async (name: string | RegExp) => (await here.getByRole('button', { name }).count()) > 0;
   if (FIGURES[step]) {
+    // By its own button alone: there a figure is typed and left with Tab.
+    const byButton = (await here.getAttribute('class'))?.includes('deliberate');
     for (const figure of FIGURES[step]) {
-      await expect(here.locator('input:focus')).toHaveCount(1);
+      while ((await here.locator('input:focus').count()) === 0) await hand.key('Tab');
       await hand.type(figure);
-      await hand.key('Enter');
+      await hand.key(byButton ? 'Tab' : 'Enter');
     }
-    return;
+    if (!byButton) return;
+    await hand.to(/^Keep all/);
+    return hand.key('Enter');
   }
   if (await has('No sheet at hand')) return hand.key('x');
   if (await has('Laid out, compared')) {

@@ -39,7 +39,7 @@ class Job {
     await expect(async () => {
       job.state = must(fold((await jobAt(page, address)).entries));
       expect(await title(page).innerText()).toBe(job.inHand().title);
-    }).toPass({ timeout: 10_000 });
+    }).toPass({ timeout: 30_000 });
     return job;
   }
 

@@ -71,6 +71,7 @@ test('a relief valve that pops high is rebuilt, set by what its screw does, and 
     await page.getByRole('button', { name: /^Keep with/ }).click();
     await expect(page.getByText(/^Kept with/)).toBeVisible();
     await page.getByRole('link', { name: /^Back to/ }).click();
+    await expect(inHand(page)).toBeVisible();
   });
 
   await test.step('its screw is turned as advised until it comes to its set', async () => {

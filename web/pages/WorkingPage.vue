@@ -202,6 +202,11 @@ const command = () => ({
   flex-wrap: wrap;
   gap: 0 18px;
 }
+.ways > a {
+  display: inline-flex;
+  align-items: center;
+  min-height: var(--touch);
+}
 .shown {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(270px, 1fr));
