@@ -74,6 +74,11 @@ describe('a figure that was measured makes the call on its part (handbook part 6
     });
     expect(callOn(job, 'stem')).toBe('renew: wear 10 thou, limit 5 thou');
   });
+  it('where a shaft runs in the packing, nothing is said of the stem', () => {
+    const parts = judgesOf(defaultValve('dump-weight-lever')).map(({ part }) => part);
+    expect(parts).toContain('shaft');
+    expect(parts).not.toContain('stem');
+  });
   it('a wedge that bottoms', () => {
     const job = read(new BenchJob(defaultValve('gate-wedge')), 'inspect.wedge-travel', {
       'wear travel left': '0 in',

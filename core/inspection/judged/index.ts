@@ -26,14 +26,15 @@ const JUDGES: readonly Judge[] = [
   ...[RELIEF_GUIDE, UPPER_GUIDE, LOWER_GUIDE, CAGE_GUIDE, HINGE].map(clearanceOf),
   reliefSpring,
   cylinderBore,
-  ...(['stem', 'shaft'] as const).map(wornInPacking),
   packedBoxSection,
   doubleSeatRings,
   wedgeTravel,
 ];
 
-/** Who judges figures of a valve with these parts. */
+/** Who judges figures of a valve with these parts. Where it has a shaft, that and not a stem runs in its packing. */
 export function judgesOf(valve: Valve): readonly Judge[] {
   const parts = new Set<PartRole>(partsOf(valve).map(({ role }) => role));
-  return JUDGES.filter(({ part }) => part === undefined || parts.has(part));
+  return [...JUDGES, wornInPacking(parts.has('shaft') ? 'shaft' : 'stem')].filter(
+    ({ part }) => part === undefined || parts.has(part),
+  );
 }
