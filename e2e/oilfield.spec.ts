@@ -137,8 +137,9 @@ test('a weight-lever dump valve, whole: its kit, which way round, torques by cro
   await boltUp(page);
   await workTo(page, /plus half a turn/);
   await expect(inHand(page)).toContainText('Half a turn and no more');
-  await workTo(page, /^Weight position/);
-  await inHand(page).getByLabel('weight from the shaft').fill('360 mm');
+  await workTo(page, /^Weight to its place/);
+  await expect(inHand(page)).toContainText('wanted 6.15 in to 6.65 in');
+  await inHand(page).getByLabel('weight from the shaft').fill('163 mm');
   await inHand(page).getByRole('button', { name: 'Keep' }).click();
   await workTo(page, 'Hold: witness the test');
   await releaseHold(browser, page);

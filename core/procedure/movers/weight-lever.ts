@@ -180,7 +180,7 @@ function balanced(c: Context): Draft[] {
   return sequence(c, setUp(LEVER, [], 'bench set'), [
     {
       id: 'setup.head',
-      title: 'What the weight has to balance',
+      title: 'What the weight has to balance: the hydrostatic head and the lever',
       why: 'Head, area, arm, weight and the lever’s own moment: the place of the weight is computed from these, not guessed at the vessel.',
       parts: ['weight', 'lever'],
       tools: ['rule'],
