@@ -30,6 +30,7 @@ const open = computed(() =>
 /** On a phone the rest of the plan would keep the tray and the drawing out of reach. */
 const NEXT_ON_A_PHONE = 4;
 const narrow = useMediaQuery('(max-width: 860px)');
+const low = useMediaQuery('(max-height: 600px)');
 const allAfter = ref(false);
 const after = computed(() =>
   narrow.value && !allAfter.value ? open.value.slice(0, NEXT_ON_A_PHONE) : open.value,
@@ -56,9 +57,9 @@ watch(
   async (_now, before) => {
     stepChanged(job.inHand?.deliberate ?? false);
     fresh.start();
-    // On a low screen, as at 200 % zoom, plate and scale would fill it: there the job opens at its step.
-    if (before === undefined && !matchMedia('(max-height: 600px)').matches) return;
     await nextTick();
+    // On a low screen, as at 200 % zoom, plate and scale would fill it: there the job opens at its step.
+    if (before === undefined && !low.value) return;
     // A proposal stands over the step: it is seen first.
     const proposed = document.getElementById('scope-advice');
     (proposed ?? document.getElementById('in-hand'))?.scrollIntoView({ block: 'nearest' });
