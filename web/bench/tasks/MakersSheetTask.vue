@@ -108,7 +108,7 @@ useKeys([{ key: 'x', label: 'No sheet at hand', run: none }]);
       :label="`${capital(each.what)}, new`"
       dimension="length"
       example="5 thou"
-      :of="each.what"
+      :of="each.what.replace(/^.* of the /, '')"
     />
     <SheetFigure
       v-model:value="stemTir"

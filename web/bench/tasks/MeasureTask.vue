@@ -193,7 +193,7 @@ function fromGauge(value: Quantity, readBy: InstrumentId, watched: readonly Watc
       inside.
     </p>
     <JudgedFigures :asks="task.asks" :typed="typed" />
-    <StepBar v-if="!onGauge || ready.length > 0">
+    <StepBar v-if="!(onGauge || task.live) || ready.length > 0">
       <BenchButton
         :lamp="!onGauge && !onWrench && !task.live"
         :disabled="ready.length === 0"

@@ -17,6 +17,7 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import PressureChart from '../../charts/PressureChart.vue';
 import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
+import ContactRing from '../../parts/ContactRing.vue';
 import WorkingPaper from '../../parts/WorkingPaper.vue';
 import { useJob } from '../../stores/job';
 import { usePreferences } from '../../stores/preferences';
@@ -66,7 +67,7 @@ const figures = computed(() => {
   if (!pop) return [];
   const { simmer: heard, reseat } = props.live;
   return [
-    ...(heard !== undefined ? [{ what: heard, value: psig(pop.simmer ?? pop.pop) }] : []),
+    ...(heard !== undefined && pop.simmer !== undefined ? [{ what: heard, value: psig(pop.simmer) }] : []),
     { what: reseat, value: psig(pop.reseat) },
     { what: as.value, value: psig(pop.pop) },
   ];
@@ -103,11 +104,15 @@ const advice = computed(() => {
   });
   return worked.ok ? worked.value : undefined;
 });
+const popAsk = computed(() => props.task.asks.find(({ what }) => what === props.live.pops[0]));
 const inTolerance = computed(() => {
   const last = facts.value && lastTurned(props.live, facts.value);
-  const ask = props.task.asks.find(({ what }) => what === props.live.pops[0]);
-  return last && ask && meets(ask, last.read);
+  return last && popAsk.value && meets(popAsk.value, last.read);
 });
+/** Whether the pop that was just found is; as found none is judged here. */
+const within = computed(() =>
+  found.value && popAsk.value?.mustBe !== undefined ? meets(popAsk.value, psig(found.value.pop)) : undefined,
+);
 const QUARTER = 0.25;
 const turns = ref(QUARTER);
 const since = computed(() => facts.value && turnedSincePop(props.live, facts.value));
@@ -148,6 +153,13 @@ useKeys([{ key: 'enter', label: 'Keep this pop', run: keep, when: () => found.va
       <b class="number">{{ show(psig(found.pop)) }}</b> <span class="label">{{ as }}</span>
       <span class="label"
         >shut at <b>{{ show(psig(found.reseat)) }}</b></span
+      >
+      <span v-if="within !== undefined" class="label within" :class="within ? 'fit' : 'rework'"
+        ><ContactRing :verdict="within ? 'fit' : 'rework'" />
+        {{ within ? 'within tolerance' : 'out of tolerance' }}</span
+      >
+      <span v-if="live.simmer !== undefined && found.simmer === undefined" class="label"
+        >no simmer seen: type the first leak as it was heard</span
       >
       <span v-if="found.simmer !== undefined" class="label"
         >simmer from <b>{{ show(psig(found.simmer)) }}</b></span
@@ -213,6 +225,11 @@ useKeys([{ key: 'enter', label: 'Keep this pop', run: keep, when: () => found.va
   flex-wrap: wrap;
   gap: 2px 16px;
   align-items: baseline;
+}
+.within {
+  display: inline-flex;
+  gap: 5px;
+  align-items: center;
 }
 .found > .number {
   font-size: 26px;
