@@ -91,23 +91,19 @@ test('a relief valve that pops high is rebuilt, set by what its screw does, and 
     await expect(inHand(page).getByText('0.25 turns clockwise')).toBeVisible();
     await inHand(page).getByRole('button', { name: 'Turned anticlockwise' }).click();
     await expect(inHand(page).getByText(/since the last pop/)).toBeVisible();
-    await popsAt(page);
-    for (let i = 0; i < 4; i++) {
-      const lit = inHand(page).locator('.turns .lamp');
-      if ((await lit.count()) === 0) break;
-      await lit.click();
-      await expect(inHand(page).getByText(/since the last pop/)).toBeVisible();
-      await popsAt(page);
-    }
-    await expect(inHand(page).locator('.screw')).toHaveCount(0);
   });
 
-  await test.step('three that agree, and the step is done', async () => {
-    for (let i = 0; i < 6 && (await title(page).innerText()) === 'Three consistent pops'; i++) {
-      const pop = await popsAt(page);
-      expect(Math.abs(pop / 250 - 1)).toBeLessThan(0.03);
+  await test.step('popped and turned as advised until three agree; those three are within tolerance of its set', async () => {
+    const popped: number[] = [];
+    while (popped.length < 14 && (await title(page).innerText()) === 'Three consistent pops') {
+      const lit = inHand(page).locator('.turns .lamp');
+      if ((await lit.count()) > 0) await lit.click();
+      popped.push(await popsAt(page));
     }
     await expect(title(page)).not.toHaveText('Three consistent pops');
+    const last = popped.slice(-3);
+    for (const pop of last) expect(Math.abs(pop / 250 - 1)).toBeLessThanOrEqual(0.03);
+    expect(Math.max(...last) - Math.min(...last)).toBeLessThanOrEqual(2.5);
     await workPlainly(page);
   });
 });
