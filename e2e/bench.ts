@@ -1,10 +1,12 @@
 import { expect, type Page } from '@playwright/test';
 
-/** The two servers of the journeys, on whatever ports they took: see `start-servers.ts`. */
-export const FIRST = process.env['DW_FIRST'] ?? '';
-export const SECOND = process.env['DW_SECOND'] ?? '';
+/** Which of the shops that run side by side is this journey's: see `start-servers.ts`. */
+const SHOP = process.env['TEST_PARALLEL_INDEX'] ?? '0';
+/** The two servers of the journeys, on whatever ports they took. */
+export const FIRST = process.env[`DW_FIRST_${SHOP}`] ?? '';
+export const SECOND = process.env[`DW_SECOND_${SHOP}`] ?? '';
 /** Their database, for what no page can do. */
-export const DATABASE = process.env['DW_DATABASE'] ?? '';
+export const DATABASE = process.env[`DW_DATABASE_${SHOP}`] ?? '';
 /** Everybody in the demo has the same. */
 export const PIN = '2468';
 
@@ -36,6 +38,22 @@ export async function openSheet(page: Page, name: string): Promise<void> {
 
 export const inHand = (page: Page) => page.locator('#in-hand');
 export const title = (page: Page) => inHand(page).getByRole('heading', { level: 2 });
+
+/** What begins so, as soon as the page says it from now on, however shortly it stands there. */
+export const everSaid = (page: Page, beginning: string): Promise<string> =>
+  page.evaluate(
+    (wanted) =>
+      new Promise<string>((said) => {
+        const look = new MutationObserver(() => {
+          const text = document.body.innerText.split('\n').find((line) => line.startsWith(wanted));
+          if (text === undefined) return;
+          look.disconnect();
+          said(text);
+        });
+        look.observe(document.body, { subtree: true, childList: true, characterData: true });
+      }),
+    beginning,
+  );
 
 /** A key of the bench, once the step in hand has stood long enough to take one. */
 export async function press(page: Page, key: string): Promise<void> {

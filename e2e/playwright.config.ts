@@ -1,12 +1,13 @@
 import { defineConfig } from '@playwright/test';
 
-/** The journeys run against two real servers on one database, started by `start-servers.ts`. */
+/** The journeys run against two real servers on one database, started by `start-servers.ts` for each worker. */
 export default defineConfig({
   testDir: '.',
   testMatch: '*.spec.ts',
   globalSetup: './start-servers.ts',
   fullyParallel: false,
-  workers: 1,
+  // A journey waits for more than half its time: two at once share the cores of a small machine.
+  workers: 2,
   timeout: 120_000,
   expect: { timeout: 10_000 },
   reporter: [

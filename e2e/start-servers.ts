@@ -1,22 +1,24 @@
+import type { FullConfig } from '@playwright/test';
 import { createConnection } from 'mariadb';
-import { builtServer } from '../scripts/machine/built-server.mjs';
+import { builtServer, type BuiltServer } from '../scripts/machine/built-server.mjs';
 import { playDemo, root } from './play-demo';
 import { join } from 'node:path';
 
-const DATABASE = 'dw_e2e';
+interface Shop {
+  readonly first: BuiltServer;
+  readonly second: BuiltServer;
+  readonly database: string;
+}
 
 /** A fresh database with the demo, and two servers on it: what one commits must reach people on the other. */
-export default async function startServers(): Promise<() => Promise<void>> {
-  const admin = process.env['TEST_DATABASE_URL'];
-  if (admin === undefined)
-    throw new Error('TEST_DATABASE_URL is not set: run `npm test`, which starts a database of its own');
+async function startShop(admin: string, database: string): Promise<Shop> {
   const connection = await createConnection(admin);
-  await connection.query(`DROP DATABASE IF EXISTS ${DATABASE}`);
-  await connection.query(`CREATE DATABASE ${DATABASE}`);
+  await connection.query(`DROP DATABASE IF EXISTS ${database}`);
+  await connection.query(`CREATE DATABASE ${database}`);
   await connection.end();
   const env = {
     ...process.env,
-    DATABASE_URL: admin.replace(/\/[^/]*$/, `/${DATABASE}`),
+    DATABASE_URL: admin.replace(/\/[^/]*$/, `/${database}`),
     SESSION_SECRET: 'a secret for the journeys only, 32+',
     WEB_ROOT: join(root, 'web/dist'),
     LOG_LEVEL: 'error',
@@ -25,12 +27,25 @@ export default async function startServers(): Promise<() => Promise<void>> {
     NODE_ENV: 'production',
   };
   await playDemo(env);
-  const servers = await Promise.all([builtServer(env), builtServer(env)]);
+  const [first, second] = await Promise.all([builtServer(env), builtServer(env)]);
+  return { first, second, database: env.DATABASE_URL };
+}
+
+/** A shop for each journey that runs at the same time as another: neither sees what the other does. */
+export default async function startServers({ workers }: FullConfig): Promise<() => Promise<void>> {
+  const admin = process.env['TEST_DATABASE_URL'];
+  if (admin === undefined)
+    throw new Error('TEST_DATABASE_URL is not set: run `npm test`, which starts a database of its own');
+  const shops = await Promise.all(
+    Array.from({ length: workers }, (_, index) => startShop(admin, `dw_e2e_${index}`)),
+  );
   // The journeys run in processes of their own, which inherit this one's environment.
-  process.env['DW_FIRST'] = servers[0]?.url;
-  process.env['DW_SECOND'] = servers[1]?.url;
-  process.env['DW_DATABASE'] = env.DATABASE_URL;
+  shops.forEach(({ first, second, database }, index) => {
+    process.env[`DW_FIRST_${index}`] = first.url;
+    process.env[`DW_SECOND_${index}`] = second.url;
+    process.env[`DW_DATABASE_${index}`] = database;
+  });
   return async () => {
-    for (const each of servers) await each.stop();
+    for (const { first, second } of shops) await Promise.all([first.stop(), second.stop()]);
   };
 }
