@@ -2,6 +2,7 @@ import { readingMessage, type ReadingMessage } from '@dusk-wren/contract';
 import type { InstrumentKind } from '@dusk-wren/core/job';
 import { computed, onBeforeUnmount, ref } from 'vue';
 import { useJob } from '../stores/job';
+import { gathered } from './gathered';
 
 /** Listens to an instrument of a kind for what is asked (the step, the pass): the one in calibration unless another is picked. */
 export function useReadings(
@@ -28,16 +29,24 @@ export function useReadings(
     stop();
     if (!instrument.value || !job.id) return;
     running.value = true;
-    source = new EventSource(
+    const stream = new EventSource(
       `/api/instruments/${instrument.value.id}/readings?${new URLSearchParams({ job: job.id, ...asked() }).toString()}`,
     );
-    source.onmessage = (event) => {
+    source = stream;
+    const heard = gathered<ReadingMessage>((readings) => {
+      for (const reading of readings) if (source === stream) onReading(reading);
+    });
+    const end = () => {
+      heard.hand();
+      stop();
+    };
+    stream.onmessage = (event) => {
       const data: unknown = JSON.parse(String(event.data));
       const reading = readingMessage.safeParse(data);
-      if (reading.success) onReading(reading.data);
-      else stop();
+      if (reading.success) heard.add(reading.data);
+      else end();
     };
-    source.onerror = stop;
+    stream.onerror = end;
   }
 
   onBeforeUnmount(stop);
