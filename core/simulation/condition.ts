@@ -17,6 +17,14 @@ export const conditionSchema = z.strictObject({
   relief: z
     .strictObject({ screwOff: z.number().min(-0.5).max(0.5), dirt: z.number().min(0).max(1) })
     .exactOptional(),
+  /** How far its positioner is out of set: shares of its travel, its span and its supply. */
+  positioner: z
+    .strictObject({
+      zero: z.number().min(-0.5).max(0.5),
+      span: z.number().min(-0.5).max(0.5),
+      balance: z.number().min(-0.5).max(0.25),
+    })
+    .exactOptional(),
   /** A fault planted for the fault finder. */
   fault: z.enum(PLANTED_FAULTS).exactOptional(),
 });

@@ -4,7 +4,14 @@ import { defineEvent } from '../define-event';
 import { stepRef } from '../stage';
 
 /** Screws that a setting is brought to its figure by. */
-export const SCREWS = ['compression screw', 'upper ring', 'lower ring'] as const;
+export const SCREWS = [
+  'compression screw',
+  'upper ring',
+  'lower ring',
+  'zero screw',
+  'span screw',
+  'relay nozzle',
+] as const;
 export type Screw = (typeof SCREWS)[number];
 
 /** A setting screw turned, clockwise positive, between one reading and the next. */
