@@ -193,6 +193,19 @@ export const readingMessage = z.discriminatedUnion('kind', [
     actuatorPsig: z.number(),
     strokePercent: z.number(),
   }),
+  /** A valve that is stroked on the bench: its gauges, the signal that is in, its travel in percent of the rated one. */
+  z.object({
+    kind: z.literal('bench'),
+    seconds: z.number(),
+    /** How many settings it has taken so far. */
+    taken: z.number(),
+    supplyPsig: z.number(),
+    signalPercent: z.number(),
+    drivenPsig: z.number(),
+    /** The other side of a cylinder. */
+    otherPsig: z.number().exactOptional(),
+    travelPercent: z.number(),
+  }),
   z.object({
     kind: z.literal('rig'),
     seconds: z.number(),
@@ -214,7 +227,25 @@ export const readingQuery = z.strictObject({
   pass: z.coerce.number().int().min(0).max(9).exactOptional(),
   /** The check of the fault finder that is read. */
   check: z.enum(CHECK_IDS).exactOptional(),
+  /** A name for this reading, by which the instrument is set while it is read. */
+  reading: z.uuid().exactOptional(),
 });
+
+/** What is set on an instrument while it is read. */
+export const instrumentControl = z.discriminatedUnion('kind', [
+  /** The signal put in, percent of its range. */
+  z.strictObject({ kind: z.literal('signal'), percent: z.number().min(-5).max(105) }),
+  /** What its supply is set to; none vents it. */
+  z.strictObject({ kind: z.literal('supply'), psig: z.number().min(0).max(150) }),
+  /** A screw turned, clockwise positive. */
+  z.strictObject({
+    kind: z.literal('turn'),
+    screw: z.enum(['zero screw', 'span screw', 'relay nozzle']),
+    turns: z.number().min(-10).max(10),
+  }),
+]);
+export type InstrumentControl = z.output<typeof instrumentControl>;
+export const controlRequest = z.strictObject({ reading: z.uuid(), control: instrumentControl });
 
 /** How often each cause was placed on closed jobs, by symptom: what the fault finder learns from. */
 export const faultCountsView = z.object({

@@ -21,5 +21,6 @@ export {
 export * from './bluing';
 export { ringPoint, ringSpan, ringStretch } from './ring-path';
 export { findPops, type Pop } from './pops';
+export { standsAt, type Moving } from './standing';
 export { thinned } from './thinned';
 export { niceTop, plotPath, type PlotBox } from './plot';

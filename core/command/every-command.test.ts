@@ -57,6 +57,11 @@ const EVERY: { readonly [K in CommandKind]: Extract<RawCommand, { kind: K }>['bo
   'take-measurement': { step, what: 'width', value: '1 in', readBy: hand },
   'take-runout': { step, readings: Array.from({ length: 12 }, () => '0 thou'), readBy: hand },
   'turn-screw': { step, screw: 'compression screw', by: '0.25 turn' },
+  'keep-stroke': {
+    step,
+    points: [0, 50, 100].map((at) => ({ signal: `${at} %`, up: `${at} %`, down: `${at} %` })),
+    readBy: 'hand',
+  },
   'keep-curve': { step, what: 'pressure', seconds: [0, 1], psig: [0, 10], readBy: UUID },
   'take-unit': { unit: UUID, kind: 'packed bonnet', serial: 'U 1' },
   'tighten-bolt': { step, bolt: 1, torque: '10 lbf·ft', readBy: hand },

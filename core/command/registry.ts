@@ -36,6 +36,7 @@ import { signCertificate } from './commands/sign-certificate';
 import { strikeEntry } from './commands/strike-entry';
 import { takeMeasurement } from './commands/take-measurement';
 import { keepCurve } from './commands/keep-curve';
+import { keepStroke } from './commands/keep-stroke';
 import { turnScrew } from './commands/turn-screw';
 import { takeRunout } from './commands/take-runout';
 import { tightenBolt } from './commands/tighten-bolt';
@@ -47,6 +48,7 @@ export const COMMANDS = {
   'take-measurement': takeMeasurement,
   'turn-screw': turnScrew,
   'keep-curve': keepCurve,
+  'keep-stroke': keepStroke,
   'take-runout': takeRunout,
   'make-finding': makeFinding,
   'overrule-call': overruleCall,

@@ -32,6 +32,7 @@ const WRITTEN_BY: Readonly<Record<EventKind, CommandKind | undefined>> = {
   measured: 'take-measurement',
   'screw-turned': 'turn-screw',
   'curve-kept': 'keep-curve',
+  'stroke-tested': 'keep-stroke',
   'runout-taken': 'take-runout',
   'finding-made': 'make-finding',
   'call-overruled': 'overrule-call',

@@ -5,6 +5,7 @@ import places from './samples/frozen-2026-11-26-place.json';
 import scopes from './samples/frozen-2026-11-26-scope.json';
 import rounds from './samples/frozen-2026-11-26-ways-round.json';
 import live from './samples/frozen-2026-11-27-live.json';
+import strokes from './samples/frozen-2026-11-27-stroke.json';
 import tests from './samples/frozen-2026-11-26-pressure-tested.json';
 import { must } from '../problem';
 import { defaultValve, type ConstructionId, type Features } from '../valve';
@@ -14,7 +15,15 @@ import { describeEntry, EVENTS, fold, placeOf, readEntry, readLog, scopeOf, type
  * Stored entries, frozen as a version of that day wrote them: every kind that there was, and a kind that had a new format
  * then in both. A file is never edited again; a new format freezes a new one.
  */
-const frozen: readonly { kind: string }[] = [...first, ...later, ...places, ...scopes, ...rounds, ...live];
+const frozen: readonly { kind: string }[] = [
+  ...first,
+  ...later,
+  ...places,
+  ...scopes,
+  ...rounds,
+  ...live,
+  ...strokes,
+];
 const sample = (kind: string): Record<string, unknown> => {
   const found = frozen.find((entry) => entry.kind === kind);
   if (!found) throw new Error(`the frozen log has no ${kind}`);

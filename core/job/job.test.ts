@@ -5,6 +5,7 @@ import places from './samples/frozen-2026-11-26-place.json';
 import scopes from './samples/frozen-2026-11-26-scope.json';
 import rounds from './samples/frozen-2026-11-26-ways-round.json';
 import live from './samples/frozen-2026-11-27-live.json';
+import strokes from './samples/frozen-2026-11-27-stroke.json';
 import later from './samples/frozen-2026-11-26-later-kinds.json';
 import { must } from '../problem';
 import { defaultValve } from '../valve';
@@ -95,13 +96,17 @@ function popped(): BenchJob {
   return job;
 }
 
+/** What only a valve that a positioner places brings into a log. */
+const stroked = (): BenchJob =>
+  new BenchJob(defaultValve('control-globe-double-seat')).workTo('release.sign');
+
 const full = eventful();
 /** Only bringing a file in writes that it was imported. */
 const WRITTEN_BY_COMMANDS = Object.keys(EVENTS).filter((kind) => kind !== 'job-imported');
 
 describe('folding', () => {
   it('every kind of event is in the sample', () => {
-    const kinds = [...full.log, ...popped().log].map(({ kind }) => kind);
+    const kinds = [...full.log, ...popped().log, ...stroked().log].map(({ kind }) => kind);
     expect(new Set(kinds)).toEqual(new Set(WRITTEN_BY_COMMANDS));
   });
 
@@ -203,7 +208,7 @@ describe('stored formats', () => {
     const log = must(readLog(first));
     expect(
       new Set(
-        [log, ...[later, places, scopes, rounds, live].map((each) => must(readLog(each)))]
+        [log, ...[later, places, scopes, rounds, live, strokes].map((each) => must(readLog(each)))]
           .flat()
           .map(({ kind }) => kind),
       ),

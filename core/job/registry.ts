@@ -33,6 +33,7 @@ import { placeChanged } from './events/place-changed';
 import { scopeChanged } from './events/scope-changed';
 import { pressureTested } from './events/pressure-tested';
 import { curveKept } from './events/curve-kept';
+import { strokeTested } from './events/stroke-tested';
 import { screwTurned } from './events/screw-turned';
 import { runoutTaken } from './events/runout-taken';
 import { stepDone } from './events/step-done';
@@ -54,6 +55,7 @@ export const EVENTS = {
   measured,
   'screw-turned': screwTurned,
   'curve-kept': curveKept,
+  'stroke-tested': strokeTested,
   'runout-taken': runoutTaken,
   'finding-made': findingMade,
   'call-overruled': callOverruled,

@@ -76,7 +76,11 @@ describe('set up by what it is (handbook part 6.2 and 6.4)', () => {
   };
   it('two cylinder gauges on two sides; one on a diaphragm, and its supply by the bench set and the casing', () => {
     expect(asksOf('control-ball-in-venturi', 'setup.mid')).toContain('cylinder, bottom gauge');
-    expect(asksOf('control-globe-double-seat', 'setup.mid')).toEqual(['supply', 'actuator']);
+    expect(asksOf('control-globe-double-seat', 'setup.mid')).toEqual([
+      'supply',
+      'actuator',
+      'travel at 50 % of the signal',
+    ]);
     const supply = (id: ConstructionId) =>
       say(planOf(id).steps.find((step) => step.id === 'setup.supply')?.why ?? '', 'US');
     expect(supply('control-ball-in-venturi')).toContain('35 psi');

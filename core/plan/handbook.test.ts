@@ -838,14 +838,14 @@ describe('actuators and positioners', () => {
     expectTrap(steps, 'rebuild', /nozzle held down/, /never balances/);
     expectOrder(steps, ['strip', /flappers/i], ['strip', /relay apart/i]);
   });
-  it('positioner: 9 psi to mid-travel at 75 % of supply, span by the range spring, zero at 3 psi, locked last', () => {
+  it('positioner: 9 psi to mid-travel at 75 % of supply, span by the range spring, zero after it, locked, and stroked last', () => {
     expectOrder(
       steps,
       ['set up', /35 psig to 100 psig/],
       ['set up', /9 psig in.*75 %/],
-      ['set up', /12 psig.*anticlockwise/],
-      ['set up', /3 psig in/],
+      ['set up', /12 psig.*anticlockwise.*Zero after it/],
       ['set up', /lock both/],
+      ['set up', /five points up and down/i],
     );
   });
 });

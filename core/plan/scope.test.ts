@@ -116,7 +116,9 @@ describe('what a job is for (handbook part 6.1)', () => {
     expect(offOf(job).size).toBe(0);
     expect(job.plan().steps.some(({ task }) => task.kind === 'lock')).toBe(false);
     expect(idsOf(job).some((id) => id.startsWith('bench-air'))).toBe(false);
-    expect(idsOf(job)).toEqual(expect.arrayContaining(['setup.bench-set', 'setup.span', 'setup.zero']));
+    expect(idsOf(job)).toEqual(
+      expect.arrayContaining(['setup.bench-set', 'setup.span', 'setup.stroke-test']),
+    );
     const after = waitsFor(job.plan(), 'setup.bench-set');
     expect([...after]).toContain('isolate.agreed');
   });
@@ -137,7 +139,7 @@ describe('what a job is for (handbook part 6.1)', () => {
   it('a trim job sets what it uncoupled; an actuator job opens no joint and looks for no leak of one', () => {
     const trim = at('control-globe-double-seat', 'trim');
     expect(idsOf(trim)).toEqual(
-      expect.arrayContaining(['setup.bench-set', 'setup.zero', 'service.look', 'service.seat']),
+      expect.arrayContaining(['setup.bench-set', 'setup.span', 'service.look', 'service.seat']),
     );
     expect(partsTouched(trim)).not.toContain('actuator diaphragm');
     const actuator = at('control-globe-double-seat', 'actuator');

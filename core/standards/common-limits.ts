@@ -35,3 +35,9 @@ export const REGULATOR_LIMITS = {
   lockUpLeast: 6894.757,
   creepShows: 690,
 } as const;
+
+export const POSITIONER: Source = { ...COMMON_PRACTICE, name: 'Stroke test, with a positioner and without' };
+
+/** Percent of the rated travel: largest error, hysteresis and dead band, zero and span. */
+export const POSITIONER_LIMITS = { error: 1.5, hysteresis: 1, ends: 0.5 } as const;
+export const NO_POSITIONER_LIMITS = { error: 8, hysteresis: 6, ends: 2 } as const;

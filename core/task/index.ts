@@ -19,6 +19,7 @@ import { runoutTask, type RunoutTask } from './runout';
 import { signTask, type SignTask } from './sign';
 import { signOffTask, type SignOffTask } from './sign-off';
 import { sparesTask, type SparesTask } from './spares';
+import { strokeTestTask, type StrokeTestTask } from './stroke-test';
 import { unlockTask, type UnlockTask } from './unlock';
 import { wantsTask, type WantsTask } from './wants';
 import { wayRoundTask, type WayRoundTask } from './way-round';
@@ -47,6 +48,7 @@ export type Task =
   | PackingTask
   | BoltUpTask
   | PressureTestTask
+  | StrokeTestTask
   | OrderTask
   | ArriveTask
   | HoldTask
@@ -75,6 +77,7 @@ const TASKS: { readonly [K in Task['kind']]: TaskKind<TaskOf<K>> } = {
   packing: packingTask,
   'bolt-up': boltUpTask,
   'pressure-test': pressureTestTask,
+  'stroke-test': strokeTestTask,
   order: orderTask,
   arrive: arriveTask,
   hold: holdTask,
@@ -95,7 +98,19 @@ export const plainly = (task: Task, hands: Hands): readonly PlainCommand[] =>
 export { boltProgress, type BoltProgress, type ClickVerdict, type JudgedClick } from './bolt-up';
 export type { LapsAgainst } from './lapping';
 export type { LookChoice } from './look';
-export { lastTurned, nextPop, turnedSincePop, type Live, type Turned } from './pops';
+export { screwsOf, type Live } from './live';
+export { lastTurned, nextPop, turnedSincePop, type Pops, type Turned } from './pops';
+export {
+  BENCH_GAUGES,
+  roundsOf,
+  turnedSince,
+  type BenchGauge,
+  type Round,
+  type Stroked,
+  type StrokedRead,
+} from './stroked';
+export { screwAdvice, type ScrewAdvice } from './stroked-advice';
+export { strokeVerdicts, workedStroke, type StrokeTestTask, type StrokeVerdict } from './stroke-test';
 export { apartBy, standsAs } from './measure';
 export { meets } from './meets';
 export type { MeasureAsk } from './measure-ask';

@@ -1,10 +1,12 @@
-import { counts } from '../job';
+import { counts, type EntryOf } from '../job';
 import { si, type Quantity } from '../quantity';
 import type { MeasureAsk } from './measure-ask';
 import { meets, ROUNDING } from './meets';
-import { sinceReset, type Live } from './pops';
+import type { Live } from './live';
+import { sinceReset } from './pops';
 import type { Shown } from './shown';
-import type { TaskKind } from './task-kind';
+import { standsSinceTurn } from './stroked';
+import type { StepFacts, TaskKind } from './task-kind';
 
 export interface MeasureTask {
   readonly kind: 'measure';
@@ -21,7 +23,7 @@ export const measureTask: TaskKind<MeasureTask> = {
   finishedBy: (task, facts) => {
     const { asks } = task;
     const counted = facts.on('measured').filter(({ body }) => counts(body.readBy));
-    const entries = sinceReset(task, facts, counted);
+    const entries = stillStanding(task, facts, counted);
     const latest = asks.map((ask) => ({
       ask,
       entry: entries.findLast(({ body }) => body.what === ask.what),
@@ -44,6 +46,18 @@ export const measureTask: TaskKind<MeasureTask> = {
     }),
   wantsByHand: ({ asks }) => asks.map(({ what }) => what).join(', '),
 };
+
+/** Readings that count still: what is read live does not outlast a turn of its screw. */
+function stillStanding(
+  task: MeasureTask,
+  facts: StepFacts,
+  entries: readonly EntryOf<'measured'>[],
+): readonly EntryOf<'measured'>[] {
+  const { live } = task;
+  if (!live) return entries;
+  if (live.kind === 'pops') return sinceReset(task, live, facts, entries);
+  return entries.filter(({ seq, body }) => standsSinceTurn(live, facts, body.what, seq));
+}
 
 /** A gauge that has settled, as it was watched. */
 const stoodAt = (reads: string) => Array.from({ length: 7 }, (_, i) => ({ after: `${i} s`, reads }));

@@ -2,26 +2,25 @@ import { describe, expect, it } from 'vitest';
 import { valueIn } from '../quantity';
 import { BenchJob } from '../testing/bench';
 import { defaultValve } from '../valve';
-import { lastTurned, nextPop, StepFacts, type TaskOf } from '.';
+import { lastTurned, nextPop, StepFacts, type Pops, type TaskOf } from '.';
 
 const STEP = 'test.pops';
 /** A relief valve of 250 psig before its pops: 242.5 to 257.5 is within tolerance (3 %, ASME VIII). */
 const bench = () => new BenchJob(defaultValve('relief-spring')).workTo(STEP);
-function live(job: BenchJob): { task: TaskOf<'measure'>; facts: StepFacts } {
+function live(job: BenchJob): { task: TaskOf<'measure'>; pops: Pops; facts: StepFacts } {
   const task = job.step(STEP)?.task;
-  if (task?.kind !== 'measure' || !task.live) throw new Error('nothing pops here');
-  return { task, facts: new StepFacts(job.state, STEP, false) };
+  if (task?.kind !== 'measure' || task.live?.kind !== 'pops') throw new Error('nothing pops here');
+  return { task, pops: task.live, facts: new StepFacts(job.state, STEP, false) };
 }
 /** One pop as the rig keeps it: the reseat first, then the pop under its name. */
 function pop(job: BenchJob, psi: number): BenchJob {
-  const { task, facts } = live(job);
-  if (!task.live) throw new Error('nothing pops here');
+  const { task, pops, facts } = live(job);
   const read = (what: string, value: number) =>
     job.send({
       kind: 'take-measurement',
       body: { step: STEP, what, value: `${value} psig`, readBy: 'hand' },
     });
-  const name = nextPop(task, task.live, facts);
+  const name = nextPop(task, pops, facts);
   read('reseat', psi * 0.93);
   return read(name, psi);
 }
@@ -54,11 +53,11 @@ describe('three pops in tolerance, one after the other (handbook part 6.6)', () 
 describe('what a turn did', () => {
   it('is nothing before one, and of the last one after it', () => {
     const job = pop(bench(), 262);
-    const { task, facts } = live(job);
-    expect(task.live && lastTurned(task.live, facts)).not.toHaveProperty('before');
+    const { pops, facts } = live(job);
+    expect(lastTurned(pops, facts)).not.toHaveProperty('before');
     pop(turn(turn(job, '-0.25 turn'), '-0.25 turn'), 256);
     const after = live(job);
-    const learned = after.task.live && lastTurned(after.task.live, after.facts);
+    const learned = lastTurned(after.pops, after.facts);
     expect(learned?.before && valueIn(learned.before.turned, 'turn')).toBe(-0.5);
     expect(learned?.before && valueIn(learned.before.read, 'psig')).toBe(262);
     expect(learned && valueIn(learned.read, 'psig')).toBe(256);

@@ -5,7 +5,8 @@ import { meets } from './meets';
 import type { StepFacts } from './task-kind';
 
 /** A step that is read live: what of the curve is which figure, and the screw that brings it to its aim. */
-export interface Live {
+export interface Pops {
+  readonly kind: 'pops';
   readonly aim: GaugePressure;
   /** The figures that a pop gives, one after the other; the last so many must agree. */
   readonly pops: readonly string[];
@@ -18,7 +19,6 @@ export interface Live {
 /** A step as far as its pops go. */
 interface Popped {
   readonly asks: readonly MeasureAsk[];
-  readonly live?: Live;
 }
 
 type Measured = EntryOf<'measured'>;
@@ -29,11 +29,11 @@ const countedOn = (facts: StepFacts): readonly Measured[] =>
 
 /** What still counts: nothing from before the screw was turned, nothing up to a pop that was out of tolerance. */
 export function sinceReset(
-  { asks, live }: Popped,
+  { asks }: Popped,
+  live: Pops,
   facts: StepFacts,
   entries: readonly Measured[],
 ): readonly Measured[] {
-  if (!live) return entries;
   const turned = facts.on('screw-turned').at(-1)?.seq ?? 0;
   const off = entries.findLast(({ body }) => {
     const ask = asks.find(({ what }) => what === body.what);
@@ -44,8 +44,8 @@ export function sinceReset(
 }
 
 /** The figure that the next pop is kept as: each of them in turn, from the first again after a reset. */
-export function nextPop(task: Popped, live: Live, facts: StepFacts): string {
-  const counted = sinceReset(task, facts, countedOn(facts)).filter(({ body }) =>
+export function nextPop(task: Popped, live: Pops, facts: StepFacts): string {
+  const counted = sinceReset(task, live, facts, countedOn(facts)).filter(({ body }) =>
     live.pops.includes(body.what),
   );
   return live.pops[counted.length % live.pops.length] ?? '';
@@ -57,7 +57,7 @@ export interface Turned {
   readonly before?: { readonly read: GaugePressure; readonly turned: Angle };
 }
 
-export function lastTurned({ pops }: Live, facts: StepFacts): Turned | undefined {
+export function lastTurned({ pops }: Pops, facts: StepFacts): Turned | undefined {
   const read = countedOn(facts).filter(({ body }) => pops.includes(body.what));
   const turns = facts.on('screw-turned');
   const last = read.at(-1);
@@ -75,7 +75,7 @@ export function lastTurned({ pops }: Live, facts: StepFacts): Turned | undefined
 }
 
 /** How far the screw has been turned since the last pop: until it pops again nobody knows what that did. */
-export function turnedSincePop({ pops }: Live, facts: StepFacts): Angle | undefined {
+export function turnedSincePop({ pops }: Pops, facts: StepFacts): Angle | undefined {
   const last = countedOn(facts).findLast(({ body }) => pops.includes(body.what))?.seq ?? 0;
   const turned = turnsOf(facts.on('screw-turned').filter(({ seq }) => seq > last));
   return valueIn(turned, 'turn') === 0 ? undefined : turned;

@@ -58,5 +58,6 @@ export { seatWedgeDrop } from './seats/wedge-drop';
 export { seatRings, PLUG_COMES_OUT } from './seats/seat-rings';
 export { turningTorque } from './actuators/turning-torque';
 export { settingTurns, type SettingTurns } from './actuators/setting-turns';
+export { positionerScrews, type PositionerScrews } from './actuators/positioner-screws';
 export { regulatorLockUp } from './pressure/regulator-lock-up';
 export { leverWeight } from './relief/lever-weight';

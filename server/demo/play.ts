@@ -159,6 +159,7 @@ const USED: Partial<Record<InstrumentKind, string>> = {
   'dial indicator': 'Dial 2',
   'torque wrench': 'Wrench A',
   'test rig': 'Rig north',
+  'gauge set': 'Gauge set 1',
 };
 
 /** Kit and torque sheet, both printed for this very valve. */

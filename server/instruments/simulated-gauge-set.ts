@@ -2,16 +2,21 @@ import { checkOf } from '@dusk-wren/core/diagnosis';
 import { valveOf } from '@dusk-wren/core/job';
 import { seedFrom, sickValve } from '@dusk-wren/core/simulation';
 import { pause } from './pace';
+import { simulatedBench } from './simulated-bench';
 import type { Source } from './source';
 
 const MILLISECONDS_TO_READ = 600;
 
-/** Gauges on supply, signal, actuator and travel of a valve that has something planted in it. */
+/** Gauges on supply, signal, actuator and travel: of a valve that has something planted in it, and of one that is set up. */
 export const simulatedGaugeSet: Source = {
   driver: 'simulated gauge set',
   kind: 'gauge set',
   simulated: true,
-  async *read({ condition, state, check, rate }, stop) {
+  async *read(work, stop, controls) {
+    const { condition, state, check, rate, step } = work;
+    const { task } = step;
+    if (task.kind === 'stroke-test' || (task.kind === 'measure' && task.live?.kind === 'stroked'))
+      yield* simulatedBench(work, controls, stop);
     const judge = check && checkOf(check).read;
     const valve = valveOf(state);
     if (!check || !judge || !condition.fault || !valve) return;

@@ -2,7 +2,7 @@ import type { ReadingMessage } from '@dusk-wren/contract';
 import { onStep } from '@dusk-wren/core/job';
 import { seconds, valueIn } from '@dusk-wren/core/quantity';
 import { chance, reliefRun, seedFrom } from '@dusk-wren/core/simulation';
-import type { Live } from '@dusk-wren/core/task';
+import type { Pops } from '@dusk-wren/core/task';
 import { pause } from './pace';
 import type { Work } from './source';
 
@@ -32,7 +32,7 @@ function reliefOf({ condition, state, step }: Work) {
 /** A relief valve on the rig: pressure comes up until it pops, and is read until it has shut again. */
 export async function* simulatedPops(
   work: Work,
-  live: Live,
+  live: Pops,
   stop: AbortSignal,
 ): AsyncGenerator<ReadingMessage, void> {
   const dice = chance(seedFrom(`${work.step.id} ${work.state.version}`));

@@ -17,7 +17,8 @@ export const simulatedRig: Source = {
   simulated: true,
   async *read(work, stop) {
     const { state, step, condition, plan, rate } = work;
-    if (step.task.kind === 'measure' && step.task.live) yield* simulatedPops(work, step.task.live, stop);
+    if (step.task.kind === 'measure' && step.task.live?.kind === 'pops')
+      yield* simulatedPops(work, step.task.live, stop);
     if (step.task.kind !== 'pressure-test') return;
     const { pressure, hold, test, fluid, allowed } = step.task;
     const gap = test === 'seat' ? (condition.trapped[plan.openings - 1] ?? SOUND_GAP) : SOUND_GAP;

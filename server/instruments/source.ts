@@ -4,6 +4,8 @@ import type { InstrumentKind, JobState } from '@dusk-wren/core/job';
 import type { Plan, PlannedStep } from '@dusk-wren/core/plan';
 import type { Condition } from '@dusk-wren/core/simulation';
 
+import type { Controls } from './controls';
+
 /** What a source is told about the work it reads for. Real instruments need none of it. */
 export interface Work {
   readonly state: JobState;
@@ -27,6 +29,6 @@ export interface Source {
   readonly driver: string;
   readonly kind: InstrumentKind;
   readonly simulated: boolean;
-  /** Readings until the caller stops listening. */
-  readonly read: (work: Work, stop: AbortSignal) => AsyncGenerator<ReadingMessage, void>;
+  /** Readings until the caller stops listening; what is set meanwhile is taken from `controls` between them. */
+  readonly read: (work: Work, stop: AbortSignal, controls: Controls) => AsyncGenerator<ReadingMessage, void>;
 }

@@ -1,9 +1,10 @@
-import { likeQuery, readingQuery, valveListQuery } from '@dusk-wren/contract';
+import { controlRequest, likeQuery, readingQuery, valveListQuery } from '@dusk-wren/contract';
 import { instrumentId } from '@dusk-wren/core/job';
 import { plan, stepOf } from '@dusk-wren/core/plan';
 import { must } from '@dusk-wren/core/problem';
 import { Router } from 'express';
 import type { Config } from '../config';
+import { OpenControls } from '../instruments/controls';
 import { sourceFor } from '../instruments/registry';
 import { eventStream } from '../live/event-stream';
 import type { OpenStreams } from '../live/open-streams';
@@ -13,11 +14,13 @@ import { listFaultCounts } from '../database/fault-counts';
 import { stateOf } from '../database/state-of';
 import { findJob } from '../database/jobs';
 import { conditionFor, listCustomers, listValves, valvesLike } from '../database/valves';
+import { personOf } from '../sign-in/person';
 import { read } from './read';
 
 /** The shop's own things: valves on file, customers, instruments and what they read. */
 export function shopRoutes(config: Config, streams: OpenStreams, today: () => string): Router {
   const router = Router();
+  const open = new OpenControls();
 
   router.get('/valves', async (request, response) => {
     response.json(await listValves(read(valveListQuery, request.query)));
@@ -60,9 +63,21 @@ export function shopRoutes(config: Config, streams: OpenStreams, today: () => st
       check: query.check,
     };
     const stream = eventStream(request, response, streams);
-    for await (const message of source.read(work, stream.stop)) stream.send(message);
+    const { controls, close } = open.begin(query.reading, personOf(request).id);
+    try {
+      for await (const message of source.read(work, stream.stop, controls)) stream.send(message);
+    } finally {
+      close();
+    }
     stream.send({ kind: 'end' });
     stream.end();
+  });
+
+  router.post('/instruments/:id/controls', (request, response) => {
+    read(instrumentId, request.params.id);
+    const { reading, control } = read(controlRequest, request.body);
+    open.send(reading, personOf(request).id, control);
+    response.status(204).end();
   });
   return router;
 }

@@ -1,6 +1,7 @@
-import { readingMessage, type ReadingMessage } from '@dusk-wren/contract';
+import { readingMessage, type InstrumentControl, type ReadingMessage } from '@dusk-wren/contract';
 import type { InstrumentKind } from '@dusk-wren/core/job';
 import { computed, onBeforeUnmount, ref } from 'vue';
+import { callForNothing } from '../api/client';
 import { useJob } from '../stores/job';
 import { gathered } from './gathered';
 
@@ -18,6 +19,8 @@ export function useReadings(
     () => choices.value.find(({ id }) => id === picked.value) ?? job.instrumentOf(kind),
   );
   let source: EventSource | undefined;
+  /** The name of the reading that runs, by which its instrument is set. */
+  let reading = '';
 
   function stop(): void {
     source?.close();
@@ -29,9 +32,9 @@ export function useReadings(
     stop();
     if (!instrument.value || !job.id) return;
     running.value = true;
-    const stream = new EventSource(
-      `/api/instruments/${instrument.value.id}/readings?${new URLSearchParams({ job: job.id, ...asked() }).toString()}`,
-    );
+    reading = crypto.randomUUID();
+    const query = new URLSearchParams({ job: job.id, reading, ...asked() });
+    const stream = new EventSource(`/api/instruments/${instrument.value.id}/readings?${query.toString()}`);
     source = stream;
     const heard = gathered<ReadingMessage>((readings) => {
       for (const reading of readings) if (source === stream) onReading(reading);
@@ -42,13 +45,22 @@ export function useReadings(
     };
     stream.onmessage = (event) => {
       const data: unknown = JSON.parse(String(event.data));
-      const reading = readingMessage.safeParse(data);
-      if (reading.success) heard.add(reading.data);
+      const message = readingMessage.safeParse(data);
+      if (message.success) heard.add(message.data);
       else end();
     };
     stream.onerror = end;
   }
 
+  /** Sets something on the instrument while it is read; one that is gone is no longer read. */
+  function set(control: InstrumentControl): void {
+    if (!instrument.value || !running.value) return;
+    callForNothing(`/instruments/${instrument.value.id}/controls`, {
+      method: 'POST',
+      body: { reading, control },
+    }).catch(stop);
+  }
+
   onBeforeUnmount(stop);
-  return { choices, instrument, picked, running, start, stop };
+  return { choices, instrument, picked, running, set, start, stop };
 }

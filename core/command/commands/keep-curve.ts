@@ -13,7 +13,7 @@ export const keepCurve = defineCommand({
   decide: ({ step: id, readBy, ...curve }, asked) => {
     const step = readyStep(asked, id, 'measure');
     if (!step.ok) return step;
-    if (!step.value.task.live)
+    if (step.value.task.live?.kind !== 'pops')
       return refuse({ code: 'step.wants', step: step.value.title, wants: 'a reading' });
     if (curve.seconds.length !== curve.psig.length)
       return refuse({

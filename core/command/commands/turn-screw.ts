@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { SCREWS } from '../../job';
 import { ok, refuse } from '../../problem';
 import { quantityOf, valueIn } from '../../quantity';
+import { screwsOf } from '../../task';
 import { defineCommand, readyStep, refOf } from '../define-command';
 
 /** More than this in one go is set anew, not set right. */
@@ -12,13 +13,15 @@ export const turnScrew = defineCommand({
   kind: 'turn-screw',
   body: z.strictObject({ step: z.string().max(80), screw: z.enum(SCREWS), by: quantityOf('angle') }),
   decide: ({ step: id, screw, by }, asked) => {
-    const step = readyStep(asked, id, 'measure');
+    const step = readyStep(asked, id, 'measure', 'stroke-test');
     if (!step.ok) return step;
-    if (step.value.task.live?.screw !== screw)
+    const { task } = step.value;
+    const screws = task.kind === 'stroke-test' ? task.screws : task.live ? screwsOf(task.live) : [];
+    if (!screws.includes(screw))
       return refuse({
         code: 'step.wants',
         step: step.value.title,
-        wants: step.value.task.live?.screw ?? 'a reading',
+        wants: screws.join(', ') || 'a reading',
       });
     const turns = valueIn(by, 'turn');
     if (turns === 0 || Math.abs(turns) > MOST_TURNS)

@@ -40,7 +40,9 @@ export const AS_FOUND = {
 /** The as-found pop is read off the rig too; nothing is turned. */
 export function asFoundLive(c: Context): { readonly live?: Live } {
   const aim = c.valve.plate?.setPressure;
-  return aim ? { live: { aim, pops: [AS_FOUND.pop], reseat: AS_FOUND.reseat, simmer: AS_FOUND.simmer } } : {};
+  return aim
+    ? { live: { kind: 'pops', aim, pops: [AS_FOUND.pop], reseat: AS_FOUND.reseat, simmer: AS_FOUND.simmer } }
+    : {};
 }
 
 /** What brings the pressure: the rig of the shop, or a pump at the valve’s own test connection. */
@@ -100,7 +102,7 @@ export function popsTask(c: Context): Task {
       })),
       reseat,
     ],
-    live: { aim, pops: POPS, reseat: 'reseat', screw: 'compression screw' },
+    live: { kind: 'pops', aim, pops: POPS, reseat: 'reseat', screw: 'compression screw' },
     agree: { what: POPS, within: quantity('pressure difference', apart, 'psi') },
     shown: worked.value,
   };

@@ -1,7 +1,8 @@
-import { phrase, psig, quantity } from '../../quantity';
+import { phrase, psig, quantity, type Ratio } from '../../quantity';
+import { POSITIONER_LIMITS } from '../../standards';
+import type { MeasureAsk, MeasureTask, Stroked, StrokedRead } from '../../task';
 import { closureOf, moverOf, positionerOf } from '../../valve';
 import { pressureAsk } from '../blocks/asks';
-import { taken } from '../blocks/taken';
 import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft, type Fragment } from '../draft';
 import { hasOwnAir } from '../every-job/isolation/isolated';
@@ -61,18 +62,62 @@ function relayTogether(c: Context): Draft[] {
   ]);
 }
 
-const ONE_SIDE = { asks: [pressureAsk('supply', '20 psig'), pressureAsk('actuator', '9 psig')] } as const;
-
-const SPAN = stepName('setup.span');
-const ZERO = stepName('setup.zero');
-const FULL = pressureAsk('signal for full travel', '12 psig');
-const JUST = pressureAsk('signal where it just moves', '3 psig');
 const TOP = 'cylinder, top gauge';
 const BOTTOM = 'cylinder, bottom gauge';
-const BOTH_SIDES = {
-  asks: [pressureAsk('supply', '80 psig'), pressureAsk(TOP, '60 psig'), pressureAsk(BOTTOM, '58 psig')],
+const percent = (value: number): Ratio => quantity('ratio', value, '%');
+
+/** Travel at a share of the signal, within this of it; percent of the rated travel, all of them. */
+const travelAt = (at: number, within: number): MeasureAsk => ({
+  what: `travel at ${at} % of the signal`,
+  dimension: 'ratio',
+  example: `${at} %`,
+  mustBe: { from: percent(at - within), to: percent(at + within) },
+});
+const MID = travelAt(50, 2);
+/** Off the stops, which would hide an error; within what zero and span may be off. */
+const [LOW, HIGH] = [travelAt(5, POSITIONER_LIMITS.ends), travelAt(95, POSITIONER_LIMITS.ends)];
+const readAt = ({ what }: MeasureAsk, at: number, off: StrokedRead['off'] = 'travel'): StrokedRead => ({
+  what,
+  off,
+  at: percent(at),
+});
+const SUPPLY = (example: string) => pressureAsk('supply', example);
+
+const ONE_SIDE: MeasureTask = {
+  kind: 'measure',
+  asks: [SUPPLY('20 psig'), pressureAsk('actuator', '9 psig'), MID],
+  live: {
+    kind: 'stroked',
+    reads: [
+      readAt(SUPPLY(''), 50, 'supply'),
+      readAt(pressureAsk('actuator', ''), 50, 'driven'),
+      readAt(MID, 50),
+    ],
+    screws: ['zero screw'],
+  },
+};
+const BOTH_SIDES: MeasureTask = {
+  kind: 'measure',
+  asks: [SUPPLY('80 psig'), pressureAsk(TOP, '60 psig'), pressureAsk(BOTTOM, '58 psig'), MID],
   agree: { what: [TOP, BOTTOM], within: quantity('pressure difference', 5, 'psi') },
-} as const;
+  live: {
+    kind: 'stroked',
+    reads: [
+      readAt(SUPPLY(''), 50, 'supply'),
+      readAt(pressureAsk(TOP, ''), 50, 'other'),
+      readAt(pressureAsk(BOTTOM, ''), 50, 'driven'),
+      readAt(MID, 50),
+    ],
+    screws: ['zero screw', 'relay nozzle'],
+  },
+};
+const ENDS: Stroked = {
+  kind: 'stroked',
+  reads: [readAt(LOW, 5), readAt(HIGH, 95)],
+  screws: ['span screw', 'zero screw'],
+};
+const FIVE_POINTS = [0, 25, 50, 75, 100].map(percent);
+const SPAN = stepName('setup.span');
 
 function set(c: Context): Draft[] {
   const isDouble = moverOf(c.features).bothSides === true;
@@ -97,28 +142,17 @@ function set(c: Context): Draft[] {
         ? phrase`${psig(9)} in. One side only: there is nothing to balance.`
         : phrase`${psig(9)} in. Both cylinder gauges at 75 % of supply and within ${quantity('pressure difference', 5, 'psi')} of each other; beam level, its free end midway between its stops.`,
       tools: ['signal source', 'test gauges'],
-      task: {
-        kind: 'measure',
-        ...(isDouble ? BOTH_SIDES : ONE_SIDE),
-      },
+      task: isDouble ? BOTH_SIDES : ONE_SIDE,
       minutes: 12,
     },
     {
       id: SPAN,
       benchAir: true,
-      title: 'Span: vary the signal to full travel',
-      why: phrase`${psig(12)} is full travel. More than that: range spring anticlockwise; less: clockwise.`,
-      tools: ['spanners'],
-      task: taken(FULL),
-      minutes: 10,
-    },
-    {
-      id: ZERO,
-      benchAir: true,
-      title: 'Zero: the lowest signal in, bias until it just moves',
-      why: phrase`${psig(3)} in. Zero moves when the span is changed: it is set after it.`,
-      task: taken(JUST),
-      minutes: 6,
+      title: 'Span, then zero, and again until neither moves',
+      why: phrase`${psig(3.6)} and ${psig(14.4)} in, clear of both stops. Full travel at more than ${psig(12)} of range: range spring anticlockwise; at less: clockwise. Zero after it, for the span moves it.`,
+      tools: ['spanners', 'signal source'],
+      task: { kind: 'measure', asks: [LOW, HIGH], live: ENDS },
+      minutes: 16,
     },
     {
       id: 'setup.lock',
@@ -127,12 +161,19 @@ function set(c: Context): Draft[] {
       why: 'Locking can move them: both read once more, beside what they were set to.',
       task: {
         kind: 'measure',
-        asks: [
-          { ...FULL, was: c.idOf(SPAN) },
-          { ...JUST, was: c.idOf(ZERO) },
-        ],
+        asks: [LOW, HIGH].map((ask) => ({ ...ask, was: c.idOf(SPAN) })),
+        live: ENDS,
       },
       minutes: 5,
+    },
+    {
+      id: 'setup.stroke-test',
+      benchAir: true,
+      title: 'Stroke test: five points up and down',
+      why: 'Up without running past, down without running past; read once it stands. What zero and span do not cure is friction or the linkage.',
+      tools: ['signal source'],
+      task: { kind: 'stroke-test', at: FIVE_POINTS, screws: ENDS.screws },
+      minutes: 12,
     },
   ]);
 }

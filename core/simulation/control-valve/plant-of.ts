@@ -2,7 +2,6 @@ import { psig, quantity, si, valueIn, type GaugePressure, type Ratio } from '../
 import { moverOf, type Valve } from '../../valve';
 import { chance, seedFrom, type Chance } from '../random';
 import { elementOf } from '../sick-valve/element';
-import type { Linkage } from './linkage';
 import { Plant, type ControlValve } from './plant';
 import { WELL_SET, type PositionerSet } from './positioner';
 
@@ -33,11 +32,6 @@ const [RUBS, BREAKS_AWAY] = [0.35, 1.06];
 const VISCOUS = 1500;
 const STOP_RATE = 2e7;
 const DROOP = 4e6;
-
-const linkageOf = ({ features }: Valve): Linkage => {
-  const { kind } = features.moved;
-  return kind === 'vane-arm' ? 'vane' : kind === 'rolling-diaphragm' ? 'lever' : 'straight';
-};
 
 /** How its positioner was before anybody turned a screw: as written down, else by its name. */
 export function offOf(valve: Valve, written: PositionerOff | undefined): PositionerOff {
@@ -71,7 +65,7 @@ function bodyOf(valve: Valve): ControlValve {
     stopRate: STOP_RATE,
     stops: [0, 1],
     process: 0,
-    linkage: linkageOf(valve),
+    linkage: moverOf(valve.features).turns ?? 'straight',
     droop: DROOP,
   };
 }

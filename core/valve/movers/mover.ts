@@ -42,6 +42,8 @@ export interface Mover<F = Features['moved']> {
   readonly element?: 'diaphragm' | 'cylinder';
   /** Air on both sides of its piston, and no spring. */
   readonly bothSides?: true;
+  /** What its rod turns, where it does not push the stem straight. */
+  readonly turns?: 'vane' | 'lever';
   readonly spring?: HeldSpring;
   /** Its set pressure is a spring’s. */
   readonly setBySpring?: true;

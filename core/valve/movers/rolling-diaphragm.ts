@@ -8,6 +8,7 @@ export const rollingDiaphragm: Mover<RollingDiaphragm> = {
   byAir: true,
   positioner: 'side',
   element: 'diaphragm',
+  turns: 'lever',
   spring: {
     how: 'spring barrel: never opened in the field; the clevis is freed with air at mid-travel',
     by: ['spring barrel', 'actuator spring'],

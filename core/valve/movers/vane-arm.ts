@@ -7,6 +7,7 @@ export const vaneArm: Mover = {
   byAir: true,
   positioner: 'side',
   element: 'cylinder',
+  turns: 'vane',
   parts: () => [
     'air lines',
     'cotter',

@@ -84,6 +84,8 @@ const input = z.strictObject({
 type Given = z.output<typeof input>;
 
 export interface StrokeTest {
+  /** The largest error of all points, up and down, with its sign. */
+  measuredError: Ratio;
   zeroError: Ratio;
   spanError: Ratio;
   hysteresis: Ratio;
@@ -117,6 +119,7 @@ export const positionerStroke: Working<typeof input, StrokeTest> = {
   meaning: 'What a stroke test says, and which adjustment to turn which way.',
   input,
   results: {
+    measuredError: 'Largest error',
     zeroError: 'Zero error',
     spanError: 'Span error',
     hysteresis: 'Hysteresis',
@@ -142,6 +145,8 @@ function stroke(given: Given): Result<Worked<StrokeTest>> {
   const points = read.value;
   const [first, last] = [points[0], points.at(-1)];
   if (!first || !last) return tooFew('points', 0, LEAST_POINTS, 'a stroke test has several');
+  const errors = points.flatMap(({ x, up, down }) => [up - x, down - x]);
+  const measured = errors.reduce((most, each) => (Math.abs(each) > Math.abs(most) ? each : most), 0);
   const zero = first.y;
   const span = last.y - first.y - 100;
   const difference = Math.max(...points.map(({ up, down }) => Math.abs(up - down)));
@@ -151,6 +156,7 @@ function stroke(given: Given): Result<Worked<StrokeTest>> {
   const percent = (value: number): Ratio => quantity('ratio', value, '%');
   return ok({
     result: {
+      measuredError: percent(measured),
       zeroError: percent(zero),
       spanError: percent(span),
       hysteresis: percent(hysteresis),
@@ -160,6 +166,12 @@ function stroke(given: Given): Result<Worked<StrokeTest>> {
       advice: adviceOn(zero, span, hysteresis, independent.deviation),
     },
     steps: [
+      line(
+        'Largest error',
+        'travel − travel wanted, over all points',
+        `${2 * points.length} readings`,
+        percent(measured),
+      ),
       line('Zero error', 'mean travel at 0 % − 0', `${formatNumber(first.y, 2)} %`, percent(zero)),
       line(
         'Span error',

@@ -214,3 +214,47 @@ describe('setting.turns (handbook part 6.4: how far to turn is learned)', () => 
     expect(refusal('setting.turns', { wanted: '250 psig', read: '50 %' }).code).toBe('input.conflict');
   });
 });
+
+describe('positioner.screws (handbook part 6.4: two by two, span first, then zero)', () => {
+  const wanted = { lowWanted: '5 %', highWanted: '95 %' };
+  const next = (...readings: readonly (readonly [zero: number, span: number, low: number, high: number])[]) =>
+    ask('positioner.screws', {
+      ...wanted,
+      readings: readings.map(([zero, span, low, high]) => ({ zero, span, low, high })),
+    });
+  it('short of span by 5.3 %, a turn does 5.2 %: just over one turn more of what was turned', () => {
+    const found = next([0, 0, 7.5, 90.9], [0, -0.25, 7.7, 92.4]);
+    expect(found.result).toMatchObject({ screw: 'span screw', way: 'anticlockwise', verdict: 'ask' });
+    expect(found.in('turn', 'turn')).toBeCloseTo(-5.3 / 5.2, 9);
+    expect(found.in('high', '%') - found.in('low', '%')).toBeCloseTo(90, 9);
+  });
+  it('a span that is right leaves the zero, by the mean of both', () => {
+    const found = next([0, 0, 3, 93.1], [0.5, 0, 6, 96.1]);
+    expect(found.result).toMatchObject({ screw: 'zero screw', way: 'anticlockwise' });
+    expect(found.in('turn', 'turn')).toBeCloseTo(-1.05 / 6 / 2, 9);
+  });
+  it('nothing turned yet: a quarter, range spring anticlockwise for more travel, bias clockwise for more', () => {
+    expect(next([0, 0, 5, 90]).in('turn', 'turn')).toBe(-0.25);
+    expect(next([0, 0, 5, 99]).in('turn', 'turn')).toBe(0.25);
+    expect(next([0, 0, 2, 92]).result).toMatchObject({ screw: 'zero screw', way: 'clockwise' });
+  });
+  it('what another type does the other way round is turned the other way round', () => {
+    expect(next([0, 0, 5, 90], [0, -0.25, 5, 88]).result).toMatchObject({ way: 'clockwise' });
+  });
+  it('a screw that moves nothing slips or is at its stop; both right: lock', () => {
+    expect(next([0, 0, 5, 90], [0, -0.25, 5, 90]).result).toMatchObject({ way: 'leave it', verdict: 'stop' });
+    expect(next([0, 0, 5.2, 95.1]).result).toMatchObject({ screw: 'none', verdict: 'fit' });
+  });
+  it('both turned between two readings teaches neither', () => {
+    expect(next([0, 0, 5, 90], [0.25, -0.25, 6, 93]).in('turn', 'turn')).toBe(-0.25);
+  });
+  it('refuses an empty table and a low travel over the high one', () => {
+    expect(refusal('positioner.screws', { ...wanted, readings: [] }).code).toBe('input.conflict');
+    const crossed = {
+      lowWanted: '95 %',
+      highWanted: '5 %',
+      readings: [{ zero: 0, span: 0, low: 5, high: 95 }],
+    };
+    expect(refusal('positioner.screws', crossed).code).toBe('input.conflict');
+  });
+});

@@ -54,6 +54,7 @@ import { fitClearance } from '../measuring/fit-clearance';
 import { stemWear } from '../measuring/stem-wear';
 import { springLength } from '../measuring/spring-length';
 import { seatRings } from '../seats/seat-rings';
+import { positionerScrews } from '../actuators/positioner-screws';
 import { settingTurns } from '../actuators/setting-turns';
 import { regulatorLockUp } from '../pressure/regulator-lock-up';
 import { turningTorque } from '../actuators/turning-torque';
@@ -144,6 +145,7 @@ export const SUBJECTS: readonly Subject[] = [
       register(turningTorque),
       register(regulatorLockUp),
       register(settingTurns),
+      register(positionerScrews),
       register(positionerStroke),
       register(signatureAnalyse),
       register(flowLiquid),

@@ -16,6 +16,7 @@ import { usePreferences } from '../../stores/preferences';
 import JudgedFigures from '../JudgedFigures.vue';
 import StepBar from '../StepBar.vue';
 import PopRig from './PopRig.vue';
+import StrokedFigures from './StrokedFigures.vue';
 import NotAtZero from './NotAtZero.vue';
 import VentGauge from './VentGauge.vue';
 import WrenchReading from './WrenchReading.vue';
@@ -157,7 +158,8 @@ function fromGauge(value: Quantity, readBy: InstrumentId, watched: readonly Watc
         :reads="shown(onGauge)"
       />
     </template>
-    <PopRig v-if="task.live" :step="step" :task="task" :live="task.live" />
+    <PopRig v-if="task.live?.kind === 'pops'" :step="step" :task="task" :live="task.live" />
+    <StrokedFigures v-if="task.live?.kind === 'stroked'" :step="step" :task="task" :live="task.live" />
     <WrenchReading
       v-if="onWrench"
       :step="step.id"

@@ -8,12 +8,12 @@ import {
   nextPop,
   StepFacts,
   turnedSincePop,
-  type Live,
+  type Pops,
   type TaskOf,
 } from '@dusk-wren/core/task';
-import { capital, formatNumber, preferredUnit, psig, quantity, valueIn } from '@dusk-wren/core/quantity';
+import { formatNumber, preferredUnit, psig, quantity, valueIn } from '@dusk-wren/core/quantity';
 import { settingTurns } from '@dusk-wren/core/workings';
-import { computed, ref, shallowRef, watch } from 'vue';
+import { computed, shallowRef } from 'vue';
 import PressureChart from '../../charts/PressureChart.vue';
 import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
@@ -23,11 +23,12 @@ import { useJob } from '../../stores/job';
 import { usePreferences } from '../../stores/preferences';
 import InstrumentPick from '../InstrumentPick.vue';
 import StepBar from '../StepBar.vue';
+import TurnScrew from './TurnScrew.vue';
 import './live-reading.css';
 import { useReadings } from '../use-readings';
 
 /** A relief valve on the rig: pumped up until it pops, the pop found in the curve; the screw by what its last turn did. */
-const props = defineProps<{ step: PlannedStep; task: TaskOf<'measure'>; live: Live }>();
+const props = defineProps<{ step: PlannedStep; task: TaskOf<'measure'>; live: Pops }>();
 const job = useJob();
 const preferences = usePreferences();
 const { show, parts } = preferences;
@@ -113,26 +114,21 @@ const inTolerance = computed(() => {
 const within = computed(() =>
   found.value && popAsk.value?.mustBe !== undefined ? meets(popAsk.value, psig(found.value.pop)) : undefined,
 );
-const QUARTER = 0.25;
-const turns = ref(QUARTER);
 const since = computed(() => facts.value && turnedSincePop(props.live, facts.value));
 const advised = computed(() => (advice.value ? valueIn(advice.value.result.turn, 'turn') : 0));
-watch(
-  advised,
-  (turn) => {
-    if (turn !== 0) turns.value = Math.max(0.05, Math.round(Math.abs(turn) * 20) / 20);
-  },
-  { immediate: true },
-);
 const wayWords = computed(() => {
+  if (since.value) {
+    const by = show({ ...since.value, value: Math.abs(since.value.value) });
+    return `turned ${by} ${since.value.value < 0 ? 'anticlockwise' : 'clockwise'} since the last pop. Pop it again: what that did is seen then.`;
+  }
   const turn = advice.value?.result;
   if (!turn) return '';
   if (turn.way === 'leave it') return 'Leave the screw as it is.';
   return `${formatNumber(Math.abs(valueIn(turn.turn, 'turn')), 2)} turns ${turn.way}; it should come to ${show(props.live.aim)}.`;
 });
-function turn(sign: 1 | -1): void {
+function turn(turns: number): void {
   const { screw } = props.live;
-  const by = quantity('angle', sign * turns.value, 'turn');
+  const by = quantity('angle', turns, 'turn');
   if (screw) job.act({ kind: 'turn-screw', body: { step: props.step.id, screw, by } });
 }
 useKeys([{ key: 'enter', label: 'Keep this pop', run: keep, when: () => found.value !== undefined }]);
@@ -171,37 +167,20 @@ useKeys([{ key: 'enter', label: 'Keep this pop', run: keep, when: () => found.va
     <p v-if="stuck" class="problem" role="alert">
       No pop up to half again its set: stuck shut, or stopped too soon. Pressure off; nothing is struck.
     </p>
-    <div v-if="live.screw && inTolerance === false && advice" class="screw">
-      <p v-if="since">
-        <b>{{ capital(live.screw) }}:</b> turned {{ show({ ...since, value: Math.abs(since.value) }) }}
-        {{ since.value < 0 ? 'anticlockwise' : 'clockwise' }} since the last pop. Pop it again: what that did
-        is seen then.
-      </p>
-      <p v-else>
-        <b>{{ capital(live.screw) }}:</b> {{ wayWords }}
-      </p>
+    <TurnScrew
+      v-if="live.screw && inTolerance === false && advice"
+      :screw="live.screw"
+      :advised="advised"
+      :words="wayWords"
+      :waits="since !== undefined"
+      :disabled="running"
+      @turn="turn"
+    >
       <p class="label caution">
         Pressure down to a quarter under its set first, spindle held: the disc must not turn on its nozzle.
       </p>
-      <div class="turns">
-        <v-text-field
-          v-model.number="turns"
-          label="Turns"
-          type="number"
-          min="0.05"
-          max="10"
-          step="0.05"
-          inputmode="decimal"
-        />
-        <BenchButton :lamp="!since && advised < 0" :disabled="running || !(turns > 0)" @press="turn(-1)"
-          >Turned anticlockwise</BenchButton
-        >
-        <BenchButton :lamp="!since && advised > 0" :disabled="running || !(turns > 0)" @press="turn(1)"
-          >Turned clockwise</BenchButton
-        >
-      </div>
       <WorkingPaper :steps="advice.steps" :notes="advice.notes" :source="advice.source" />
-    </div>
+    </TurnScrew>
     <StepBar>
       <BenchButton v-if="found" lamp hint="enter" @press="keep">Keep this pop</BenchButton>
       <BenchButton
@@ -233,24 +212,5 @@ useKeys([{ key: 'enter', label: 'Keep this pop', run: keep, when: () => found.va
 }
 .found > .number {
   font-size: 26px;
-}
-.screw {
-  display: grid;
-  gap: 6px;
-  padding: 10px;
-  border: 1px solid var(--hazard);
-  border-radius: var(--radius);
-}
-.turns {
-  display: grid;
-  grid-template-columns: minmax(90px, 140px) auto auto;
-  gap: 10px;
-  justify-content: start;
-  align-items: start;
-}
-@media (max-width: 700px) {
-  .turns {
-    grid-template-columns: 1fr;
-  }
 }
 </style>

@@ -21,6 +21,7 @@ import RunoutTask from './RunoutTask.vue';
 import SignOffTask from './SignOffTask.vue';
 import SignTask from './SignTask.vue';
 import SparesTask from './SparesTask.vue';
+import StrokeTestTask from './StrokeTestTask.vue';
 import WayRoundTask from './WayRoundTask.vue';
 import WantsTask from './WantsTask.vue';
 
@@ -45,6 +46,7 @@ const COMPONENTS = {
   packing: PackingTask,
   'bolt-up': BoltUpTask,
   'pressure-test': PressureTestTask,
+  'stroke-test': StrokeTestTask,
   order: PartTask,
   arrive: PartTask,
   hold: HoldTask,

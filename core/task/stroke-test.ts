@@ -1,0 +1,81 @@
+import { counts, type EntryOf, type Screw } from '../job';
+import { quantity, valueIn, type Ratio } from '../quantity';
+import { POSITIONER_LIMITS } from '../standards';
+import { positionerStroke, type StrokeTest, type Worked } from '../workings';
+import type { TaskKind } from './task-kind';
+
+/** A stroke in points, up and down, by a signal. */
+export interface StrokeTestTask {
+  readonly kind: 'stroke-test';
+  /** Shares of the signal, rising. */
+  readonly at: readonly Ratio[];
+  /** What it may be set right by, between two runs. */
+  readonly screws: readonly Screw[];
+  /** As it was found: kept whatever it says. */
+  readonly asFound?: true;
+  /** The step that found it before, whose curve lies under this one. */
+  readonly was?: string;
+}
+
+type Points = EntryOf<'stroke-tested'>['body']['points'];
+
+export const strokeTestTask: TaskKind<StrokeTestTask> = {
+  finishedBy: (task, facts) => {
+    const last = facts.on('stroke-tested').findLast(({ body }) => counts(body.readBy));
+    const isIn =
+      last && (task.asFound === true || strokeVerdicts(last.body.points)?.every(({ fits }) => fits));
+    return isIn === true ? last : facts.optional ? facts.byHand() : undefined;
+  },
+  plainly: ({ at }, { step, instrument }) => [
+    {
+      kind: 'keep-stroke',
+      body: {
+        step,
+        points: at.map((signal) => ({ signal, up: signal, down: signal })),
+        readBy: instrument('gauge set'),
+      },
+    },
+  ],
+};
+
+/** What a stroke test says, by its working. */
+export function workedStroke(points: Points): Worked<StrokeTest> | undefined {
+  const worked = positionerStroke.work({
+    points: points.map(({ signal, up, down }) => ({
+      signal: inPercent(signal),
+      up: inPercent(up),
+      down: inPercent(down),
+    })),
+  });
+  return worked.ok ? worked.value : undefined;
+}
+
+const inPercent = (share: Ratio): Ratio => quantity('ratio', valueIn(share, '%'), '%');
+
+/** One figure of a stroke test against its limit. */
+export interface StrokeVerdict {
+  readonly label: string;
+  readonly found: Ratio;
+  readonly limit: Ratio;
+  readonly fits: boolean;
+}
+
+/** The four figures that a stroke is judged by; undefined where the points make no stroke. */
+export function strokeVerdicts(points: Points): readonly StrokeVerdict[] | undefined {
+  const worked = workedStroke(points);
+  if (!worked) return undefined;
+  const { error, hysteresis, ends } = POSITIONER_LIMITS;
+  const { measuredError, zeroError, spanError, hysteresis: apart } = worked.result;
+  const against = (label: string, found: Ratio, limit: number): StrokeVerdict => ({
+    label,
+    found,
+    limit: quantity('ratio', limit, '%'),
+    fits: Math.abs(valueIn(found, '%')) <= limit + 1e-9,
+  });
+  return [
+    against('largest error', measuredError, error),
+    against('hysteresis and dead band', apart, hysteresis),
+    against('zero', zeroError, ends),
+    against('span', spanError, ends),
+  ];
+}

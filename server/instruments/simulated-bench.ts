@@ -1,0 +1,59 @@
+import type { InstrumentControl, ReadingMessage } from '@dusk-wren/contract';
+import { valveOf } from '@dusk-wren/core/job';
+import { si, psig, valueIn } from '@dusk-wren/core/quantity';
+import { chance, plantOf, readBench, seedFrom, turnScrew, type Plant } from '@dusk-wren/core/simulation';
+import type { Controls } from './controls';
+import { pause } from './pace';
+import type { Work } from './source';
+
+const SAMPLE_SECONDS = 0.1;
+/** Nobody waits for a simulation: a stroke of eight seconds in two. */
+const FASTER = 4;
+
+const SIMULATED = { 'zero screw': 'zero', 'span screw': 'span', 'relay nozzle': 'nozzle' } as const;
+
+/** Turns of a screw in this job so far. */
+function turnsOf({ state }: Work, screw: keyof typeof SIMULATED): number {
+  const turned = state.records['screw-turned'].filter(({ body }) => body.screw === screw);
+  return turned.reduce((sum, { body }) => sum + valueIn(body.by, 'turn'), 0);
+}
+
+function set(plant: Plant, control: InstrumentControl): void {
+  if (control.kind === 'signal') plant.signal = control.percent / 100;
+  else if (control.kind === 'supply') plant.supplySet = si(psig(control.psig));
+  else if (control.screw in SIMULATED) turnScrew(plant, SIMULATED[control.screw], control.turns);
+}
+
+/** A control valve on the bench: gauges and travel, while signal, supply and screws are set. */
+export async function* simulatedBench(
+  work: Work,
+  controls: Controls,
+  stop: AbortSignal,
+): AsyncGenerator<ReadingMessage, void> {
+  const valve = valveOf(work.state);
+  if (!valve) return;
+  const plant = plantOf(valve, work.condition.positioner, {
+    zero: turnsOf(work, 'zero screw'),
+    span: turnsOf(work, 'span screw'),
+    nozzle: turnsOf(work, 'relay nozzle'),
+  });
+  const dice = chance(seedFrom(`${work.step.id} ${work.state.version}`));
+  let taken = 0;
+  for (let sample = 0; await pause((SAMPLE_SECONDS * 1000) / (FASTER * work.rate), stop); sample++) {
+    const settings = controls.take();
+    for (const control of settings) set(plant, control);
+    taken += settings.length;
+    plant.run(SAMPLE_SECONDS);
+    const { supply, signal, driven, other, travel } = readBench(plant, dice);
+    yield {
+      kind: 'bench',
+      seconds: sample * SAMPLE_SECONDS,
+      taken,
+      supplyPsig: valueIn(supply, 'psig'),
+      signalPercent: valueIn(signal, '%'),
+      drivenPsig: valueIn(driven, 'psig'),
+      ...(other ? { otherPsig: valueIn(other, 'psig') } : {}),
+      travelPercent: valueIn(travel, '%'),
+    };
+  }
+}

@@ -1,0 +1,115 @@
+<script setup lang="ts">
+import { formatNumber, psig } from '@dusk-wren/core/quantity';
+import { computed } from 'vue';
+import StrokeScale from '../../charts/StrokeScale.vue';
+import BenchButton from '../../parts/BenchButton.vue';
+import { usePreferences } from '../../stores/preferences';
+import { useKeptHere } from '../../stores/kept-here';
+import InstrumentPick from '../InstrumentPick.vue';
+import './live-reading.css';
+import { inSignal, SIGNAL_RANGES, type SignalRange } from './signal-ranges';
+import type { StrokeBench } from './use-stroke-bench';
+
+/** Gauges, travel and signal of a valve that is stroked; its signal is put in by the points asked for. */
+const props = defineProps<{ bench: StrokeBench; at: readonly number[]; busy?: boolean }>();
+const { parts } = usePreferences();
+const kept = useKeptHere().text(() => 'signal range');
+const range = computed<SignalRange>(
+  () => SIGNAL_RANGES.find(({ name }) => name === kept.value) ?? SIGNAL_RANGES[0],
+);
+const now = computed(() => props.bench.now.value);
+const gauges = computed(() => {
+  const read = now.value;
+  if (!read) return [];
+  const both = read.otherPsig !== undefined;
+  return [
+    { name: 'supply', psig: read.supplyPsig },
+    { name: both ? 'cylinder, bottom' : 'actuator', psig: read.drivenPsig },
+    ...(read.otherPsig === undefined ? [] : [{ name: 'cylinder, top', psig: read.otherPsig }]),
+  ].map(({ name, psig: reads }) => ({ name, ...parts(psig(reads)) }));
+});
+</script>
+
+<template>
+  <div class="bench-air">
+    <InstrumentPick
+      v-model="bench.picked.value"
+      :choices="bench.choices.value"
+      :instrument="bench.instrument.value"
+    />
+    <div v-if="now" class="live">
+      <StrokeScale :travel="now.travelPercent" :wanted="bench.signal.value" />
+      <dl class="gauges" aria-live="off">
+        <div>
+          <dt class="label">travel</dt>
+          <dd class="live-reading number">{{ formatNumber(now.travelPercent, 1) }} <small>%</small></dd>
+        </div>
+        <div v-for="{ name, number, unit } in gauges" :key="name">
+          <dt class="label">{{ name }}</dt>
+          <dd class="number">{{ number }} {{ unit }}</dd>
+        </div>
+        <div>
+          <dt class="label">signal</dt>
+          <dd class="number">{{ inSignal(range, bench.signal.value) }}</dd>
+        </div>
+        <p class="label stands" role="status">
+          {{ bench.stands.value === undefined ? 'Moving: read once it stands.' : 'It stands.' }}
+        </p>
+      </dl>
+    </div>
+    <div v-if="now" class="points" role="group" aria-label="Signal">
+      <BenchButton
+        v-for="percent in at"
+        :key="percent"
+        :aria-pressed="bench.signal.value === percent"
+        :disabled="busy ?? false"
+        @press="bench.put(percent)"
+        >{{ inSignal(range, percent) }} in</BenchButton
+      >
+      <v-select
+        class="range"
+        label="Range of the signal"
+        :model-value="range.name"
+        :items="SIGNAL_RANGES.map(({ name }) => name)"
+        @update:model-value="kept = $event"
+      />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.bench-air {
+  display: grid;
+  gap: 10px;
+}
+.live {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 22px;
+}
+.gauges {
+  display: grid;
+  gap: 4px 18px;
+  align-content: start;
+}
+.gauges div {
+  display: flex;
+  gap: 10px;
+  align-items: baseline;
+}
+.gauges dt {
+  min-width: 7.5em;
+}
+.stands {
+  color: var(--muted);
+}
+.points {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+}
+.range {
+  flex: 0 1 190px;
+}
+</style>

@@ -1,0 +1,211 @@
+<script setup lang="ts">
+import type { PlannedStep } from '@dusk-wren/core/plan';
+import { quantity, valueIn, type Quantity } from '@dusk-wren/core/quantity';
+import { strokeVerdicts, workedStroke, type TaskOf } from '@dusk-wren/core/task';
+import { computed, reactive, ref, watch } from 'vue';
+import XyChart, { type XySeries } from '../../charts/XyChart.vue';
+import BenchButton from '../../parts/BenchButton.vue';
+import ContactRing from '../../parts/ContactRing.vue';
+import QuantityField from '../../parts/QuantityField.vue';
+import WorkingPaper from '../../parts/WorkingPaper.vue';
+import { useJob } from '../../stores/job';
+import { usePreferences } from '../../stores/preferences';
+import StepBar from '../StepBar.vue';
+import TurnScrew from './TurnScrew.vue';
+import StrokeGauges from './StrokeGauges.vue';
+import { useStrokeBench } from './use-stroke-bench';
+
+/** A stroke in points, up and down: run by the bench or read by hand, judged as it is whole. */
+const props = defineProps<{ step: PlannedStep; task: TaskOf<'stroke-test'> }>();
+const job = useJob();
+const { show } = usePreferences();
+const bench = useStrokeBench(() => props.step.id);
+
+type Way = 'up' | 'down';
+const at = computed(() => props.task.at.map((share) => Math.round(valueIn(share, '%'))));
+const read = reactive<Record<string, Quantity<'ratio'> | undefined>>({});
+const keyOf = (way: Way, percent: number) => `${way} at ${percent} %`;
+
+/** Up point by point, then down again; at the top it is read once for both ways. */
+const order = computed((): readonly (readonly [Way, number])[] => [
+  ...at.value.map((percent) => ['up', percent] as const),
+  ...at.value.toReversed().map((percent) => ['down', percent] as const),
+]);
+const going = ref<number>();
+function run(): void {
+  for (const key of Object.keys(read)) read[key] = undefined;
+  going.value = 0;
+  bench.start();
+}
+function put(): void {
+  const [, percent] = order.value[going.value ?? 0] ?? [];
+  if (percent !== undefined) bench.put(percent);
+}
+watch(bench.now, (now, before) => {
+  if (now && !before && going.value === 0) put();
+});
+watch(bench.stands, (stands) => {
+  if (stands === undefined || going.value === undefined) return;
+  const [way, percent] = order.value[going.value] ?? [];
+  if (way === undefined || percent === undefined || bench.signal.value !== percent) return;
+  read[keyOf(way, percent)] = quantity('ratio', Math.round(stands * 10) / 10, '%');
+  going.value++;
+  if (going.value < order.value.length) put();
+  else stop();
+});
+function stop(): void {
+  going.value = undefined;
+  bench.stop();
+}
+
+const points = computed(() =>
+  at.value.flatMap((percent) => {
+    const [up, down] = [read[keyOf('up', percent)], read[keyOf('down', percent)]];
+    return up && down ? [{ signal: quantity('ratio', percent, '%'), up, down }] : [];
+  }),
+);
+const isWhole = computed(() => points.value.length === at.value.length);
+const byBench = ref(false);
+watch(going, (now) => (byBench.value = byBench.value || now !== undefined));
+const kept = computed(() =>
+  job.state?.records['stroke-tested'].findLast(({ body }) => body.step.id === props.step.id),
+);
+const judged = computed(() => (isWhole.value ? points.value : kept.value?.body.points));
+const verdicts = computed(() => (judged.value ? strokeVerdicts(judged.value) : undefined));
+const worked = computed(() => (judged.value ? workedStroke(judged.value) : undefined));
+const fits = computed(() => verdicts.value?.every((each) => each.fits) === true);
+const before = computed(
+  () =>
+    job.state?.records['stroke-tested'].findLast(({ body }) => body.step.id === props.task.was)?.body.points,
+);
+
+const percent = (share: Quantity<'ratio'>) => valueIn(share, '%');
+const series = computed((): XySeries[] => {
+  const off = (
+    name: string,
+    way: Way,
+    of: typeof points.value,
+    colour: string,
+    dashed = false,
+  ): XySeries => ({
+    name,
+    points: of.map((point) => [percent(point.signal), percent(point[way]) - percent(point.signal)] as const),
+    colour,
+    dashed,
+    dots: !dashed,
+  });
+  return [
+    ...(before.value
+      ? [
+          off('as found, up', 'up', before.value, '--muted', true),
+          off('as found, down', 'down', before.value, '--muted', true),
+        ]
+      : []),
+    ...(judged.value
+      ? [off('up', 'up', judged.value, '--blue'), off('down', 'down', judged.value, '--lamp')]
+      : []),
+  ];
+});
+
+/** The screw that what is off is set by, span before zero. */
+const screw = computed(() => {
+  const off = (label: string) => verdicts.value?.some((each) => each.label === label && !each.fits) === true;
+  const wanted = off('span') ? 'span screw' : off('zero') ? 'zero screw' : undefined;
+  return props.task.screws.find((each) => each === wanted);
+});
+function turn(turns: number): void {
+  if (!screw.value) return;
+  const by = quantity('angle', turns, 'turn');
+  job.act({ kind: 'turn-screw', body: { step: props.step.id, screw: screw.value, by } });
+}
+
+function keep(): void {
+  const readBy = byBench.value && bench.instrument.value ? bench.instrument.value.id : 'hand';
+  if (!job.act({ kind: 'keep-stroke', body: { step: props.step.id, points: points.value, readBy } })) return;
+  for (const key of Object.keys(read)) read[key] = undefined;
+  byBench.value = false;
+}
+</script>
+
+<template>
+  <div class="stroke-test">
+    <StrokeGauges :bench="bench" :at="at" :busy="going !== undefined" />
+    <div class="points">
+      <template v-for="percentIn in at" :key="percentIn">
+        <QuantityField
+          v-for="way in ['up', 'down'] as const"
+          :key="way"
+          v-model="read[keyOf(way, percentIn)]"
+          :label="keyOf(way, percentIn)"
+          dimension="ratio"
+          :example="`${percentIn} %`"
+          :usual="percentIn === 0 ? undefined : quantity('ratio', percentIn, '%')"
+        />
+      </template>
+    </div>
+    <XyChart
+      v-if="judged"
+      :series="series"
+      x="signal, %"
+      y="off by, % of travel"
+      label="Deviation of the travel"
+      :height="220"
+    />
+    <ul v-if="verdicts" class="verdicts" role="status">
+      <li
+        v-for="{ label, found, limit, fits: isIn } in verdicts"
+        :key="label"
+        :class="isIn ? 'fit' : 'rework'"
+      >
+        <ContactRing :verdict="isIn ? 'fit' : 'rework'" />
+        {{ label }} <b class="number">{{ show(found) }}</b>
+        <span class="label muted">limit {{ show(limit) }}</span>
+      </li>
+    </ul>
+    <p v-if="verdicts && !fits && !isWhole" class="problem" role="alert">
+      Out of its limits; kept, and the step stays open. {{ worked?.result.advice.join(' ') }} Then run it
+      again.
+    </p>
+    <TurnScrew
+      v-if="screw && !isWhole"
+      :screw="screw"
+      :advised="0"
+      words="by the least that shows; then run it again."
+      :waits="false"
+      :disabled="going !== undefined"
+      @turn="turn"
+    />
+    <StepBar>
+      <BenchButton v-if="isWhole" lamp @press="keep">Keep the stroke test</BenchButton>
+      <BenchButton v-if="going === undefined" :lamp="!isWhole" @press="run">{{
+        judged ? 'Run it again' : 'Air on, run the test'
+      }}</BenchButton>
+      <BenchButton v-else @press="stop">Stop, air off</BenchButton>
+    </StepBar>
+    <WorkingPaper v-if="worked" :steps="worked.steps" :notes="worked.notes" :source="worked.source" />
+  </div>
+</template>
+
+<style scoped>
+.stroke-test {
+  display: grid;
+  gap: 10px;
+}
+.points {
+  display: grid;
+  grid-template-columns: repeat(2, minmax(150px, 230px));
+  gap: 8px 14px;
+}
+.verdicts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 20px;
+  padding: 0;
+  list-style: none;
+}
+.verdicts li {
+  display: inline-flex;
+  gap: 6px;
+  align-items: center;
+}
+</style>
