@@ -23,6 +23,10 @@ interface Opened {
 export const openOn = (page: Page, valve: object, opened: Opened): Promise<string> =>
   open(page, { new: { ...valve, tag: `OWN-${crypto.randomUUID().slice(0, 8)}` } }, opened);
 
+/** And under a tag that it is to have. */
+export const openNamed = (page: Page, valve: { readonly tag: string }, opened: Opened): Promise<string> =>
+  open(page, { new: valve }, opened);
+
 /** The next job of a valve that this journey has had before. */
 export async function openAgain(page: Page, tag: string, opened: Opened): Promise<string> {
   const { origin } = new URL(page.url());

@@ -19,6 +19,7 @@ import { instrumentsIn, peopleIn } from './people';
 import { plateOf, type PlateLine } from './plate';
 import { testLines, type TestLine } from './pressure-tests';
 import { keptCurves, type KeptCurves } from './kept-curves';
+import { strokeSheets, type StrokeSheet } from './stroke-sheets';
 import { runoutTurn, type RunoutTurn } from './runout-plot';
 import { torqueTable, type TorqueTable } from './torques';
 
@@ -44,6 +45,8 @@ export interface Certificate {
   readonly runout?: RunoutTurn;
   /** Pressure over time, where a reading was taken off a curve. */
   readonly curves: readonly KeptCurves[];
+  /** Stroke tests, as they were left. */
+  readonly strokes: readonly StrokeSheet[];
   readonly measured: readonly string[];
   readonly asFound: readonly string[];
   readonly asLeft: readonly string[];
@@ -93,6 +96,7 @@ export function certificate(
     rings: ringPairs(state, current, system),
     ...runoutOf(state, current),
     curves: keptCurves(state, system),
+    strokes: strokeSheets(state, system),
     measured: measuredSizes(state, current, system),
     asFound: asFound(state, current, system),
     asLeft: asLeft(state, current, system),

@@ -843,7 +843,7 @@ describe('actuators and positioners', () => {
       steps,
       ['set up', /35 psig to 100 psig/],
       ['set up', /9 psig in.*75 %/],
-      ['set up', /12 psig.*anticlockwise.*Zero after it/],
+      ['set up', /12 psi of range.*anticlockwise.*Zero after it/],
       ['set up', /lock both/],
       ['set up', /five points up and down/i],
     );

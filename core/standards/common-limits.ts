@@ -40,4 +40,6 @@ export const POSITIONER: Source = { ...COMMON_PRACTICE, name: 'Stroke test, with
 
 /** Percent of the rated travel: largest error, hysteresis and dead band, zero and span. */
 export const POSITIONER_LIMITS = { error: 1.5, hysteresis: 1, ends: 0.5 } as const;
-export const NO_POSITIONER_LIMITS = { error: 8, hysteresis: 6, ends: 2 } as const;
+
+/** Both sides of a cylinder at balance: share of its supply, and how near is near enough; from memory. */
+export const CYLINDER_BALANCE = { share: 0.75, within: 0.05 } as const;

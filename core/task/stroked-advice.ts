@@ -1,5 +1,6 @@
 import type { Screw } from '../job';
 import { formatNumber, quantity, valueIn, type Angle, type Quantity, type Ratio } from '../quantity';
+import { CYLINDER_BALANCE } from '../standards';
 import { positionerScrews, settingTurns, type Worked } from '../workings';
 import type { MeasureAsk } from './measure-ask';
 import { meets } from './meets';
@@ -19,9 +20,6 @@ export interface ScrewAdvice {
 interface Asked {
   readonly asks: readonly MeasureAsk[];
 }
-
-/** Both sides of a cylinder at this share of its supply (common practice), and how near is near enough. */
-const [BALANCE, NEAR] = [0.75, 0.05];
 
 /** What to turn next on a valve that is stroked, by what its turns did; undefined while nothing is read, or all is right. */
 export function screwAdvice(task: Asked, live: Stroked, facts: StepFacts): ScrewAdvice | undefined {
@@ -76,8 +74,8 @@ function byBalance(live: Stroked, facts: StepFacts): ScrewAdvice | undefined {
     return quantity('ratio', (psi.reduce((sum, each) => sum + each, 0) / 2 / gauge(supply)) * 100, '%');
   };
   const read = share(now.read);
-  const wanted = quantity('ratio', BALANCE * 100, '%');
-  if (Math.abs(valueIn(read, '%') - valueIn(wanted, '%')) <= NEAR * 100) return undefined;
+  const wanted = quantity('ratio', CYLINDER_BALANCE.share * 100, '%');
+  if (Math.abs(valueIn(read, '%') - valueIn(wanted, '%')) <= CYLINDER_BALANCE.within * 100) return undefined;
   return settingOf('relay nozzle', wanted, read, before && share(before.read), now.turned['relay nozzle']);
 }
 

@@ -27,7 +27,10 @@ export interface Round {
   readonly read: ReadonlyMap<string, Quantity>;
 }
 
-const byHandOrGauge = (facts: StepFacts) => facts.on('measured').filter(({ body }) => counts(body.readBy));
+/** Readings and turns of the whole job: what a screw does was learned wherever it was turned. */
+const readOf = (whats: readonly string[], { state }: StepFacts) =>
+  state.records.measured.filter(({ body }) => whats.includes(body.what) && counts(body.readBy));
+const turnsOf = ({ state }: StepFacts) => state.records['screw-turned'];
 
 /** Whether nothing was turned since: a turn moves everything but the supply. */
 export function standsSinceTurn({ reads }: Stroked, facts: StepFacts, what: string, seq: number): boolean {
@@ -40,8 +43,7 @@ export function roundsOf(whats: readonly string[], facts: StepFacts): readonly R
   const rounds: Round[] = [];
   let turned: Partial<Record<Screw, number>> = {};
   let read = new Map<string, Quantity>();
-  const measured = byHandOrGauge(facts).filter(({ body }) => whats.includes(body.what));
-  for (const entry of [...measured, ...facts.on('screw-turned')].sort((a, b) => a.seq - b.seq)) {
+  for (const entry of [...readOf(whats, facts), ...turnsOf(facts)].sort((a, b) => a.seq - b.seq)) {
     if (entry.kind === 'screw-turned') {
       const { screw, by } = entry.body;
       turned = { ...turned, [screw]: (turned[screw] ?? 0) + valueIn(by, 'turn') };
@@ -60,6 +62,6 @@ export function roundsOf(whats: readonly string[], facts: StepFacts): readonly R
 
 /** Screws turned since the figures were last read: until they are read again nobody knows what that did. */
 export function turnedSince(whats: readonly string[], facts: StepFacts): readonly Screw[] {
-  const last = byHandOrGauge(facts).findLast(({ body }) => whats.includes(body.what))?.seq ?? 0;
-  return [...new Set(facts.on('screw-turned').flatMap(({ seq, body }) => (seq > last ? [body.screw] : [])))];
+  const last = readOf(whats, facts).at(-1)?.seq ?? 0;
+  return [...new Set(turnsOf(facts).flatMap(({ seq, body }) => (seq > last ? [body.screw] : [])))];
 }

@@ -2,7 +2,7 @@ import { certificate, type Certificate, type TorqueTable } from '@dusk-wren/core
 import { format, formatNumber, valueIn, type UnitSystem } from '@dusk-wren/core/quantity';
 import type { Content } from 'pdfmake/interfaces';
 import { Refusal } from '../refusal';
-import { curveChart, ringCharts, runoutChart, shareBar } from './charts';
+import { curveChart, ringCharts, runoutChart, shareBar, strokeChart } from './charts';
 import { day, list, minute, paperPdf, plate, table, type JobPaper } from './paper';
 
 /** The certificate on paper; before it is signed each page says that it is a draft. */
@@ -42,7 +42,7 @@ export async function certificatePdf(made: JobPaper): Promise<Buffer> {
 }
 
 /** What can be held side by side: figures, blue lines, and the turn of the stem. */
-function beforeAndAfter({ pairs, rings, runout, curves }: Certificate): Content[] {
+function beforeAndAfter({ pairs, rings, runout, curves, strokes }: Certificate): Content[] {
   return [
     ...(pairs.length > 0
       ? table(
@@ -61,6 +61,8 @@ function beforeAndAfter({ pairs, rings, runout, curves }: Certificate): Content[
       : []),
     ...ringCharts(rings),
     ...(runout ? [runoutChart(runout)] : []),
+    ...(strokes.length > 0 ? [{ text: 'Stroke test', style: 'section' } satisfies Content] : []),
+    ...strokes.map(strokeChart),
     ...(curves.length > 0 ? [{ text: 'Curves', style: 'section' } satisfies Content] : []),
     ...curves.map(curveChart),
   ];

@@ -1,5 +1,12 @@
 import { plotPath, ringStretch } from '@dusk-wren/core/analysis';
-import type { BlueRing, KeptCurves, RingPair, RunoutTurn } from '@dusk-wren/core/certificate';
+import {
+  offDrawn,
+  type BlueRing,
+  type KeptCurves,
+  type RingPair,
+  type RunoutTurn,
+  type StrokeSheet,
+} from '@dusk-wren/core/certificate';
 import { formatNumber, si, valueIn, type Ratio } from '@dusk-wren/core/quantity';
 import type { Content } from 'pdfmake/interfaces';
 
@@ -115,6 +122,40 @@ export function curveChart({ step, unit, seconds, most, curves }: KeptCurves): C
         width: 300,
       },
       { text: named.join('; '), style: 'small' },
+    ],
+  };
+}
+
+/** A stroke test: each figure against its limit, how far it was off, each point. */
+export function strokeChart({ step, simulated, points, verdicts, up, down, most }: StrokeSheet): Content {
+  const box = { width: 400, height: 110, right: 100, top: 2 * most };
+  const drawn = [up, down].map(
+    (off, i) =>
+      `<path d="${plotPath(offDrawn(off, most), box)}" fill="none" stroke="${BLUE}" stroke-width="1.8" stroke-dasharray="${DASHES[i] ?? '0'}"/>`,
+  );
+  return {
+    unbreakable: true,
+    margin: [0, 6, 0, 0],
+    stack: [
+      { text: step, bold: true },
+      ...verdicts.map(({ label, found, limit, fits }) => ({
+        text: `${label}: ${found}, limit ${limit}${fits ? '' : ': OUT'}`,
+        color: fits ? INK : OVER,
+      })),
+      {
+        svg: `<svg viewBox="-2 -4 406 120"><path d="M0 0V110H400" fill="none" stroke="${MUTED}"/><path d="M0 55H400" stroke="${METAL}"/>${drawn.join('')}</svg>`,
+        width: 300,
+      },
+      {
+        text: `off by up to ${formatNumber(most, 2)} % of travel, signal 0 to 100 %; up whole, down dashed${simulated ? '; simulated' : ''}`,
+        style: 'small',
+      },
+      {
+        text: points
+          .map(({ signal, up: rising, down: falling }) => `${signal}: ${rising} / ${falling}`)
+          .join('; '),
+        style: 'small',
+      },
     ],
   };
 }

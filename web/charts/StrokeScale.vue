@@ -4,7 +4,7 @@ import { computed } from 'vue';
 /** The travel scale of a valve: its pointer where it stands, a mark where its signal asks for. Percent, both. */
 const props = defineProps<{ travel: number; wanted: number }>();
 
-const [TOP, BOTTOM, WIDTH] = [14, 206, 128];
+const [TOP, BOTTOM, WIDTH] = [14, 156, 122];
 const at = (percent: number) => BOTTOM - ((BOTTOM - TOP) * Math.max(-6, Math.min(106, percent))) / 100;
 const TICKS = Array.from({ length: 21 }, (_, i) => ({
   percent: i * 5,
@@ -17,7 +17,7 @@ const mark = computed(() => at(props.wanted));
 <template>
   <svg
     class="scale"
-    :viewBox="`0 0 ${WIDTH} 220`"
+    :viewBox="`0 0 ${WIDTH} 170`"
     role="img"
     :aria-label="`Travel ${travel.toFixed(1)} %, ${wanted} % wanted`"
   >
@@ -33,8 +33,9 @@ const mark = computed(() => at(props.wanted));
 
 <style scoped>
 .scale {
-  width: 128px;
-  height: 220px;
+  width: 122px;
+  height: 170px;
+  flex: none;
 }
 .plate {
   fill: var(--ground);

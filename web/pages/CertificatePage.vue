@@ -3,6 +3,7 @@ import { certificate } from '@dusk-wren/core/certificate';
 import { formatNumber, valueIn, type Torque } from '@dusk-wren/core/quantity';
 import { computed } from 'vue';
 import { sayDay, sayTime } from '../parts/dates';
+import StrokeSheetPlot from '../charts/StrokeSheetPlot.vue';
 import KeptCurvePlot from '../charts/KeptCurvePlot.vue';
 import RunoutPlot from '../charts/RunoutPlot.vue';
 import RingPairs from '../drawings/RingPairs.vue';
@@ -88,6 +89,15 @@ const RING = (verdict: string) =>
         />
       </section>
     </div>
+    <section v-if="paper.strokes.length > 0">
+      <h2>Stroke test</h2>
+      <div class="found">
+        <section v-for="sheet in paper.strokes" :key="sheet.step">
+          <h3>{{ sheet.step }}</h3>
+          <StrokeSheetPlot :sheet="sheet" />
+        </section>
+      </div>
+    </section>
     <section v-if="paper.curves.length > 0">
       <h2>Curves</h2>
       <div class="found">

@@ -1,5 +1,6 @@
-import { phrase, psig, quantity, type Ratio } from '../../quantity';
-import { POSITIONER_LIMITS } from '../../standards';
+import { phrase, psig, quantity, valueIn, type Ratio } from '../../quantity';
+import { onStep } from '../../job';
+import { CYLINDER_BALANCE, POSITIONER_LIMITS } from '../../standards';
 import type { MeasureAsk, MeasureTask, Stroked, StrokedRead } from '../../task';
 import { closureOf, moverOf, positionerOf } from '../../valve';
 import { pressureAsk } from '../blocks/asks';
@@ -96,9 +97,23 @@ const ONE_SIDE: MeasureTask = {
     screws: ['zero screw'],
   },
 };
-const BOTH_SIDES: MeasureTask = {
+/** Where both gauges of a cylinder are to stand, once its supply has been read. */
+function balanced(c: Context): Pick<MeasureAsk, 'mustBe'> {
+  const read = onStep(c.state, 'measured', c.idOf(MIDWAY)).findLast(({ body }) => body.what === 'supply');
+  if (read?.body.value.dimension !== 'gauge pressure') return {};
+  const supply = valueIn({ ...read.body.value, dimension: 'gauge pressure' }, 'psig');
+  const { share, within } = CYLINDER_BALANCE;
+  return { mustBe: { from: psig((share - within) * supply), to: psig((share + within) * supply) } };
+}
+
+const bothSides = (c: Context): MeasureTask => ({
   kind: 'measure',
-  asks: [SUPPLY('80 psig'), pressureAsk(TOP, '60 psig'), pressureAsk(BOTTOM, '58 psig'), MID],
+  asks: [
+    SUPPLY('80 psig'),
+    { ...pressureAsk(TOP, '60 psig'), ...balanced(c) },
+    { ...pressureAsk(BOTTOM, '58 psig'), ...balanced(c) },
+    MID,
+  ],
   agree: { what: [TOP, BOTTOM], within: quantity('pressure difference', 5, 'psi') },
   live: {
     kind: 'stroked',
@@ -110,7 +125,7 @@ const BOTH_SIDES: MeasureTask = {
     ],
     screws: ['zero screw', 'relay nozzle'],
   },
-};
+});
 const ENDS: Stroked = {
   kind: 'stroked',
   reads: [readAt(LOW, 5), readAt(HIGH, 95)],
@@ -118,6 +133,7 @@ const ENDS: Stroked = {
 };
 const FIVE_POINTS = [0, 25, 50, 75, 100].map(percent);
 const SPAN = stepName('setup.span');
+const MIDWAY = stepName('setup.mid');
 
 function set(c: Context): Draft[] {
   const isDouble = moverOf(c.features).bothSides === true;
@@ -133,7 +149,7 @@ function set(c: Context): Draft[] {
       minutes: 3,
     },
     {
-      id: 'setup.mid',
+      id: MIDWAY,
       benchAir: true,
       title: isDouble
         ? 'Half of the signal in: bias until mid-travel; then balance by the nozzles'
@@ -142,14 +158,14 @@ function set(c: Context): Draft[] {
         ? phrase`${psig(9)} in. One side only: there is nothing to balance.`
         : phrase`${psig(9)} in. Both cylinder gauges at 75 % of supply and within ${quantity('pressure difference', 5, 'psi')} of each other; beam level, its free end midway between its stops.`,
       tools: ['signal source', 'test gauges'],
-      task: isDouble ? BOTH_SIDES : ONE_SIDE,
+      task: isDouble ? bothSides(c) : ONE_SIDE,
       minutes: 12,
     },
     {
       id: SPAN,
       benchAir: true,
       title: 'Span, then zero, and again until neither moves',
-      why: phrase`${psig(3.6)} and ${psig(14.4)} in, clear of both stops. Full travel at more than ${psig(12)} of range: range spring anticlockwise; at less: clockwise. Zero after it, for the span moves it.`,
+      why: phrase`${psig(3.6)} and ${psig(14.4)} in, clear of both stops. Full travel at more than ${quantity('pressure difference', 12, 'psi')} of range: range spring anticlockwise; at less: clockwise. Zero after it, for the span moves it.`,
       tools: ['spanners', 'signal source'],
       task: { kind: 'measure', asks: [LOW, HIGH], live: ENDS },
       minutes: 16,

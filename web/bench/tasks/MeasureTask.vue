@@ -225,7 +225,7 @@ function fromGauge(value: Quantity, readBy: InstrumentId, watched: readonly Watc
   align-items: start;
 }
 .ask > :first-child {
-  flex: 0 1 230px;
+  flex: 0 1 270px;
 }
 .was {
   align-self: center;

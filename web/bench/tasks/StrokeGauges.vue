@@ -33,6 +33,7 @@ const gauges = computed(() => {
 <template>
   <div class="bench-air">
     <InstrumentPick
+      v-if="!now"
       v-model="bench.picked.value"
       :choices="bench.choices.value"
       :instrument="bench.instrument.value"
@@ -52,27 +53,27 @@ const gauges = computed(() => {
           <dt class="label">signal</dt>
           <dd class="number">{{ inSignal(range, bench.signal.value) }}</dd>
         </div>
+      </dl>
+      <div class="points" role="group" aria-label="Signal">
+        <BenchButton
+          v-for="percent in at"
+          :key="percent"
+          :aria-pressed="bench.signal.value === percent"
+          :disabled="busy ?? false"
+          @press="bench.put(percent)"
+          >{{ inSignal(range, percent) }} in</BenchButton
+        >
         <p class="label stands" role="status">
           {{ bench.stands.value === undefined ? 'Moving: read once it stands.' : 'It stands.' }}
         </p>
-      </dl>
-    </div>
-    <div v-if="now" class="points" role="group" aria-label="Signal">
-      <BenchButton
-        v-for="percent in at"
-        :key="percent"
-        :aria-pressed="bench.signal.value === percent"
-        :disabled="busy ?? false"
-        @press="bench.put(percent)"
-        >{{ inSignal(range, percent) }} in</BenchButton
-      >
-      <v-select
-        class="range"
-        label="Range of the signal"
-        :model-value="range.name"
-        :items="SIGNAL_RANGES.map(({ name }) => name)"
-        @update:model-value="kept = $event"
-      />
+        <v-select
+          class="range"
+          label="Range of the signal"
+          :model-value="range.name"
+          :items="SIGNAL_RANGES.map(({ name }) => name)"
+          @update:model-value="kept = $event"
+        />
+      </div>
     </div>
   </div>
 </template>
@@ -85,7 +86,7 @@ const gauges = computed(() => {
 .live {
   display: flex;
   flex-wrap: wrap;
-  gap: 10px 22px;
+  gap: 10px 18px;
 }
 .gauges {
   display: grid;
@@ -98,18 +99,21 @@ const gauges = computed(() => {
   align-items: baseline;
 }
 .gauges dt {
-  min-width: 7.5em;
+  min-width: 6em;
 }
 .stands {
+  flex: 1 0 100%;
   color: var(--muted);
 }
 .points {
   display: flex;
+  flex: 1 1 240px;
   flex-wrap: wrap;
   gap: 8px;
-  align-items: center;
+  align-content: start;
+  align-items: start;
 }
 .range {
-  flex: 0 1 190px;
+  flex: 1 0 190px;
 }
 </style>

@@ -22,8 +22,12 @@ const { show } = usePreferences();
 const bench = useStrokeBench(() => props.step.id);
 
 type Way = 'up' | 'down';
+const percent = (share: Quantity<'ratio'>) => valueIn(share, '%');
 const at = computed(() => props.task.at.map((share) => Math.round(valueIn(share, '%'))));
-const read = reactive<Record<string, Quantity<'ratio'> | undefined>>({});
+/** What the bench read, and what was typed instead. */
+const byBench = reactive<Record<string, Quantity<'ratio'> | undefined>>({});
+const typed = reactive<Record<string, Quantity<'ratio'> | undefined>>({});
+const readAt = (way: Way, percent: number) => typed[keyOf(way, percent)] ?? byBench[keyOf(way, percent)];
 const keyOf = (way: Way, percent: number) => `${way} at ${percent} %`;
 
 /** Up point by point, then down again; at the top it is read once for both ways. */
@@ -32,8 +36,11 @@ const order = computed((): readonly (readonly [Way, number])[] => [
   ...at.value.toReversed().map((percent) => ['down', percent] as const),
 ]);
 const going = ref<number>();
+const clear = (readings: typeof typed) => {
+  for (const key of Object.keys(readings)) readings[key] = undefined;
+};
 function run(): void {
-  for (const key of Object.keys(read)) read[key] = undefined;
+  clear(byBench);
   going.value = 0;
   bench.start();
 }
@@ -48,7 +55,7 @@ watch(bench.stands, (stands) => {
   if (stands === undefined || going.value === undefined) return;
   const [way, percent] = order.value[going.value] ?? [];
   if (way === undefined || percent === undefined || bench.signal.value !== percent) return;
-  read[keyOf(way, percent)] = quantity('ratio', Math.round(stands * 10) / 10, '%');
+  byBench[keyOf(way, percent)] = quantity('ratio', Math.round(stands * 10) / 10, '%');
   going.value++;
   if (going.value < order.value.length) put();
   else stop();
@@ -60,13 +67,20 @@ function stop(): void {
 
 const points = computed(() =>
   at.value.flatMap((percent) => {
-    const [up, down] = [read[keyOf('up', percent)], read[keyOf('down', percent)]];
+    const [up, down] = [readAt('up', percent), readAt('down', percent)];
     return up && down ? [{ signal: quantity('ratio', percent, '%'), up, down }] : [];
   }),
 );
+const shown = computed(() => {
+  const rows = at.value.map((signal) => ({ signal, up: readAt('up', signal), down: readAt('down', signal) }));
+  if (rows.some(({ up, down }) => up ?? down)) return rows;
+  return (kept.value?.body.points ?? []).map(({ signal, up, down }) => ({
+    signal: percent(signal),
+    up,
+    down,
+  }));
+});
 const isWhole = computed(() => points.value.length === at.value.length);
-const byBench = ref(false);
-watch(going, (now) => (byBench.value = byBench.value || now !== undefined));
 const kept = computed(() =>
   job.state?.records['stroke-tested'].findLast(({ body }) => body.step.id === props.step.id),
 );
@@ -79,7 +93,6 @@ const before = computed(
     job.state?.records['stroke-tested'].findLast(({ body }) => body.step.id === props.task.was)?.body.points,
 );
 
-const percent = (share: Quantity<'ratio'>) => valueIn(share, '%');
 const series = computed((): XySeries[] => {
   const off = (
     name: string,
@@ -120,38 +133,18 @@ function turn(turns: number): void {
 }
 
 function keep(): void {
-  const readBy = byBench.value && bench.instrument.value ? bench.instrument.value.id : 'hand';
+  const isTyped = Object.values(typed).some((each) => each !== undefined);
+  const readBy = isTyped ? 'hand' : (bench.instrument.value?.id ?? 'hand');
   if (!job.act({ kind: 'keep-stroke', body: { step: props.step.id, points: points.value, readBy } })) return;
-  for (const key of Object.keys(read)) read[key] = undefined;
-  byBench.value = false;
+  clear(byBench);
+  clear(typed);
 }
 </script>
 
 <template>
   <div class="stroke-test">
     <StrokeGauges :bench="bench" :at="at" :busy="going !== undefined" />
-    <div class="points">
-      <template v-for="percentIn in at" :key="percentIn">
-        <QuantityField
-          v-for="way in ['up', 'down'] as const"
-          :key="way"
-          v-model="read[keyOf(way, percentIn)]"
-          :label="keyOf(way, percentIn)"
-          dimension="ratio"
-          :example="`${percentIn} %`"
-          :usual="percentIn === 0 ? undefined : quantity('ratio', percentIn, '%')"
-        />
-      </template>
-    </div>
-    <XyChart
-      v-if="judged"
-      :series="series"
-      x="signal, %"
-      y="off by, % of travel"
-      label="Deviation of the travel"
-      :height="220"
-    />
-    <ul v-if="verdicts" class="verdicts" role="status">
+    <ul v-if="verdicts" class="verdicts" aria-live="polite">
       <li
         v-for="{ label, found, limit, fits: isIn } in verdicts"
         :key="label"
@@ -162,10 +155,49 @@ function keep(): void {
         <span class="label muted">limit {{ show(limit) }}</span>
       </li>
     </ul>
+    <XyChart
+      v-if="judged"
+      :series="series"
+      x="signal, %"
+      y="off by, % of travel"
+      label="Deviation of the travel"
+      :height="220"
+    />
     <p v-if="verdicts && !fits && !isWhole" class="problem" role="alert">
       Out of its limits; kept, and the step stays open. {{ worked?.result.advice.join(' ') }} Then run it
       again.
     </p>
+    <table v-if="shown.length > 0">
+      <caption class="label">
+        Travel at each signal, percent
+      </caption>
+      <tr>
+        <th scope="col">signal</th>
+        <th scope="col">up</th>
+        <th scope="col">down</th>
+      </tr>
+      <tr v-for="{ signal, up, down } in shown" :key="signal">
+        <th scope="row" class="number">{{ signal }} %</th>
+        <td class="number">{{ up ? show(up) : '–' }}</td>
+        <td class="number">{{ down ? show(down) : '–' }}</td>
+      </tr>
+    </table>
+    <details>
+      <summary>No gauges that read: type what stood on the scale</summary>
+      <div class="points">
+        <template v-for="percentIn in at" :key="percentIn">
+          <QuantityField
+            v-for="way in ['up', 'down'] as const"
+            :key="way"
+            v-model="typed[keyOf(way, percentIn)]"
+            :label="keyOf(way, percentIn)"
+            dimension="ratio"
+            :example="`${percentIn} %`"
+            :usual="percentIn === 0 ? undefined : quantity('ratio', percentIn, '%')"
+          />
+        </template>
+      </div>
+    </details>
     <TurnScrew
       v-if="screw && !isWhole"
       :screw="screw"
@@ -190,6 +222,23 @@ function keep(): void {
 .stroke-test {
   display: grid;
   gap: 10px;
+}
+table {
+  width: max-content;
+  border-collapse: collapse;
+}
+caption {
+  text-align: left;
+}
+th,
+td {
+  padding: 2px 22px 2px 0;
+  text-align: right;
+  font-weight: 400;
+}
+summary {
+  min-height: var(--touch);
+  align-content: center;
 }
 .points {
   display: grid;

@@ -68,6 +68,8 @@ const words = computed(() => {
       : ', to see what it does';
   return `${formatNumber(Math.abs(turns), 2)} turns ${way}${aim}.`;
 });
+/** The screw comes first: what is read without a turn would only be read again. */
+const turnsNext = computed(() => advice.value !== undefined && !since.value.includes(advice.value.screw));
 function turn(turns: number): void {
   const { screw } = advice.value ?? {};
   if (screw === undefined) return;
@@ -102,7 +104,7 @@ function turn(turns: number): void {
       <template v-else>
         <BenchButton
           v-if="here.length > 0"
-          lamp
+          :lamp="!turnsNext"
           :disabled="found.length === 0"
           lacking="once it stands"
           @press="keep"

@@ -1,0 +1,45 @@
+import { expect, it } from 'vitest';
+import { BenchJob } from '../testing/bench';
+import { defaultValve } from '../valve';
+import { offDrawn, strokeSheets } from './stroke-sheets';
+
+const STEP = 'setup.stroke-test';
+const keep = (job: BenchJob, off: number) =>
+  job.send({
+    kind: 'keep-stroke',
+    body: {
+      step: STEP,
+      points: [0, 50, 100].map((at) => ({ signal: `${at} %`, up: `${at} %`, down: `${at + off} %` })),
+      readBy: 'hand',
+    },
+  });
+const bench = () => new BenchJob(defaultValve('control-globe-double-seat')).workTo(STEP);
+
+it('the last stroke test, each point and each figure against its limit (1.5, 1, 0.5 and 0.5 %: common practice)', () => {
+  const [sheet, ...others] = strokeSheets(keep(keep(bench(), 1.2), 0.4).state, 'US');
+  expect(others).toEqual([]);
+  expect(sheet?.points[1]).toEqual({ signal: '50 %', up: '50 %', down: '50.4 %' });
+  expect(sheet?.verdicts.map(({ label, found, limit, fits }) => [label, found, limit, fits])).toEqual([
+    ['largest error', '0.4 %', '1.5 %', true],
+    ['hysteresis and dead band', '0.4 %', '1 %', true],
+    ['zero', '0.2 %', '0.5 %', true],
+    ['span', '0 %', '0.5 %', true],
+  ]);
+  expect(sheet?.simulated).toBe(false);
+});
+it('what is out of its limit is said to be, and drawn within its box', () => {
+  const [sheet] = strokeSheets(keep(bench(), -1.2).state, 'SI');
+  expect(sheet?.verdicts.filter(({ fits }) => !fits).map(({ label }) => label)).toEqual([
+    'hysteresis and dead band',
+    'zero',
+  ]);
+  expect(sheet?.most).toBe(1.5);
+  const drawn = offDrawn(sheet?.down ?? [], sheet?.most ?? 0);
+  expect(drawn.every(([, up]) => up >= 0 && up <= 3)).toBe(true);
+  expect(drawn[1]?.[1]).toBeCloseTo(0.3, 9);
+});
+it('one that was struck is not on paper', () => {
+  const job = keep(bench(), 0.4);
+  job.send({ kind: 'strike-entry', body: { entry: job.log.length, reason: 'the wrong valve' } });
+  expect(strokeSheets(job.state, 'US')).toEqual([]);
+});

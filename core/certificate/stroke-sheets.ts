@@ -1,0 +1,59 @@
+import type { EntryOf, JobState } from '../job';
+import { niceTop } from '../analysis';
+import { format, formatNumber, valueIn, type UnitSystem } from '../quantity';
+import { strokeVerdicts } from '../task';
+
+type Off = readonly (readonly [signal: number, off: number])[];
+
+/** A stroke test as paper shows it: each point, each figure against its limit, and how far it was off, drawn. */
+export interface StrokeSheet {
+  readonly step: string;
+  readonly simulated: boolean;
+  readonly points: readonly { readonly signal: string; readonly up: string; readonly down: string }[];
+  readonly verdicts: readonly {
+    readonly label: string;
+    readonly found: string;
+    readonly limit: string;
+    readonly fits: boolean;
+  }[];
+  /** Off by, percent of the rated travel, against percent of the signal; no further than `most` either way. */
+  readonly up: Off;
+  readonly down: Off;
+  readonly most: number;
+}
+
+/** The last stroke test of each step that has one. */
+export function strokeSheets(state: JobState, system: UnitSystem): StrokeSheet[] {
+  const last = new Map(state.records['stroke-tested'].map((entry) => [entry.body.step.id, entry]));
+  return [...last.values()].map((entry) => sheetOf(entry, system));
+}
+
+function sheetOf({ body }: EntryOf<'stroke-tested'>, system: UnitSystem): StrokeSheet {
+  const percent = (share: (typeof body.points)[number]['up']) => valueIn(share, '%');
+  const off = (way: 'up' | 'down'): Off =>
+    body.points.map((point) => [percent(point.signal), percent(point[way]) - percent(point.signal)] as const);
+  const [up, down] = [off('up'), off('down')];
+  const verdicts = (strokeVerdicts(body.points) ?? []).map(({ label, found, limit, fits }) => ({
+    label,
+    found: format(found, system),
+    limit: format(limit, system),
+    fits,
+  }));
+  return {
+    step: body.step.title,
+    simulated: body.readBy !== 'hand' && body.readBy.simulated,
+    points: body.points.map((point) => ({
+      signal: `${formatNumber(percent(point.signal), 1)} %`,
+      up: `${formatNumber(percent(point.up), 1)} %`,
+      down: `${formatNumber(percent(point.down), 1)} %`,
+    })),
+    verdicts,
+    up,
+    down,
+    most: niceTop(Math.max(0.1, ...[...up, ...down].map(([, by]) => Math.abs(by)))),
+  };
+}
+
+/** A curve of what it is off by, moved up so that nothing lies below the box that it is drawn in. */
+export const offDrawn = (off: Off, most: number): Off =>
+  off.map(([signal, by]) => [signal, by + most] as const);

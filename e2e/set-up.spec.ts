@@ -1,0 +1,91 @@
+import { expect, test, type Page } from '@playwright/test';
+import { defaultValve, type ConstructionId } from '@dusk-wren/core/valve';
+import { nothingSerious } from './axe';
+import { inHand, openSheet, signIn, title } from './bench';
+import { openNamed } from './own-job';
+import { workTo } from './plain';
+
+/** A valve to be set up in its line, under a tag by which its positioner is out of set in everything. */
+async function toSetUp(page: Page, construction: ConstructionId, tag: string): Promise<void> {
+  await signIn(page, 'Ines Okoro');
+  const valve = { ...defaultValve(construction), ends: 'flanged', tag };
+  await openNamed(page, valve, { place: 'in line', scope: 'set-up' });
+  await workTo(page, /^Half of the signal/);
+}
+
+const button = (page: Page, name: string | RegExp) => inHand(page).getByRole('button', { name });
+async function air(page: Page): Promise<void> {
+  await button(page, 'Air on, gauges live').click();
+  await expect(inHand(page).getByRole('img', { name: /^Travel/ })).toBeVisible();
+}
+
+/** Reads at these signals and turns what is advised, until the step is done; answers with what was advised. */
+async function setByAdvice(page: Page, signals: readonly string[]): Promise<string[]> {
+  const heading = await title(page).innerText();
+  const advised: string[] = [];
+  await air(page);
+  for (let round = 0; round < 16; round++) {
+    await button(page, `${signals[0] ?? ''} in`).click();
+    for (const signal of signals) {
+      await expect(button(page, `${signal} in`)).toHaveAttribute('aria-pressed', 'true');
+      await expect(button(page, /^Keep/)).toBeEnabled({ timeout: 30_000 });
+      await button(page, /^Keep/).click();
+    }
+    const screw = inHand(page).locator('.screw');
+    await expect(async () => {
+      const isDone = (await title(page).innerText()) !== heading;
+      expect(isDone || (await screw.locator('.lamp').count()) > 0).toBe(true);
+    }).toPass();
+    if ((await title(page).innerText()) !== heading) return advised;
+    advised.push(await screw.locator('p').first().innerText());
+    await screw.locator('.lamp').click();
+    await expect(screw.getByText(/turned since it was read/)).toBeVisible();
+  }
+  throw new Error(`never set: ${advised.join(' ')}`);
+}
+
+test('a diaphragm valve whose zero and span are wrong is set by what its turns did, and strokes within its limits', async ({
+  page,
+}) => {
+  test.setTimeout(180_000);
+  await toSetUp(page, 'control-globe-double-seat', 'SET-36');
+  await test.step('half of the signal, half of the travel', async () => {
+    await setByAdvice(page, ['9 psig']);
+  });
+  await test.step('span first, then zero; each turn is in the log and its effect is learned', async () => {
+    await expect(title(page)).toHaveText(/^Span, then zero/);
+    const advised = await setByAdvice(page, ['3.6 psig', '14.4 psig']);
+    expect(advised[0]).toMatch(/^Span screw: .*(clockwise|brings)/);
+    expect(advised.some((words) => /it should come to .* and /.test(words))).toBe(true);
+    await setByAdvice(page, ['3.6 psig', '14.4 psig']);
+    await page.getByRole('button', { name: 'History' }).click();
+    await expect(page.getByText(/span screw .* turns? (anti)?clockwise/).first()).toBeVisible();
+  });
+  await test.step('five points up and down, judged and kept', async () => {
+    await expect(title(page)).toHaveText(/^Stroke test/);
+    await button(page, 'Air on, run the test').click();
+    await expect(button(page, 'Keep the stroke test')).toBeVisible({ timeout: 60_000 });
+    await expect(inHand(page).getByRole('img', { name: 'Deviation of the travel' })).toBeVisible();
+    for (const figure of ['largest error', 'hysteresis and dead band', 'zero', 'span'])
+      await expect(inHand(page).locator('.verdicts .fit', { hasText: figure })).toBeVisible();
+    await nothingSerious(page);
+    await button(page, 'Keep the stroke test').click();
+    await expect(title(page)).not.toHaveText(/^Stroke test/);
+  });
+  await test.step('and on the certificate', async () => {
+    await openSheet(page, 'Certificate');
+    await expect(page.getByRole('heading', { name: 'Stroke test', exact: true })).toBeVisible();
+    await expect(page.getByText('limit 1.5 %')).toBeVisible();
+  });
+});
+
+test('a cylinder valve is balanced: mid-travel by the zero, both gauges to three quarters of supply by the nozzle', async ({
+  page,
+}) => {
+  test.setTimeout(180_000);
+  await toSetUp(page, 'control-ball-in-venturi', 'SET-B26');
+  const advised = await setByAdvice(page, ['9 psig']);
+  await expect(title(page)).toHaveText(/^Span, then zero/);
+  expect(advised[0]).toMatch(/^Zero screw/);
+  expect(advised.some((words) => /^Relay nozzle: .*75 %/.test(words))).toBe(true);
+});
