@@ -175,6 +175,30 @@ describe('the simulated instruments', () => {
   });
 });
 
+describe('what is set on an instrument', () => {
+  const controls = () => `/api/instruments/${shop.dial}/controls`;
+  const control = { kind: 'signal', percent: 50 };
+  it('is refused where nothing is read under that name, and where it is no setting', async () => {
+    const reading = randomUUID();
+    expect((await ada.post(controls(), { reading, control })).status).toBe(404);
+    const wild = { kind: 'signal', percent: 1e9 };
+    expect((await ada.post(controls(), { reading, control: wild })).status).toBe(400);
+    expect((await ada.post(controls(), { control })).status).toBe(400);
+  });
+  it('is taken from whoever began the reading, and from nobody else', async () => {
+    const job = await freshJob();
+    await stripToRunout(ada, job);
+    const reading = randomUUID();
+    const stream = await opened(
+      `/api/instruments/${shop.dial}/readings?job=${job}&step=inspect.runout&reading=${reading}`,
+    );
+    const bo = await Screen.open(shop, 'bo');
+    expect((await bo.post(controls(), { reading, control })).status).toBe(404);
+    expect((await ada.post(controls(), { reading, control })).status).toBe(204);
+    await stream.until((messages) => messages.length > 0);
+  });
+});
+
 describe('what is listed', () => {
   it('instruments say whether they are in calibration and whether they are simulated', async () => {
     const { instruments } = (await ada.get('/api/instruments')).body;

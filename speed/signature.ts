@@ -14,6 +14,11 @@ const analysed = timed(
   () => answerFrom(must(readSignature({ bytes })), { area: quantity('area', 69, 'in²') }),
   5,
 );
+const FRAME = 16.7;
+const stroke = new TextEncoder().encode(strokeCsv(recordStroke(USUAL_RIG, 4000, 60)));
+timed('A stroke of 4000 samples, read and judged within a frame', FRAME, () =>
+  answerFrom(must(readSignature({ bytes: stroke })), { area: quantity('area', 69, 'in²') }),
+);
 const plain = timed(
   'The same file through a plain CSV parser',
   Infinity,

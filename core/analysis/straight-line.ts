@@ -31,8 +31,12 @@ export function leastDeviation(points: readonly { x: number; y: number }[]): Lin
     points.slice(i + 1).flatMap((b) => (b.x === a.x ? [] : [(b.y - a.y) / (b.x - a.x)])),
   );
   for (const slope of slopes) {
-    const offsets = points.map(({ x, y }) => y - slope * x);
-    const [low, high] = [Math.min(...offsets), Math.max(...offsets)];
+    let [low, high] = [Infinity, -Infinity];
+    for (const { x, y } of points) {
+      const offset = y - slope * x;
+      if (offset < low) low = offset;
+      if (offset > high) high = offset;
+    }
     const deviation = (high - low) / 2;
     if (deviation < best.deviation) best = { slope, intercept: (low + high) / 2, deviation };
   }

@@ -10,7 +10,7 @@ export interface StrokeRecording {
 
 /** Both ends of what was recorded, a few samples in, so that one spike is not an end. */
 export function endsOf(values: ArrayLike<number>): [number, number] {
-  const stride = Math.max(1, Math.floor(values.length / 4000));
+  const stride = Math.max(1, Math.floor(values.length / 1200));
   const some = Float64Array.from(
     { length: Math.floor(values.length / stride) },
     (_, i) => values[i * stride] ?? 0,
