@@ -1,6 +1,8 @@
 import { chromium, type Page } from '@playwright/test';
 import { join } from 'node:path';
 import { inHand, openJob, openSheet, press, sign, signIn } from './bench';
+import { defaultValve } from '@dusk-wren/core/valve';
+import { openNamed } from './own-job';
 import { workTo } from './plain';
 
 /** Takes the pictures of docs/screenshots from a fresh demo that runs at PORT: `npm run screenshots`. */
@@ -98,7 +100,6 @@ for (const [path, name] of [
 
 /** Sections of other constructions, some drawn apart. */
 for (const [tag, name, look, off] of [
-  ['TW-02', 'section-slab-gate', 'daylight', 0],
   ['LV-40', 'section-rotary', 'daylight', 0],
   ['FV-22', 'section-venturi', 'daylight', 0],
 ] as const) {
@@ -131,6 +132,23 @@ await ines.getByText('Sheet PS-K15, Low-pressure').waitFor();
 await take(ines, 'job-kit');
 await lead.goto(`${HERE}/store`);
 await take(lead, 'store');
+
+await ines.goto(HERE);
+const level = {
+  ...defaultValve('control-globe-double-seat'),
+  ...{ tag: 'LV-17', ends: 'flanged', customer: 'Mossgate sugar refinery', location: 'thick juice tank' },
+};
+await openNamed(ines, level, { place: 'in line', scope: 'set-up' });
+await workTo(ines, /^Span, then zero/);
+await inHand(ines).getByRole('button', { name: 'Air on, gauges live' }).click();
+for (const signal of ['3.6 psig in', '14.4 psig in']) {
+  await inHand(ines).getByRole('button', { name: signal }).click();
+  await inHand(ines)
+    .getByRole('button', { name: /^Keep \d/ })
+    .click({ timeout: 60_000 });
+}
+await inHand(ines).locator('.screw').waitFor();
+await take(ines, 'set-up');
 
 const phone = await as('Jory Velde', 'dusk', 390, 844);
 await openJob(phone, 'SJ-61');

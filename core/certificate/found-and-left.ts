@@ -46,7 +46,10 @@ function figuresOf(state: JobState, { steps }: Plan, system: UnitSystem): Figure
       what,
       value: format(value, system),
       stage: step.stage,
-      ...(before ? { was: format(before.body.value, system) } : {}),
+      // What is read once more in the same stage was not found so.
+      ...(before && BEFORE.includes(before.body.step.stage)
+        ? { was: format(before.body.value, system) }
+        : {}),
     };
     return [figure];
   });

@@ -3,6 +3,7 @@ import { plotPath } from '@dusk-wren/core/analysis';
 import type { KeptCurves } from '@dusk-wren/core/certificate';
 import { formatNumber } from '@dusk-wren/core/quantity';
 import { computed } from 'vue';
+import './kept-plot.css';
 
 /** Curves that were kept, laid over each other, as paper shows them. */
 const props = defineProps<{ kept: KeptCurves }>();
@@ -15,7 +16,7 @@ const words = computed(
 </script>
 
 <template>
-  <figure>
+  <figure class="kept-plot">
     <svg viewBox="-6 -10 412 196" role="img" :aria-label="words">
       <path d="M0 0V150H400" class="axis" />
       <path v-for="y in [0, 75]" :key="y" :d="`M0 ${y}H400`" class="grid" />
@@ -47,30 +48,6 @@ figure {
 }
 figure > svg {
   width: 100%;
-}
-.axis,
-.grid,
-.curve {
-  fill: none;
-}
-.axis {
-  stroke: var(--muted);
-  stroke-width: 1.5;
-}
-.grid {
-  stroke: var(--line);
-}
-.curve {
-  stroke: var(--blue);
-  stroke-width: 2.4;
-}
-text {
-  font-family: var(--label);
-  font-size: 15px;
-  fill: var(--muted);
-}
-.end {
-  text-anchor: end;
 }
 figcaption {
   display: flex;

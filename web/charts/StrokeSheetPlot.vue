@@ -3,6 +3,7 @@ import { plotPath } from '@dusk-wren/core/analysis';
 import { offDrawn, type StrokeSheet } from '@dusk-wren/core/certificate';
 import { formatNumber } from '@dusk-wren/core/quantity';
 import { computed } from 'vue';
+import './kept-plot.css';
 import ContactRing from '../parts/ContactRing.vue';
 
 /** A stroke test as paper shows it: what it is judged by, how far it was off, each point. */
@@ -16,7 +17,7 @@ const words = computed(
 </script>
 
 <template>
-  <div class="sheet">
+  <div class="sheet kept-plot">
     <ul>
       <li v-for="{ label, found, limit, fits } in sheet.verdicts" :key="label">
         <ContactRing :verdict="fits ? 'fit' : 'rework'" /> {{ label }} <b class="number">{{ found }}</b>
@@ -60,30 +61,6 @@ li {
   flex-wrap: wrap;
   gap: 6px;
   align-items: center;
-}
-.axis,
-.grid,
-.curve {
-  fill: none;
-}
-.axis {
-  stroke: var(--muted);
-  stroke-width: 1.5;
-}
-.grid {
-  stroke: var(--line);
-}
-.curve {
-  stroke: var(--blue);
-  stroke-width: 2.4;
-}
-text {
-  font-family: var(--label);
-  font-size: 15px;
-  fill: var(--muted);
-}
-.end {
-  text-anchor: end;
 }
 th {
   font-weight: 400;

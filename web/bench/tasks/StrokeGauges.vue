@@ -34,9 +34,10 @@ const gauges = computed(() => {
   <div class="bench-air">
     <InstrumentPick
       v-if="!now"
-      v-model="bench.picked.value"
+      :model-value="bench.picked.value"
       :choices="bench.choices.value"
       :instrument="bench.instrument.value"
+      @update:model-value="bench.pick"
     />
     <div v-if="now" class="live">
       <StrokeScale :travel="now.travelPercent" :wanted="bench.signal.value" />
@@ -84,14 +85,15 @@ const gauges = computed(() => {
   gap: 10px;
 }
 .live {
-  display: flex;
-  flex-wrap: wrap;
+  display: grid;
+  grid-template-columns: auto auto minmax(200px, 1fr);
   gap: 10px 18px;
 }
 .gauges {
   display: grid;
   gap: 4px 18px;
   align-content: start;
+  margin: 0;
 }
 .gauges div {
   display: flex;
@@ -115,5 +117,17 @@ const gauges = computed(() => {
 }
 .range {
   flex: 1 0 190px;
+}
+@media (max-width: 700px) {
+  .live {
+    grid-template-columns: auto 1fr;
+  }
+  .points {
+    grid-column: 1 / -1;
+  }
+  .gauges div {
+    flex-wrap: wrap;
+    gap: 0 8px;
+  }
 }
 </style>

@@ -50,7 +50,8 @@ export function useStrokeBench(step: () => string) {
         )
       : undefined;
   });
-  return { ...readings, start, now, signal, stands, put, turned };
+  const pick = (id: string | undefined) => (readings.picked.value = id);
+  return { ...readings, pick, start, now, signal, stands, put, turned };
 }
 
 export type StrokeBench = ReturnType<typeof useStrokeBench>;
