@@ -4,7 +4,7 @@ import { everSaid, FIRST, inHand, openJob, openSheet, setMarks, sign, signIn, ti
 import { done, lockHung } from './by-screen';
 import { workPlainly, workTo } from './plain';
 
-const PASSED_OVER = /Find where|seated|gland|Lubricate|Add rings/;
+const PASSED_OVER = /Find where|As found|seated|gland|Lubricate|Add rings/;
 
 /** Rungs and checks that this trouble does not ask for. */
 async function passOver(page: Page): Promise<void> {

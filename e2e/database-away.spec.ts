@@ -1,10 +1,10 @@
 import { expect, test } from '@playwright/test';
 import { join } from 'node:path';
 import { privateDatabase, type PrivateDatabase } from '../scripts/machine/database.mjs';
-import { inHand, signIn } from './bench';
+import { DATABASE, inHand, signIn } from './bench';
 import { addNote, logOf, openOwnJob } from './own-job';
 import { builtServer, type BuiltServer } from '../scripts/machine/built-server.mjs';
-import { playDemo, root } from './play-demo';
+import { copyDatabase, root } from './play-demo';
 
 /** A database and a server of this journey's own: the database is killed. */
 const NAME = 'dw_e2e_away';
@@ -24,7 +24,7 @@ test.beforeAll(async () => {
     LOG_LEVEL: 'error',
     NODE_ENV: 'production',
   };
-  await playDemo(env);
+  await copyDatabase(DATABASE, env.DATABASE_URL);
   server = await builtServer(env);
 });
 test.afterAll(async () => {

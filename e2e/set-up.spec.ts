@@ -10,7 +10,6 @@ async function toSetUp(page: Page, construction: ConstructionId, tag: string): P
   await signIn(page, 'Ines Okoro');
   const valve = { ...defaultValve(construction), ends: 'flanged', tag };
   await openNamed(page, valve, { place: 'in line', scope: 'set-up' });
-  await workTo(page, /^Half of the signal/);
 }
 
 const button = (page: Page, name: string | RegExp) => inHand(page).getByRole('button', { name });
@@ -49,6 +48,15 @@ test('a diaphragm valve whose zero and span are wrong is set by what its turns d
 }) => {
   test.setTimeout(180_000);
   await toSetUp(page, 'control-globe-double-seat', 'SET-36');
+  await test.step('stroked by points as found, out of its limits: kept as it is', async () => {
+    await workTo(page, /^As found: stroke it by points/);
+    await button(page, 'Air on, run the test').click();
+    await expect(button(page, 'Keep the stroke test')).toBeVisible({ timeout: 60_000 });
+    await expect(inHand(page).locator('.verdicts .rework').first()).toBeVisible();
+    await button(page, 'Keep the stroke test').click();
+    await expect(title(page)).not.toHaveText(/^As found: stroke/);
+  });
+  await workTo(page, /^Half of the signal/);
   await test.step('half of the signal, half of the travel', async () => {
     await setByAdvice(page, ['9 psig']);
   });
@@ -75,7 +83,8 @@ test('a diaphragm valve whose zero and span are wrong is set by what its turns d
   await test.step('and on the certificate', async () => {
     await openSheet(page, 'Certificate');
     await expect(page.getByRole('heading', { name: 'Stroke test', exact: true })).toBeVisible();
-    await expect(page.getByText('limit 1.5 %')).toBeVisible();
+    await expect(page.getByText('limit 1.5 %')).toHaveCount(2);
+    await expect(page.getByText('Dotted: as found.')).toBeVisible();
   });
 });
 
@@ -84,6 +93,7 @@ test('a cylinder valve is balanced: mid-travel by the zero, both gauges to three
 }) => {
   test.setTimeout(180_000);
   await toSetUp(page, 'control-ball-in-venturi', 'SET-B26');
+  await workTo(page, /^Half of the signal/);
   const advised = await setByAdvice(page, ['9 psig']);
   await expect(title(page)).toHaveText(/^Span, then zero/);
   expect(advised[0]).toMatch(/^Zero screw/);

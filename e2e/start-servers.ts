@@ -1,7 +1,7 @@
 import type { FullConfig } from '@playwright/test';
 import { createConnection } from 'mariadb';
 import { builtServer, type BuiltServer } from '../scripts/machine/built-server.mjs';
-import { playDemo, root } from './play-demo';
+import { copyDatabase, playDemo, root } from './play-demo';
 import { join } from 'node:path';
 
 interface Shop {
@@ -10,25 +10,33 @@ interface Shop {
   readonly database: string;
 }
 
-/** A fresh database with the demo, and two servers on it: what one commits must reach people on the other. */
-async function startShop(admin: string, database: string): Promise<Shop> {
+/** A fresh database, with the demo played into it or copied from another one. */
+async function freshDatabase(admin: string, name: string, like?: string): Promise<string> {
   const connection = await createConnection(admin);
-  await connection.query(`DROP DATABASE IF EXISTS ${database}`);
-  await connection.query(`CREATE DATABASE ${database}`);
+  await connection.query(`DROP DATABASE IF EXISTS ${name}`);
+  await connection.query(`CREATE DATABASE ${name}`);
   await connection.end();
-  const env = {
-    ...process.env,
-    DATABASE_URL: admin.replace(/\/[^/]*$/, `/${database}`),
-    SESSION_SECRET: 'a secret for the journeys only, 32+',
-    WEB_ROOT: join(root, 'web/dist'),
-    LOG_LEVEL: 'error',
-    SIMULATION_RATE: '15',
-    SHOP_NAME: 'Pinder Street valve shop',
-    NODE_ENV: 'production',
-  };
-  await playDemo(env);
+  const address = admin.replace(/\/[^/]*$/, `/${name}`);
+  await (like === undefined ? playDemo(envFor(address)) : copyDatabase(like, address));
+  return address;
+}
+
+const envFor = (address: string): NodeJS.ProcessEnv => ({
+  ...process.env,
+  DATABASE_URL: address,
+  SESSION_SECRET: 'a secret for the journeys only, 32+',
+  WEB_ROOT: join(root, 'web/dist'),
+  LOG_LEVEL: 'error',
+  SIMULATION_RATE: '15',
+  SHOP_NAME: 'Pinder Street valve shop',
+  NODE_ENV: 'production',
+});
+
+/** Two servers on one database: what one commits must reach people on the other. */
+async function startShop(database: string): Promise<Shop> {
+  const env = envFor(database);
   const [first, second] = await Promise.all([builtServer(env), builtServer(env)]);
-  return { first, second, database: env.DATABASE_URL };
+  return { first, second, database };
 }
 
 /** A shop for each journey that runs at the same time as another: neither sees what the other does. */
@@ -36,9 +44,11 @@ export default async function startServers({ workers }: FullConfig): Promise<() 
   const admin = process.env['TEST_DATABASE_URL'];
   if (admin === undefined)
     throw new Error('TEST_DATABASE_URL is not set: run `npm test`, which starts a database of its own');
-  const shops = await Promise.all(
-    Array.from({ length: workers }, (_, index) => startShop(admin, `dw_e2e_${index}`)),
+  const played = await freshDatabase(admin, 'dw_e2e_0');
+  const others = Array.from({ length: workers - 1 }, (_, i) =>
+    freshDatabase(admin, `dw_e2e_${i + 1}`, played),
   );
+  const shops = await Promise.all([played, ...(await Promise.all(others))].map(startShop));
   // The journeys run in processes of their own, which inherit this one's environment.
   shops.forEach(({ first, second, database }, index) => {
     process.env[`DW_FIRST_${index}`] = first.url;

@@ -96,7 +96,7 @@ export function certificate(
     rings: ringPairs(state, current, system),
     ...runoutOf(state, current),
     curves: keptCurves(state, system),
-    strokes: strokeSheets(state, system),
+    strokes: strokeSheets(state, current, system),
     measured: measuredSizes(state, current, system),
     asFound: asFound(state, current, system),
     asLeft: asLeft(state, current, system),

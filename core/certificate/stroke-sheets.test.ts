@@ -4,19 +4,20 @@ import { defaultValve } from '../valve';
 import { offDrawn, strokeSheets } from './stroke-sheets';
 
 const STEP = 'setup.stroke-test';
-const keep = (job: BenchJob, off: number) =>
+const keep = (job: BenchJob, off: number, step = STEP) =>
   job.send({
     kind: 'keep-stroke',
     body: {
-      step: STEP,
+      step,
       points: [0, 50, 100].map((at) => ({ signal: `${at} %`, up: `${at} %`, down: `${at + off} %` })),
       readBy: 'hand',
     },
   });
-const bench = () => new BenchJob(defaultValve('control-globe-double-seat')).workTo(STEP);
+const sheetsOf = (job: BenchJob, system: 'US' | 'SI' = 'US') => strokeSheets(job.state, job.plan(), system);
+const bench = () => new BenchJob(defaultValve('control-globe-double-seat'), { place: 'bare' }).workTo(STEP);
 
 it('the last stroke test, each point and each figure against its limit (1.5, 1, 0.5 and 0.5 %: common practice)', () => {
-  const [sheet, ...others] = strokeSheets(keep(keep(bench(), 1.2), 0.4).state, 'US');
+  const [sheet, ...others] = sheetsOf(keep(keep(bench(), 1.2), 0.4));
   expect(others).toEqual([]);
   expect(sheet?.points[1]).toEqual({ signal: '50 %', up: '50 %', down: '50.4 %' });
   expect(sheet?.verdicts.map(({ label, found, limit, fits }) => [label, found, limit, fits])).toEqual([
@@ -28,7 +29,7 @@ it('the last stroke test, each point and each figure against its limit (1.5, 1, 
   expect(sheet?.simulated).toBe(false);
 });
 it('what is out of its limit is said to be, and drawn within its box', () => {
-  const [sheet] = strokeSheets(keep(bench(), -1.2).state, 'SI');
+  const [sheet] = sheetsOf(keep(bench(), -1.2), 'SI');
   expect(sheet?.verdicts.filter(({ fits }) => !fits).map(({ label }) => label)).toEqual([
     'hysteresis and dead band',
     'zero',
@@ -41,5 +42,15 @@ it('what is out of its limit is said to be, and drawn within its box', () => {
 it('one that was struck is not on paper', () => {
   const job = keep(bench(), 0.4);
   job.send({ kind: 'strike-entry', body: { entry: job.log.length, reason: 'the wrong valve' } });
-  expect(strokeSheets(job.state, 'US')).toEqual([]);
+  expect(sheetsOf(job)).toEqual([]);
+});
+
+it('the one as found lies under the one as left, both within the box', () => {
+  const AS_FOUND = 'diagnose.stroke';
+  const job = new BenchJob(defaultValve('control-globe-double-seat'), { place: 'in line', scope: 'set-up' });
+  keep(job.workTo(AS_FOUND), 4, AS_FOUND).workTo(STEP);
+  const [found, left] = sheetsOf(keep(job, 0.4));
+  expect(found?.was).toBeUndefined();
+  expect(left?.was?.down).toEqual(found?.down);
+  expect(left?.most).toBe(5);
 });

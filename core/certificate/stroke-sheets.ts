@@ -1,5 +1,6 @@
 import type { EntryOf, JobState } from '../job';
 import { niceTop } from '../analysis';
+import type { Plan } from '../plan';
 import { format, formatNumber, valueIn, type UnitSystem } from '../quantity';
 import { strokeVerdicts } from '../task';
 
@@ -20,25 +21,35 @@ export interface StrokeSheet {
   readonly up: Off;
   readonly down: Off;
   readonly most: number;
+  /** The same as found, to lie under it. */
+  readonly was?: { readonly up: Off; readonly down: Off };
 }
 
-/** The last stroke test of each step that has one. */
-export function strokeSheets(state: JobState, system: UnitSystem): StrokeSheet[] {
+/** The last stroke test of each step that has one, the one as found under the one as left. */
+export function strokeSheets(
+  state: JobState,
+  { steps }: Pick<Plan, 'steps'>,
+  system: UnitSystem,
+): StrokeSheet[] {
   const last = new Map(state.records['stroke-tested'].map((entry) => [entry.body.step.id, entry]));
-  return [...last.values()].map((entry) => sheetOf(entry, system));
+  return [...last.values()].map((entry) => {
+    const task = steps.find(({ id }) => id === entry.body.step.id)?.task;
+    const was = task?.kind === 'stroke-test' ? last.get(task.was ?? '') : undefined;
+    return sheetOf(entry.body, was?.body, system);
+  });
 }
 
-function sheetOf({ body }: EntryOf<'stroke-tested'>, system: UnitSystem): StrokeSheet {
-  const percent = (share: (typeof body.points)[number]['up']) => valueIn(share, '%');
+type Stroke = EntryOf<'stroke-tested'>['body'];
+const percent = (share: Stroke['points'][number]['up']) => valueIn(share, '%');
+const offOf = ({ points }: Stroke) => {
   const off = (way: 'up' | 'down'): Off =>
-    body.points.map((point) => [percent(point.signal), percent(point[way]) - percent(point.signal)] as const);
-  const [up, down] = [off('up'), off('down')];
-  const verdicts = (strokeVerdicts(body.points) ?? []).map(({ label, found, limit, fits }) => ({
-    label,
-    found: format(found, system),
-    limit: format(limit, system),
-    fits,
-  }));
+    points.map((point) => [percent(point.signal), percent(point[way]) - percent(point.signal)] as const);
+  return { up: off('up'), down: off('down') };
+};
+
+function sheetOf(body: Stroke, before: Stroke | undefined, system: UnitSystem): StrokeSheet {
+  const [off, was] = [offOf(body), before && offOf(before)];
+  const all = [off, ...(was ? [was] : [])].flatMap(({ up, down }) => [...up, ...down]);
   return {
     step: body.step.title,
     simulated: body.readBy !== 'hand' && body.readBy.simulated,
@@ -47,10 +58,15 @@ function sheetOf({ body }: EntryOf<'stroke-tested'>, system: UnitSystem): Stroke
       up: `${formatNumber(percent(point.up), 1)} %`,
       down: `${formatNumber(percent(point.down), 1)} %`,
     })),
-    verdicts,
-    up,
-    down,
-    most: niceTop(Math.max(0.1, ...[...up, ...down].map(([, by]) => Math.abs(by)))),
+    verdicts: (strokeVerdicts(body.points) ?? []).map(({ label, found, limit, fits }) => ({
+      label,
+      found: format(found, system),
+      limit: format(limit, system),
+      fits,
+    })),
+    ...off,
+    most: niceTop(Math.max(0.1, ...all.map(([, by]) => Math.abs(by)))),
+    ...(was ? { was } : {}),
   };
 }
 

@@ -26,6 +26,7 @@ export const strokeTestTask: TaskKind<StrokeTestTask> = {
       last && (task.asFound === true || strokeVerdicts(last.body.points)?.every(({ fits }) => fits));
     return isIn === true ? last : facts.optional ? facts.byHand() : undefined;
   },
+  wantsByHand: () => 'its points, up and down',
   plainly: ({ at }, { step, instrument }) => [
     {
       kind: 'keep-stroke',

@@ -9,7 +9,8 @@ import { roundsOf, StepFacts, strokeVerdicts, turnedSince } from '.';
 
 const SPAN = 'setup.span';
 const [LOW, HIGH] = ['travel at 5 % of the signal', 'travel at 95 % of the signal'] as const;
-const bench = (step = SPAN) => new BenchJob(defaultValve('control-globe-double-seat')).workTo(step);
+const bench = (step = SPAN) =>
+  new BenchJob(defaultValve('control-globe-double-seat'), { place: 'bare' }).workTo(step);
 function read(job: BenchJob, low: number, high: number, step = SPAN): BenchJob {
   for (const [what, value] of [
     [LOW, low],

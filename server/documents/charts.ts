@@ -127,12 +127,24 @@ export function curveChart({ step, unit, seconds, most, curves }: KeptCurves): C
 }
 
 /** A stroke test: each figure against its limit, how far it was off, each point. */
-export function strokeChart({ step, simulated, points, verdicts, up, down, most }: StrokeSheet): Content {
+export function strokeChart({
+  step,
+  simulated,
+  points,
+  verdicts,
+  up,
+  down,
+  was,
+  most,
+}: StrokeSheet): Content {
   const box = { width: 400, height: 110, right: 100, top: 2 * most };
-  const drawn = [up, down].map(
-    (off, i) =>
-      `<path d="${plotPath(offDrawn(off, most), box)}" fill="none" stroke="${BLUE}" stroke-width="1.8" stroke-dasharray="${DASHES[i] ?? '0'}"/>`,
-  );
+  const curve = (off: StrokeSheet['up'], colour: string, dash: string) =>
+    `<path d="${plotPath(offDrawn(off, most), box)}" fill="none" stroke="${colour}" stroke-width="1.8" stroke-dasharray="${dash}"/>`;
+  const drawn = [
+    ...(was ? [curve(was.up, MUTED, '2 5'), curve(was.down, MUTED, '2 5')] : []),
+    curve(up, BLUE, '0'),
+    curve(down, BLUE, '9 5'),
+  ];
   return {
     unbreakable: true,
     margin: [0, 6, 0, 0],
@@ -147,7 +159,7 @@ export function strokeChart({ step, simulated, points, verdicts, up, down, most 
         width: 300,
       },
       {
-        text: `off by up to ${formatNumber(most, 2)} % of travel, signal 0 to 100 %; up whole, down dashed${simulated ? '; simulated' : ''}`,
+        text: `off by up to ${formatNumber(most, 2)} % of travel, signal 0 to 100 %; up whole, down dashed${was ? ', as found dotted' : ''}${simulated ? '; simulated' : ''}`,
         style: 'small',
       },
       {

@@ -112,7 +112,11 @@ const needs = computed(() =>
     <footer class="foot">
       <p v-if="job.said" class="problem" role="alert">{{ job.said }}</p>
       <div ref="bar" class="bar">
-        <NotNeeded v-if="step.optional && task.kind === 'measure'" :step="step" class="last" />
+        <NotNeeded
+          v-if="step.optional && (task.kind === 'measure' || task.kind === 'stroke-test')"
+          :step="step"
+          class="last"
+        />
       </div>
     </footer>
   </article>

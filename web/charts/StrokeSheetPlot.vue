@@ -29,6 +29,10 @@ const words = computed(
       <path d="M0 60H400" class="grid" />
       <text x="4" y="12">+{{ formatNumber(sheet.most, 2) }} % of travel</text>
       <text x="400" y="140" class="end">signal, 0 to 100 %</text>
+      <template v-if="sheet.was">
+        <path :d="path(sheet.was.up)" class="curve was" stroke-dasharray="2 5" />
+        <path :d="path(sheet.was.down)" class="curve was" stroke-dasharray="2 5" />
+      </template>
       <path :d="path(sheet.up)" class="curve" />
       <path :d="path(sheet.down)" class="curve" stroke-dasharray="9 5" />
     </svg>
@@ -42,6 +46,7 @@ const words = computed(
         </tr>
       </tbody>
     </table>
+    <p v-if="sheet.was" class="label muted">Dotted: as found.</p>
     <p v-if="sheet.simulated" class="label muted">Read by simulated gauges.</p>
   </div>
 </template>
@@ -51,6 +56,9 @@ const words = computed(
   display: grid;
   gap: 6px;
   max-width: 520px;
+}
+svg .was {
+  stroke: var(--muted);
 }
 ul {
   padding: 0;

@@ -1,6 +1,7 @@
-import { closureOf, moverOf, relieves } from '../../valve';
+import { closureOf, moverOf, positionerOf, relieves } from '../../valve';
 import { always, draft, type Fragment } from '../draft';
 import type { MeasureAsk } from '../../task';
+import { quantity } from '../../quantity';
 import { stepName } from '../relations';
 
 const TRAVEL: readonly MeasureAsk[] = [
@@ -13,6 +14,11 @@ const LEAK: MeasureAsk = {
   example: '0 mL/min',
   instrument: 'test rig',
 };
+
+/** Where a valve with a positioner is stroked by points as it was found. */
+export const STROKED_AS_FOUND = stepName('diagnose.stroke');
+/** Five points of the signal, up and down. */
+export const STROKE_POINTS = [0, 25, 50, 75, 100].map((at) => quantity('ratio', at, '%'));
 
 /** Stroked and measured before anything is loosened, where it can still be tried. */
 export const asFound: Fragment = {
@@ -36,6 +42,24 @@ export const asFound: Fragment = {
         after: ['received'],
         provides: ['diagnosed', 'traced'],
       }),
+      ...(positionerOf(c.features)
+        ? [
+            draft({
+              name: STROKED_AS_FOUND,
+              stage: 'diagnose',
+              title: 'As found: stroke it by points, up and down',
+              why: 'What it is held against when it is set up again: a curve that was not taken now is never seen.',
+              caution: 'Only where the process allows it; with the operator, hands clear of stem and clevis.',
+              tools: ['signal source'],
+              task: { kind: 'stroke-test', at: STROKE_POINTS, asFound: true, screws: [] },
+              optional: 'only where it can still be tried',
+              minutes: 10,
+              because: always('a positioner that can be tried'),
+              after: ['received'],
+              provides: ['diagnosed', 'traced'],
+            }),
+          ]
+        : []),
     ];
   },
 };

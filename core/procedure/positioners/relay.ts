@@ -6,6 +6,7 @@ import { closureOf, moverOf, positionerOf } from '../../valve';
 import { pressureAsk } from '../blocks/asks';
 import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft, type Fragment } from '../draft';
+import { STROKE_POINTS, STROKED_AS_FOUND } from '../every-job/as-found';
 import { hasOwnAir } from '../every-job/isolation/isolated';
 import { stepName } from '../relations';
 import { once, rebuild, sequence, setUp, strip } from '../sequence';
@@ -131,7 +132,6 @@ const ENDS: Stroked = {
   reads: [readAt(LOW, 5), readAt(HIGH, 95)],
   screws: ['span screw', 'zero screw'],
 };
-const FIVE_POINTS = [0, 25, 50, 75, 100].map(percent);
 const SPAN = stepName('setup.span');
 const MIDWAY = stepName('setup.mid');
 
@@ -188,7 +188,12 @@ function set(c: Context): Draft[] {
       title: 'Stroke test: five points up and down',
       why: 'Up without running past, down without running past; read once it stands. What zero and span do not cure is friction or the linkage.',
       tools: ['signal source'],
-      task: { kind: 'stroke-test', at: FIVE_POINTS, screws: ENDS.screws },
+      task: {
+        kind: 'stroke-test',
+        at: STROKE_POINTS,
+        was: c.idOf(STROKED_AS_FOUND),
+        screws: ENDS.screws,
+      },
       minutes: 12,
     },
   ]);

@@ -163,7 +163,7 @@ function keep(): void {
       label="Deviation of the travel"
       :height="220"
     />
-    <p v-if="verdicts && !fits && !isWhole" class="problem" role="alert">
+    <p v-if="verdicts && !fits && !isWhole && !task.asFound" class="problem" role="alert">
       Out of its limits; kept, and the step stays open. {{ worked?.result.advice.join(' ') }} Then run it
       again.
     </p>
