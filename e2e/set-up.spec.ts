@@ -4,6 +4,7 @@ import { nothingSerious } from './axe';
 import { inHand, openSheet, signIn, title } from './bench';
 import { openNamed } from './own-job';
 import { workTo } from './plain';
+import { tooSmall } from './sizes';
 
 /** A valve to be set up in its line, under a tag by which its positioner is out of set in everything. */
 async function toSetUp(page: Page, construction: ConstructionId, tag: string): Promise<void> {
@@ -94,6 +95,14 @@ test('a cylinder valve is balanced: mid-travel by the zero, both gauges to three
   test.setTimeout(180_000);
   await toSetUp(page, 'control-ball-in-venturi', 'SET-B26');
   await workTo(page, /^Half of the signal/);
+  await test.step('while its gauges are live, on a phone too, all can be read and pressed', async () => {
+    await air(page);
+    await page.setViewportSize({ width: 390, height: 844 });
+    await expect.poll(() => tooSmall(page)).toEqual([]);
+    await nothingSerious(page);
+    await page.setViewportSize({ width: 1280, height: 800 });
+    await button(page, 'Air off').click();
+  });
   const advised = await setByAdvice(page, ['9 psig']);
   await expect(title(page)).toHaveText(/^Span, then zero/);
   expect(advised[0]).toMatch(/^Zero screw/);

@@ -11,16 +11,7 @@ export {
   type ReliefCondition,
   type ReliefSample,
 } from './relief-on-rig';
-export {
-  offOf,
-  Plant,
-  plantOf,
-  readBench,
-  turnScrew,
-  type BenchReading,
-  type PositionerOff,
-  type ScrewTurns,
-} from './control-valve';
+export * from './control-valve';
 export { ventGauge } from './vent-gauge';
 export { recordStroke, strokeCsv, USUAL_RIG, type StrokeRig, type StrokeSamples } from './stroke-recording';
 export { photographBluedSeat, USUAL_SCENE, type BluedSeatScene } from './blued-seat-picture';

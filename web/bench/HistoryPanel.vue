@@ -29,6 +29,7 @@ const IS: Readonly<Record<(typeof FILTERS)[number], (entry: Entry) => boolean>> 
       'evidence-taken',
       'screw-turned',
       'curve-kept',
+      'stroke-tested',
     ].includes(kind),
   called: ({ kind }) => kind === 'finding-made' || kind === 'call-overruled',
   struck: (entry) => isStruck(entry) || entry.kind === 'entry-struck',

@@ -55,6 +55,5 @@ const mark = computed(() => at(props.wanted));
 }
 .pointer {
   fill: var(--blue);
-  transition: d 0.08s linear;
 }
 </style>

@@ -78,29 +78,25 @@ const travelAt = (at: number, within: number): MeasureAsk => ({
 const MID = travelAt(50, 2);
 /** Off the stops, which would hide an error; within what zero and span may be off. */
 const [LOW, HIGH] = [travelAt(5, POSITIONER_LIMITS.ends), travelAt(95, POSITIONER_LIMITS.ends)];
-const readAt = ({ what }: MeasureAsk, at: number, off: StrokedRead['off'] = 'travel'): StrokedRead => ({
+const readAt = (what: string, at: number, off: StrokedRead['off'] = 'travel'): StrokedRead => ({
   what,
   off,
   at: percent(at),
 });
-const SUPPLY = (example: string) => pressureAsk('supply', example);
+const [SUPPLY, ACTUATOR] = ['supply', 'actuator'];
 
 const ONE_SIDE: MeasureTask = {
   kind: 'measure',
-  asks: [SUPPLY('20 psig'), pressureAsk('actuator', '9 psig'), MID],
+  asks: [pressureAsk(SUPPLY, '20 psig'), pressureAsk(ACTUATOR, '9 psig'), MID],
   live: {
     kind: 'stroked',
-    reads: [
-      readAt(SUPPLY(''), 50, 'supply'),
-      readAt(pressureAsk('actuator', ''), 50, 'driven'),
-      readAt(MID, 50),
-    ],
+    reads: [readAt(SUPPLY, 50, 'supply'), readAt(ACTUATOR, 50, 'driven'), readAt(MID.what, 50)],
     screws: ['zero screw'],
   },
 };
 /** Where both gauges of a cylinder are to stand, once its supply has been read. */
 function balanced(c: Context): Pick<MeasureAsk, 'mustBe'> {
-  const read = onStep(c.state, 'measured', c.idOf(MIDWAY)).findLast(({ body }) => body.what === 'supply');
+  const read = onStep(c.state, 'measured', c.idOf(MIDWAY)).findLast(({ body }) => body.what === SUPPLY);
   if (read?.body.value.dimension !== 'gauge pressure') return {};
   const supply = valueIn({ ...read.body.value, dimension: 'gauge pressure' }, 'psig');
   const { share, within } = CYLINDER_BALANCE;
@@ -110,7 +106,7 @@ function balanced(c: Context): Pick<MeasureAsk, 'mustBe'> {
 const bothSides = (c: Context): MeasureTask => ({
   kind: 'measure',
   asks: [
-    SUPPLY('80 psig'),
+    pressureAsk(SUPPLY, '80 psig'),
     { ...pressureAsk(TOP, '60 psig'), ...balanced(c) },
     { ...pressureAsk(BOTTOM, '58 psig'), ...balanced(c) },
     MID,
@@ -119,17 +115,17 @@ const bothSides = (c: Context): MeasureTask => ({
   live: {
     kind: 'stroked',
     reads: [
-      readAt(SUPPLY(''), 50, 'supply'),
-      readAt(pressureAsk(TOP, ''), 50, 'other'),
-      readAt(pressureAsk(BOTTOM, ''), 50, 'driven'),
-      readAt(MID, 50),
+      readAt(SUPPLY, 50, 'supply'),
+      readAt(TOP, 50, 'other'),
+      readAt(BOTTOM, 50, 'driven'),
+      readAt(MID.what, 50),
     ],
     screws: ['zero screw', 'relay nozzle'],
   },
 });
 const ENDS: Stroked = {
   kind: 'stroked',
-  reads: [readAt(LOW, 5), readAt(HIGH, 95)],
+  reads: [readAt(LOW.what, 5), readAt(HIGH.what, 95)],
   screws: ['span screw', 'zero screw'],
 };
 const SPAN = stepName('setup.span');

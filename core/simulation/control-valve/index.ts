@@ -1,6 +1,5 @@
 export { Plant } from './plant';
 export {
-  offOf,
   plantOf,
   readBench,
   turnScrew,

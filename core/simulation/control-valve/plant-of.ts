@@ -34,7 +34,7 @@ const STOP_RATE = 2e7;
 const DROOP = 4e6;
 
 /** How its positioner was before anybody turned a screw: as written down, else by its name. */
-export function offOf(valve: Valve, written: PositionerOff | undefined): PositionerOff {
+function offOf(valve: Valve, written: PositionerOff | undefined): PositionerOff {
   if (written) return written;
   const dice = chance(seedFrom(`positioner of ${valve.tag}`));
   const either = (most: number) => most * (2 * dice.uniform() - 1);

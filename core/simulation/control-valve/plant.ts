@@ -52,7 +52,6 @@ export class Plant {
   arrived = 0;
   /** Joules: put in by air and process, rubbed away by friction and stops. */
   readonly work = { putIn: 0, rubbed: 0 };
-  private fed: readonly [number, number] = [0, 0];
 
   constructor(
     readonly valve: ControlValve,
@@ -119,8 +118,9 @@ export class Plant {
     if (source.by === 'straight')
       return [Math.min(this.supply, source.low + arrived * (source.high - source.low)), 0];
     const { travel, linkage, bothSides } = this.valve;
-    this.fed = relayOutput(source.set, { signal: arrived, stroke: this.stem / travel, linkage, bothSides });
-    return [this.fed[0] * this.supply, this.fed[1] * this.supply];
+    const fed = { signal: arrived, stroke: this.stem / travel, linkage, bothSides };
+    const [driven, other] = relayOutput(source.set, fed);
+    return [driven * this.supply, other * this.supply];
   }
 
   private move(): void {
