@@ -37,6 +37,8 @@ for (const [name, value] of Object.entries(query)) if (typeof value === 'string'
 /** Opened from a job, it is filled from that job and kept with it. */
 const from = ref<{ id: string; tag: string }>();
 const filled = ref('');
+/** Until its job is read, nothing can be kept with another one by a hand that is too quick. */
+const isOpening = ref(typeof fromJob === 'string' && working.value !== undefined);
 onMounted(async () => {
   if (typeof fromJob !== 'string' || !working.value) return;
   try {
@@ -48,6 +50,8 @@ onMounted(async () => {
     for (const [name, text] of Object.entries(known.figures)) typed[name] ??= text;
   } catch (error) {
     filled.value = faultOf(error);
+  } finally {
+    isOpening.value = false;
   }
 });
 watch(
@@ -155,7 +159,7 @@ const command = () => ({
           <div v-if="!isExample" class="buttons no-print">
             <BenchButton @press="copy">{{ clipboard.copied.value ? 'Copied' : 'Copy' }}</BenchButton>
             <BenchButton @press="print">Print</BenchButton>
-            <AttachToJob :command="command" :from="from" />
+            <AttachToJob v-if="!isOpening" :command="command" :from="from" />
           </div>
         </template>
         <p v-else-if="answer?.problem" class="problem" role="alert">
