@@ -235,12 +235,14 @@ export const readingQuery = z.strictObject({
 export const instrumentControl = z.discriminatedUnion('kind', [
   /** The signal put in, percent of its range. */
   z.strictObject({ kind: z.literal('signal'), percent: z.number().min(-5).max(105) }),
+  /** The signal taken up to its whole range and down again, evenly. */
+  z.strictObject({ kind: z.literal('sweep'), seconds: z.number().min(5).max(300) }),
   /** What its supply is set to; none vents it. */
   z.strictObject({ kind: z.literal('supply'), psig: z.number().min(0).max(150) }),
   /** A screw turned, clockwise positive. */
   z.strictObject({
     kind: z.literal('turn'),
-    screw: z.enum(['zero screw', 'span screw', 'relay nozzle']),
+    screw: z.enum(['zero screw', 'span screw', 'relay nozzle', 'spring adjuster']),
     turns: z.number().min(-10).max(10),
   }),
 ]);

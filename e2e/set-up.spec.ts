@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
+import { psig } from '@dusk-wren/core/quantity';
 import { defaultValve, type ConstructionId } from '@dusk-wren/core/valve';
 import { nothingSerious } from './axe';
 import { inHand, openSheet, signIn, title } from './bench';
@@ -9,7 +10,9 @@ import { tooSmall } from './sizes';
 /** A valve to be set up in its line, under a tag by which its positioner is out of set in everything. */
 async function toSetUp(page: Page, construction: ConstructionId, tag: string): Promise<void> {
   await signIn(page, 'Ines Okoro');
-  const valve = { ...defaultValve(construction), ends: 'flanged', tag };
+  const usual = defaultValve(construction);
+  const springRange = { low: psig(3), high: psig(15) };
+  const valve = { ...usual, ends: 'flanged', tag, plate: { ...usual.plate, springRange } };
   await openNamed(page, valve, { place: 'in line', scope: 'set-up' });
 }
 
@@ -17,6 +20,27 @@ const button = (page: Page, name: string | RegExp) => inHand(page).getByRole('bu
 async function air(page: Page): Promise<void> {
   await button(page, 'Air on, gauges live').click();
   await expect(inHand(page).getByRole('img', { name: /^Travel/ })).toBeVisible();
+}
+
+/** Sweeps the actuator and turns its adjuster as advised until the step is done; answers with what was advised. */
+async function sweptToBenchSet(page: Page): Promise<string[]> {
+  const heading = await title(page).innerText();
+  const advised: string[] = [];
+  const screw = inHand(page).locator('.screw');
+  for (let round = 0; round < 8; round++) {
+    await button(page, /^(Air on: sweep|Sweep it again)/).click();
+    await expect(button(page, 'Keep what it reads')).toBeVisible({ timeout: 30_000 });
+    await button(page, 'Keep what it reads').click();
+    await expect(async () => {
+      const isDone = (await title(page).innerText()) !== heading;
+      expect(isDone || (await screw.locator('.lamp').count()) > 0).toBe(true);
+    }).toPass();
+    if ((await title(page).innerText()) !== heading) return advised;
+    advised.push(await screw.locator('p').first().innerText());
+    await screw.locator('.lamp').click();
+    await expect(screw.getByText(/turned since it was read/)).toBeVisible();
+  }
+  throw new Error(`never set: ${advised.join(' ')}`);
 }
 
 /** Reads at these signals and turns what is advised, until the step is done; answers with what was advised. */
@@ -44,7 +68,7 @@ async function setByAdvice(page: Page, signals: readonly string[]): Promise<stri
   throw new Error(`never set: ${advised.join(' ')}`);
 }
 
-test('a diaphragm valve whose zero and span are wrong is set by what its turns did, and strokes within its limits', async ({
+test('a diaphragm valve with every screw wrong: bench set by its adjuster, zero and span by what their turns did, stroked within its limits', async ({
   page,
 }) => {
   test.setTimeout(180_000);
@@ -56,6 +80,12 @@ test('a diaphragm valve whose zero and span are wrong is set by what its turns d
     await expect(inHand(page).locator('.verdicts .rework').first()).toBeVisible();
     await button(page, 'Keep the stroke test').click();
     await expect(title(page)).not.toHaveText(/^As found: stroke/);
+  });
+  await workTo(page, /^Bench set/);
+  await test.step('its spring swept up and down; the adjuster turned until both ends are right', async () => {
+    const advised = await sweptToBenchSet(page);
+    expect(advised.length).toBeGreaterThan(0);
+    expect(advised.every((words) => words.startsWith('Spring adjuster'))).toBe(true);
   });
   await workTo(page, /^Half of the signal/);
   await test.step('half of the signal, half of the travel', async () => {

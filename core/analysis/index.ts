@@ -21,6 +21,7 @@ export {
 export * from './bluing';
 export { ringPoint, ringSpan, ringStretch } from './ring-path';
 export { findPops, type Pop } from './pops';
+export { sweptEnds, type SweptEnds } from './swept-ends';
 export { standsAt, type Moving } from './standing';
 export { thinned } from './thinned';
 export { niceTop, plotPath, type PlotBox } from './plot';

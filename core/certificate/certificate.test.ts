@@ -66,8 +66,8 @@ describe('the certificate', () => {
       left: '7.5 turns',
     });
     expect([...asFound, ...asLeft].join()).not.toContain('turns of the spring adjuster');
-    expect(asLeft.some((line) => line.startsWith('pressure at start of travel'))).toBe(true);
-    expect(asFound.some((line) => line.startsWith('pressure at start of travel'))).toBe(false);
+    expect(asLeft.some((line) => line.startsWith('start of travel, rising'))).toBe(true);
+    expect(asFound.some((line) => line.startsWith('start of travel, rising'))).toBe(false);
   });
 
   it('proofs of zero and sizes are no findings', () => {

@@ -48,12 +48,12 @@ it.each([
 describe('the ends of a bench set (handbook part 6.3: 5 % of its span or half a psi, whichever is more)', () => {
   const range = (low: number, high: number) => ({ springRange: { low: psig(low), high: psig(high) } });
   it.each([
-    [range(3, 15), ['3.5 psig', '14.5 psig'], true],
-    [range(3, 15), ['3.7 psig', '15 psig'], false],
-    [range(3, 15), ['3 psig', '15.7 psig'], false],
-    [range(6, 30), ['7.1 psig', '28.9 psig'], true],
-    [range(6, 30), ['7.3 psig', '30 psig'], false],
-    [range(3, 15), ['0.2 bar', '1 bar'], true],
+    [range(3, 15), ['3.9 psig', '14.9 psig', '14.1 psig', '3.1 psig'], true],
+    [range(3, 15), ['4.1 psig', '15.4 psig', '14.6 psig', '3.3 psig'], false],
+    [range(3, 15), ['3.4 psig', '16.1 psig', '15.3 psig', '2.6 psig'], false],
+    [range(6, 30), ['7.5 psig', '29.3 psig', '28.5 psig', '6.7 psig'], true],
+    [range(6, 30), ['7.7 psig', '30.4 psig', '29.6 psig', '6.9 psig'], false],
+    [range(3, 15), ['0.23 bar', '1.03 bar', '0.97 bar', '0.17 bar'], true],
   ])('%j read %j: %s', (plate, ends, set) => {
     const job = at('control-globe-double-seat', 'setup.bench-set', plate);
     expect(reads(job, 'setup.bench-set', ends)).toBe(set);

@@ -42,4 +42,6 @@ export const POSITIONER: Source = { ...COMMON_PRACTICE, name: 'Stroke test, with
 export const POSITIONER_LIMITS = { error: 1.5, hysteresis: 1, ends: 0.5 } as const;
 
 /** Both sides of a cylinder at balance: share of its supply, and how near is near enough; from memory. */
+/** An end of a bench set: share of its span, and psi, whichever is more (common practice). */
+export const BENCH_ENDS = { share: 0.05, leastPsi: 0.5 } as const;
 export const CYLINDER_BALANCE = { share: 0.75, within: 0.05 } as const;

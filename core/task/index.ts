@@ -109,11 +109,12 @@ export {
   type Stroked,
   type StrokedRead,
 } from './stroked';
+export { SWEPT_ENDS, sweptAdvice, type Swept, type SweptEnd } from './swept';
 export { screwAdvice, type ScrewAdvice } from './stroked-advice';
 export { strokeVerdicts, workedStroke, type StrokeTestTask, type StrokeVerdict } from './stroke-test';
-export { apartBy, standsAs } from './measure';
+export { apartBy, meansOf, standsAs } from './measure';
 export { meets } from './meets';
-export type { MeasureAsk } from './measure-ask';
+export type { MeanOf, MeasureAsk } from './measure-ask';
 export type { MeasureTask } from './measure';
 export type { PackingTask } from './packing';
 export { outcomeOf, passed, type TestOutcome } from './pressure-test';

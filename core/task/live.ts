@@ -1,10 +1,11 @@
 import type { Screw } from '../job';
 import type { Pops } from './pops';
 import type { Stroked } from './stroked';
+import type { Swept } from './swept';
 
-/** A step that is read live: a relief valve that pops, or a valve that is stroked. */
-export type Live = Pops | Stroked;
+/** A step that is read live: a relief valve that pops, a valve that is stroked, an actuator that is swept up and down. */
+export type Live = Pops | Stroked | Swept;
 
 /** The screws that may be turned while it is read. */
 export const screwsOf = (live: Live): readonly Screw[] =>
-  live.kind === 'stroked' ? live.screws : live.screw ? [live.screw] : [];
+  live.kind === 'pops' ? (live.screw ? [live.screw] : []) : live.screws;

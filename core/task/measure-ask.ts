@@ -8,6 +8,13 @@ export type Wanted =
   | { readonly atLeast: Quantity }
   | { readonly from: Quantity; readonly to: Quantity };
 
+/** A figure that two readings make: their mean, read both ways. */
+export interface MeanOf {
+  readonly what: string;
+  readonly of: readonly [rising: string, falling: string];
+  readonly mustBe?: Wanted;
+}
+
 /** One figure that a step asks for. */
 export interface MeasureAsk {
   readonly what: string;

@@ -1,6 +1,6 @@
 import { counts, type EntryOf } from '../job';
-import { si, type Quantity } from '../quantity';
-import type { MeasureAsk } from './measure-ask';
+import { si, valueIn, type Quantity } from '../quantity';
+import type { MeanOf, MeasureAsk } from './measure-ask';
 import { meets, ROUNDING } from './meets';
 import type { Live } from './live';
 import { sinceReset } from './pops';
@@ -15,6 +15,8 @@ export interface MeasureTask {
   readonly shown?: Shown;
   /** Read live from an instrument, and brought to its aim by a screw. */
   readonly live?: Live;
+  /** What readings taken both ways make together. */
+  readonly means?: readonly MeanOf[];
   /** Readings that must agree: no further apart than this. */
   readonly agree?: { readonly what: readonly string[]; readonly within: Quantity };
 }
@@ -30,7 +32,10 @@ export const measureTask: TaskKind<MeasureTask> = {
     }));
     const taken = latest.flatMap(({ ask, entry }) => (entry && meets(ask, entry.body.value) ? [entry] : []));
     const values = new Map(taken.map(({ body }) => [body.what, body.value]));
-    const isWhole = taken.length === asks.length && !apartBy(task, values);
+    const isWhole =
+      taken.length === asks.length &&
+      !apartBy(task, values) &&
+      meansOf(task, values).every(({ mean, value }) => meets(mean, value));
     const last = isWhole ? taken.sort((a, b) => a.seq - b.seq).at(-1) : undefined;
     return last ?? (facts.optional ? facts.byHand() : undefined);
   },
@@ -56,11 +61,24 @@ function stillStanding(
   const { live } = task;
   if (!live) return entries;
   if (live.kind === 'pops') return sinceReset(task, live, facts, entries);
-  return entries.filter(({ seq, body }) => standsSinceTurn(live, facts, body.what, seq));
+  const reads = live.kind === 'stroked' ? live.reads : [];
+  return entries.filter(({ seq, body }) => standsSinceTurn(reads, facts, body.what, seq));
 }
 
 /** A gauge that has settled, as it was watched. */
 const stoodAt = (reads: string) => Array.from({ length: 7 }, (_, i) => ({ after: `${i} s`, reads }));
+
+/** The means of readings both ways, as far as both are read. */
+export function meansOf(
+  { means = [] }: Pick<MeasureTask, 'means'>,
+  values: ReadonlyMap<string, Quantity>,
+): readonly { readonly mean: MeanOf; readonly value: Quantity }[] {
+  return means.flatMap((mean) => {
+    const [rising, falling] = mean.of.map((what) => values.get(what));
+    if (!rising || !falling) return [];
+    return { mean, value: { ...rising, value: (rising.value + valueIn(falling, rising.unit)) / 2 } };
+  });
+}
 
 /** How far readings that must agree are apart, where it is too far. */
 export function apartBy(

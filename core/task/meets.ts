@@ -1,5 +1,5 @@
 import { si, type Quantity } from '../quantity';
-import type { MeasureAsk } from './measure-ask';
+import type { Wanted } from './measure-ask';
 
 /** A pressure reading of less than this is zero on a gauge; so is a volt on a tester (common practice). */
 const ZERO: Partial<Record<Quantity['dimension'], number>> = { 'gauge pressure': 2000, voltage: 1 };
@@ -8,7 +8,7 @@ const ZERO: Partial<Record<Quantity['dimension'], number>> = { 'gauge pressure':
 export const ROUNDING = 1e-6;
 
 /** Whether a reading is what the step asks for; any reading will do where it asks for none in particular. */
-export function meets({ mustBe }: MeasureAsk, value: Quantity): boolean {
+export function meets({ mustBe }: { readonly mustBe?: Wanted }, value: Quantity): boolean {
   if (mustBe === undefined) return true;
   if (mustBe === 'zero') return Math.abs(si(value)) <= (ZERO[value.dimension] ?? 0);
   if ('atLeast' in mustBe) return si(value) >= si(mustBe.atLeast) * (1 - ROUNDING);

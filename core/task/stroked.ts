@@ -33,7 +33,12 @@ const readOf = (whats: readonly string[], { state }: StepFacts) =>
 const turnsOf = ({ state }: StepFacts) => state.records['screw-turned'];
 
 /** Whether nothing was turned since: a turn moves everything but the supply. */
-export function standsSinceTurn({ reads }: Stroked, facts: StepFacts, what: string, seq: number): boolean {
+export function standsSinceTurn(
+  reads: readonly StrokedRead[],
+  facts: StepFacts,
+  what: string,
+  seq: number,
+): boolean {
   const turned = facts.on('screw-turned').at(-1)?.seq ?? 0;
   return seq > turned || reads.find((read) => read.what === what)?.off === 'supply';
 }

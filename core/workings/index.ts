@@ -57,6 +57,7 @@ export { stemWear } from './measuring/stem-wear';
 export { seatWedgeDrop } from './seats/wedge-drop';
 export { seatRings, PLUG_COMES_OUT } from './seats/seat-rings';
 export { turningTorque } from './actuators/turning-torque';
+export { actuatorBenchSweep, benchWithin } from './actuators/bench-sweep';
 export { settingTurns, type SettingTurns } from './actuators/setting-turns';
 export { positionerScrews, type PositionerScrews } from './actuators/positioner-screws';
 export { regulatorLockUp } from './pressure/regulator-lock-up';

@@ -1,7 +1,16 @@
 import type { InstrumentControl, ReadingMessage } from '@dusk-wren/contract';
 import { valveOf } from '@dusk-wren/core/job';
 import { si, psig, valueIn } from '@dusk-wren/core/quantity';
-import { chance, plantOf, readBench, seedFrom, turnScrew, type Plant } from '@dusk-wren/core/simulation';
+import {
+  actuatorOf,
+  chance,
+  plantOf,
+  readBench,
+  seedFrom,
+  turnScrew,
+  type Plant,
+} from '@dusk-wren/core/simulation';
+import type { Valve } from '@dusk-wren/core/valve';
 import type { Controls } from './controls';
 import { pause } from './pace';
 import type { Work } from './source';
@@ -10,7 +19,12 @@ const SAMPLE_SECONDS = 0.1;
 /** Nobody waits for a simulation: a stroke of eight seconds in two. */
 const FASTER = 4;
 
-const SIMULATED = { 'zero screw': 'zero', 'span screw': 'span', 'relay nozzle': 'nozzle' } as const;
+const SIMULATED = {
+  'zero screw': 'zero',
+  'span screw': 'span',
+  'relay nozzle': 'nozzle',
+  'spring adjuster': 'adjuster',
+} as const;
 
 /** Turns of a screw in this job so far. */
 function turnsOf({ state }: Work, screw: keyof typeof SIMULATED): number {
@@ -18,10 +32,37 @@ function turnsOf({ state }: Work, screw: keyof typeof SIMULATED): number {
   return turned.reduce((sum, { body }) => sum + valueIn(body.by, 'turn'), 0);
 }
 
+/** A signal on its way up to its whole range and down again. */
+interface Sweep {
+  readonly from: number;
+  readonly seconds: number;
+}
+
+/** Where a sweep stands, as a share of the range; 0 once it is over. */
+function sweptTo({ from, seconds }: Sweep, now: number): number {
+  const share = (now - from) / seconds;
+  return Math.max(0, share < 0.5 ? 2 * share : 2 - 2 * share);
+}
+
 function set(plant: Plant, control: InstrumentControl): void {
   if (control.kind === 'signal') plant.signal = control.percent / 100;
+  else if (control.kind === 'sweep') plant.signal = 0;
   else if (control.kind === 'supply') plant.supplySet = si(psig(control.psig));
-  else if (control.screw in SIMULATED) turnScrew(plant, SIMULATED[control.screw], control.turns);
+  else turnScrew(plant, SIMULATED[control.screw], control.turns);
+}
+
+/** What air goes into: the actuator alone where it is swept, else the valve through its positioner. */
+function plantFor(work: Work, valve: Valve): Plant {
+  const turns = {
+    zero: turnsOf(work, 'zero screw'),
+    span: turnsOf(work, 'span screw'),
+    nozzle: turnsOf(work, 'relay nozzle'),
+    adjuster: turnsOf(work, 'spring adjuster'),
+  };
+  const { task } = work.step;
+  return task.kind === 'measure' && task.live?.kind === 'swept'
+    ? actuatorOf(valve, task.live.most, turns)
+    : plantOf(valve, work.condition.positioner, turns);
 }
 
 /** A control valve on the bench: gauges and travel, while signal, supply and screws are set. */
@@ -32,16 +73,18 @@ export async function* simulatedBench(
 ): AsyncGenerator<ReadingMessage, void> {
   const valve = valveOf(work.state);
   if (!valve) return;
-  const plant = plantOf(valve, work.condition.positioner, {
-    zero: turnsOf(work, 'zero screw'),
-    span: turnsOf(work, 'span screw'),
-    nozzle: turnsOf(work, 'relay nozzle'),
-  });
+  const plant = plantFor(work, valve);
   const dice = chance(seedFrom(`${work.step.id} ${work.state.version}`));
   let taken = 0;
+  let sweep: Sweep | undefined;
   for (let sample = 0; await pause((SAMPLE_SECONDS * 1000) / (FASTER * work.rate), stop); sample++) {
     const settings = controls.take();
-    for (const control of settings) set(plant, control);
+    for (const control of settings) {
+      set(plant, control);
+      sweep =
+        control.kind === 'sweep' ? { from: sample * SAMPLE_SECONDS, seconds: control.seconds } : undefined;
+    }
+    if (sweep) plant.signal = sweptTo(sweep, sample * SAMPLE_SECONDS);
     taken += settings.length;
     plant.run(SAMPLE_SECONDS);
     const { supply, signal, driven, other, travel } = readBench(plant, dice);

@@ -15,7 +15,10 @@ export const simulatedGaugeSet: Source = {
   async *read(work, stop, controls) {
     const { condition, state, check, rate, step } = work;
     const { task } = step;
-    if (task.kind === 'stroke-test' || (task.kind === 'measure' && task.live?.kind === 'stroked'))
+    if (
+      task.kind === 'stroke-test' ||
+      (task.kind === 'measure' && (task.live?.kind === 'stroked' || task.live?.kind === 'swept'))
+    )
       yield* simulatedBench(work, controls, stop);
     const judge = check && checkOf(check).read;
     const valve = valveOf(state);

@@ -11,6 +11,7 @@ export const SCREWS = [
   'zero screw',
   'span screw',
   'relay nozzle',
+  'spring adjuster',
 ] as const;
 export type Screw = (typeof SCREWS)[number];
 

@@ -1,6 +1,8 @@
-import { formatExactly, psig, valueIn } from '../../quantity';
-import type { MeasureAsk } from '../../task';
+import { onStep } from '../../job';
+import { psig, valueIn, type GaugePressure } from '../../quantity';
+import { SWEPT_ENDS, type MeanOf, type MeasureTask, type Swept, type SweptEnd } from '../../task';
 import type { SpringDiaphragm } from '../../valve';
+import { actuatorBenchSweep, benchWithin } from '../../workings';
 import { lengthAsk, pressureAsk } from '../blocks/asks';
 import { CAUTIONS } from '../cautions';
 import { closureProcedure } from '../closures';
@@ -152,38 +154,91 @@ function on(c: Context): Draft[] {
   ]);
 }
 
-/** Ends of a bench set: within 5 % of its span or half a psi, whichever is more (common practice); the plate says where. */
-function benchEnd({ valve }: Context, end: 'low' | 'high', what: string, example: string): MeasureAsk {
-  const range = valve.plate?.springRange;
-  if (!range) return pressureAsk(what, example);
-  const [low, high] = [valueIn(range.low, 'psig'), valueIn(range.high, 'psig')];
-  const [wanted, within] = [end === 'low' ? low : high, Math.max(0.05 * (high - low), 0.5)];
+const BENCH_SET = stepName('setup.bench-set');
+const READS: Swept['reads'] = {
+  startsUp: 'start of travel, rising',
+  endsUp: 'end of travel, rising',
+  endsDown: 'end of travel, falling',
+  startsDown: 'start of travel, falling',
+};
+const USUAL = { low: psig(3), high: psig(15) };
+/** What friction makes of it, psi either way (common practice). */
+const RUBS = 0.4;
+/** Bench air goes as far over the bench set as it takes to see the end of the travel. */
+const OVER = 3;
+
+/** Four readings, whose means are the bench set; the plate says where that is wanted. */
+function benchSetTask(c: Context): MeasureTask {
+  const range = c.valve.plate?.springRange;
+  const { low, high } = range ?? USUAL;
+  const at = (end: GaugePressure, by: number) =>
+    `${Math.round((valueIn(end, 'psig') + by) * 100) / 100} psig`;
+  const mean = (what: string, of: MeanOf['of'], end: GaugePressure): MeanOf => ({
+    what,
+    of,
+    ...(range ? { mustBe: wantedAt(end, range) } : {}),
+  });
+  const { startsUp, endsUp, endsDown, startsDown } = READS;
+  const shown = workedSweep(c);
   return {
-    ...pressureAsk(what, formatExactly(range[end])),
-    mustBe: { from: psig(wanted - within), to: psig(wanted + within) },
+    kind: 'measure',
+    asks: [
+      pressureAsk(startsUp, at(low, RUBS)),
+      pressureAsk(endsUp, at(high, RUBS)),
+      pressureAsk(endsDown, at(high, -RUBS)),
+      pressureAsk(startsDown, at(low, -RUBS)),
+    ],
+    means: [
+      mean('bench set, start', [startsUp, startsDown], low),
+      mean('bench set, end', [endsUp, endsDown], high),
+    ],
+    live: {
+      kind: 'swept',
+      reads: READS,
+      screws: ['spring adjuster'],
+      most: psig(valueIn(high, 'psig') + OVER),
+    },
+    ...(shown ? { shown } : {}),
   };
+}
+
+/** What was read last, worked through. */
+function workedSweep({ valve, state, idOf }: Context) {
+  const read = onStep(state, 'measured', idOf(BENCH_SET));
+  const last = (end: SweptEnd) => {
+    const value = read.findLast(({ body }) => body.what === READS[end])?.body.value;
+    return value?.dimension === 'gauge pressure' ? { ...value, dimension: value.dimension } : undefined;
+  };
+  const [startsUp, endsUp, endsDown, startsDown] = SWEPT_ENDS.map(last);
+  if (!startsUp || !endsUp || !endsDown || !startsDown) return undefined;
+  const range = valve.plate?.springRange;
+  const worked = actuatorBenchSweep.work({
+    ...{ startsUp, endsUp, endsDown, startsDown },
+    ...(range ? { benchLow: range.low, benchHigh: range.high } : {}),
+  });
+  return worked.ok ? worked.value : undefined;
+}
+
+function wantedAt(end: GaugePressure, { low, high }: typeof USUAL) {
+  const within = valueIn(benchWithin(low, high), 'psi');
+  const at = valueIn(end, 'psig');
+  return { from: psig(at - within), to: psig(at + within) };
 }
 
 function set(c: Context, action: SpringDiaphragm['action']): Draft[] {
   const opens = action === 'air-to-open';
   return sequence(c, setUp(ACTUATOR, ['gland set'], 'bench set'), [
     {
-      id: 'setup.bench-set',
+      id: BENCH_SET,
       benchAir: true,
-      title: 'Bench set: spring adjuster until travel starts and ends at its pressures',
+      title: 'Bench set: air up and down; spring adjuster until travel starts and ends at its pressures',
       why: opens
         ? 'Air-to-open: it just leaves its seat at the low figure and is fully up at the high one.'
         : 'Air-to-close: it just starts down at the low figure and touches its seat at the high one.',
       caution: CAUTIONS.air,
       tools: ['regulator and test gauge'],
       parts: ['actuator spring'],
-      task: {
-        kind: 'measure',
-        asks: [
-          benchEnd(c, 'low', 'pressure at start of travel', '3 psig'),
-          benchEnd(c, 'high', 'pressure at end of travel', '15 psig'),
-        ],
-      },
+      task: benchSetTask(c),
       minutes: 12,
     },
     {

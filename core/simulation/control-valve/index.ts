@@ -1,5 +1,6 @@
 export { Plant } from './plant';
 export {
+  actuatorOf,
   plantOf,
   readBench,
   turnScrew,

@@ -12,17 +12,20 @@ export interface PositionerOff {
   readonly balance: number;
 }
 
-/** Turns of its screws since, clockwise positive. */
+/** Turns of its screws since, clockwise positive; the adjuster's press the spring. */
 export interface ScrewTurns {
+  readonly adjuster: number;
   readonly zero: number;
   readonly span: number;
   readonly nozzle: number;
 }
 
-/** What one turn clockwise does: bias up, range spring less travel for the signal, nozzle more pressure on both sides. */
-const PER_TURN = { zero: 0.08, span: -0.06, nozzle: 0.1 } as const;
+/** What one turn clockwise does: bias up, range spring less travel for the signal, nozzle more pressure on both sides; psi of the adjuster. */
+const PER_TURN = { zero: 0.08, span: -0.06, nozzle: 0.1, adjuster: 0.8 } as const;
 /** A valve that nobody wrote down is off by up to so much. */
 const OFF = { zero: 0.06, span: 0.1, balance: 0.15 } as const;
+/** And its spring by up to so many psi. */
+const ADJUSTER_OFF = 2;
 
 /** In², in, lb and in³ of what is usual: a diaphragm, and a cylinder (common practice). */
 const DIAPHRAGM = { area: 105, travel: 1.5, mass: 9, room: 70, conductance: 3e-3 };
@@ -41,7 +44,13 @@ function offOf(valve: Valve, written: PositionerOff | undefined): PositionerOff 
   return { zero: either(OFF.zero), span: either(OFF.span), balance: either(OFF.balance) };
 }
 
-function bodyOf(valve: Valve): ControlValve {
+/** How far its spring is from its bench set, psi, before anybody turned the adjuster. */
+function springOff(valve: Valve): number {
+  const dice = chance(seedFrom(`spring of ${valve.tag}`));
+  return ADJUSTER_OFF * (2 * dice.uniform() - 1);
+}
+
+function bodyOf(valve: Valve, adjusterTurns: number): ControlValve {
   const element = elementOf(valve.features);
   const size = moverOf(valve.features).element === 'cylinder' ? CYLINDER : DIAPHRAGM;
   const range = valve.plate?.springRange;
@@ -52,11 +61,14 @@ function bodyOf(valve: Valve): ControlValve {
   const travel = si(quantity('length', size.travel, 'in'));
   const sliding = si(quantity('pressure difference', RUBS, 'psi')) * area;
   const { bothSides } = element;
+  const off = si(
+    quantity('pressure difference', springOff(valve) + PER_TURN.adjuster * adjusterTurns, 'psi'),
+  );
   return {
     area,
     travel,
     mass: size.mass,
-    preload: bothSides ? 0 : low * area,
+    preload: bothSides ? 0 : Math.max(0, low + off) * area,
     rate: bothSides ? 0 : ((high - low) * area) / travel,
     bothSides,
     room: si(quantity('volume', size.room, 'in³')),
@@ -73,11 +85,13 @@ function bodyOf(valve: Valve): ControlValve {
 /** The supply that this valve is made for. */
 const supplyFor = ({ features }: Valve): GaugePressure => psig(elementOf(features).supplyWanted);
 
+const UNTURNED: ScrewTurns = { zero: 0, span: 0, nozzle: 0, adjuster: 0 };
+
 /** A control valve on the bench: air at the pressure it is made for, its positioner as its screws stand. */
 export function plantOf(
   valve: Valve,
   written: PositionerOff | undefined,
-  turns: ScrewTurns = { zero: 0, span: 0, nozzle: 0 },
+  turns: ScrewTurns = UNTURNED,
 ): Plant {
   const off = offOf(valve, written);
   const set: PositionerSet = {
@@ -86,11 +100,21 @@ export function plantOf(
     span: 1 + off.span + PER_TURN.span * turns.span,
     balance: WELL_SET.balance + off.balance + PER_TURN.nozzle * turns.nozzle,
   };
-  return new Plant(bodyOf(valve), { by: 'positioner', set }, si(supplyFor(valve)));
+  return new Plant(bodyOf(valve, turns.adjuster), { by: 'positioner', set }, si(supplyFor(valve)));
+}
+
+/** Its actuator alone, bench air straight into it: a whole signal is `most`. */
+export function actuatorOf(valve: Valve, most: GaugePressure, { adjuster }: ScrewTurns = UNTURNED): Plant {
+  return new Plant(bodyOf(valve, adjuster), { by: 'straight', low: 0, high: si(most) }, 1.5 * si(most));
 }
 
 /** A screw turned while it is on the bench. */
 export function turnScrew(plant: Plant, screw: keyof ScrewTurns, turns: number): void {
+  if (screw === 'adjuster') {
+    const { area } = plant.valve;
+    plant.preload += area * si(quantity('pressure difference', PER_TURN.adjuster * turns, 'psi'));
+    return;
+  }
   if (plant.source.by !== 'positioner') return;
   const { set } = plant.source;
   const by = PER_TURN[screw] * turns;

@@ -48,6 +48,8 @@ export class Plant {
   stem = 0;
   speed = 0;
   supply: number;
+  /** Force of the spring at the start of travel, N: its adjuster presses it more. */
+  preload: number;
   /** The signal that has arrived, share of its range. */
   arrived = 0;
   /** Joules: put in by air and process, rubbed away by friction and stops. */
@@ -62,6 +64,7 @@ export class Plant {
     public signal = 0,
   ) {
     this.supply = supplySet;
+    this.preload = valve.preload;
     this.arrived = signal;
     this.stem = valve.stops[0] * valve.travel;
   }
@@ -77,7 +80,8 @@ export class Plant {
 
   /** What is stored in spring, stops and motion, J. */
   get stored(): number {
-    const { preload, rate, stopRate, mass } = this.valve;
+    const { preload } = this;
+    const { rate, stopRate, mass } = this.valve;
     return (
       preload * this.stem +
       (rate * this.stem ** 2) / 2 +
@@ -124,7 +128,8 @@ export class Plant {
   }
 
   private move(): void {
-    const { area, preload, rate, mass, friction, stopRate, process } = this.valve;
+    const { preload } = this;
+    const { area, rate, mass, friction, stopRate, process } = this.valve;
     const push = (this.driven - this.other) * area + process;
     const into = this.intoStop();
     // A stop pushes, and never pulls.

@@ -258,3 +258,34 @@ describe('positioner.screws (handbook part 6.4: two by two, span first, then zer
     expect(refusal('positioner.screws', crossed).code).toBe('input.conflict');
   });
 });
+
+describe('actuator.bench-sweep (handbook part 6.3: the mean of both ways is the bench set, half the difference friction)', () => {
+  const read = { startsUp: '4 psig', endsUp: '16 psig', endsDown: '15 psig', startsDown: '3 psig' };
+  const wanted = { benchLow: '3 psig', benchHigh: '15 psig' };
+  it('3.5 to 15.5 psig and half a psi of friction; on 69 in² 34.5 lbf', () => {
+    const asked = ask('actuator.bench-sweep', { ...read, area: '69 in²' });
+    expect(asked.in('low', 'psig')).toBeCloseTo(3.5, 9);
+    expect(asked.in('high', 'psig')).toBeCloseTo(15.5, 9);
+    expect(asked.in('friction', 'psi')).toBeCloseTo(0.5, 9);
+    expect(asked.in('frictionForce', 'lbf')).toBeCloseTo(34.5, 6);
+    expect(asked.result['verdict']).toBe('no limit given');
+  });
+  it('turns = (wanted − read) / span × travel / lead: 1 psi of 12 on 3/4 in by 1/16 in is one turn out', () => {
+    const high = { startsUp: '4.5 psig', endsUp: '16.5 psig', endsDown: '15.5 psig', startsDown: '3.5 psig' };
+    const asked = ask('actuator.bench-sweep', { ...high, ...wanted, travel: '3/4 in', lead: '1/16 in' });
+    expect(asked.result['verdict']).toBe('ask');
+    expect(asked.in('turn', 'turn')).toBeCloseTo(-1, 9);
+  });
+  it.each([
+    [{ ...read, ...wanted }, 'fit'],
+    [{ ...read, endsUp: '19 psig', endsDown: '18 psig', ...wanted }, 'not fit'],
+  ])('%j: %s; no adjuster cures a span', (given, verdict) => {
+    expect(ask('actuator.bench-sweep', given).result['verdict']).toBe(verdict);
+  });
+  it('refuses an end under its start, and one wanted end alone', () => {
+    expect(refusal('actuator.bench-sweep', { ...read, endsUp: '3 psig', endsDown: '2 psig' }).code).toBe(
+      'input.conflict',
+    );
+    expect(refusal('actuator.bench-sweep', { ...read, benchLow: '3 psig' }).code).toBe('input.conflict');
+  });
+});

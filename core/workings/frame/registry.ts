@@ -41,6 +41,7 @@ import { boltingStretch } from '../bolting/bolting-stretch';
 import { leakConvert } from '../pressure/leak-convert';
 import { reliefTestSheet } from '../relief/relief-test-sheet';
 import { seatWedgeDrop } from '../seats/wedge-drop';
+import { actuatorBenchSweep } from '../actuators/bench-sweep';
 import { actuatorBenchSet } from '../actuators/bench-set';
 import { actuatorStrokeTime } from '../actuators/stroke-time';
 import { stemThrust } from '../actuators/stem-thrust';
@@ -137,6 +138,7 @@ export const SUBJECTS: readonly Subject[] = [
       register(signalTravel),
       register(actuatorBalance),
       register(actuatorBenchSet),
+      register(actuatorBenchSweep),
       register(actuatorSeatLoad),
       register(actuatorStrokeTime),
       register(stemThrust),

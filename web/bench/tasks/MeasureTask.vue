@@ -3,7 +3,7 @@ import { mdiCheck } from '@mdi/js';
 import type { Watched } from '@dusk-wren/core/isolation';
 import { counts, onStep, type InstrumentId } from '@dusk-wren/core/job';
 import type { PlannedStep } from '@dusk-wren/core/plan';
-import { apartBy, meets, standsAs, type MeasureAsk, type TaskOf } from '@dusk-wren/core/task';
+import { apartBy, meansOf, meets, standsAs, type MeasureAsk, type TaskOf } from '@dusk-wren/core/task';
 import { parseQuantity, si, valueIn, type Quantity } from '@dusk-wren/core/quantity';
 import { computed, nextTick, reactive, useTemplateRef } from 'vue';
 import { toEmptyField } from '../../keys/fields';
@@ -17,6 +17,7 @@ import JudgedFigures from '../JudgedFigures.vue';
 import StepBar from '../StepBar.vue';
 import PopRig from './PopRig.vue';
 import StrokedFigures from './StrokedFigures.vue';
+import SweptBench from './SweptBench.vue';
 import NotAtZero from './NotAtZero.vue';
 import VentGauge from './VentGauge.vue';
 import WrenchReading from './WrenchReading.vue';
@@ -53,7 +54,7 @@ const isOff = (ask: MeasureAsk) => {
 };
 
 /** The figures that it must lie between, or below. */
-function wantedWords({ mustBe }: MeasureAsk): string {
+function wantedWords({ mustBe }: Pick<MeasureAsk, 'mustBe'>): string {
   if (mustBe === undefined || mustBe === 'zero') return '';
   if ('below' in mustBe) return `below ${show(mustBe.below)}`;
   if ('atLeast' in mustBe) return `at least ${show(mustBe.atLeast)}`;
@@ -69,18 +70,28 @@ function offWords({ mustBe }: MeasureAsk): string {
     : 'outside that. Put it right and take it again.';
 }
 
-/** How far the readings that must agree are apart, where it is too far. */
-const apart = computed(() =>
-  apartBy(
-    props.task,
+const allTaken = computed(
+  () =>
     new Map(
       props.task.asks.flatMap((ask) => {
         const entry = taken(ask);
         return entry ? [[ask.what, entry.body.value] as const] : [];
       }),
     ),
-  ),
 );
+/** How far the readings that must agree are apart, where it is too far. */
+const apart = computed(() => apartBy(props.task, allTaken.value));
+/** What readings both ways make together: of what is typed, else of what was kept. */
+const means = computed(() => {
+  const values = new Map<string, Quantity>(allTaken.value);
+  for (const [what, value] of Object.entries(typed)) if (value) values.set(what, value);
+  return meansOf(props.task, values).map(({ mean, value }) => ({
+    what: mean.what,
+    value,
+    wanted: wantedWords(mean),
+    isIn: meets(mean, value),
+  }));
+});
 
 /** What the same figure was before, and how far this one is from it. */
 const before = (ask: MeasureAsk) => (ask.was === undefined ? undefined : on(ask.was, ask)?.body.value);
@@ -160,6 +171,7 @@ function fromGauge(value: Quantity, readBy: InstrumentId, watched: readonly Watc
     </template>
     <PopRig v-if="task.live?.kind === 'pops'" :step="step" :task="task" :live="task.live" />
     <StrokedFigures v-if="task.live?.kind === 'stroked'" :step="step" :task="task" :live="task.live" />
+    <SweptBench v-if="task.live?.kind === 'swept'" :step="step" :task="task" :live="task.live" />
     <WrenchReading
       v-if="onWrench"
       :step="step.id"
@@ -190,6 +202,16 @@ function fromGauge(value: Quantity, readBy: InstrumentId, watched: readonly Watc
         >{{ shown(ask) }}</span
       >
     </div>
+    <p
+      v-for="{ what, value, wanted, isIn } in means"
+      :key="what"
+      class="mean"
+      :class="isIn ? 'fit' : 'rework'"
+    >
+      <ContactRing :verdict="isIn ? 'fit' : 'rework'" :size="24" />
+      <span class="label">{{ what }}, the mean of both ways</span> <b class="number">{{ show(value) }}</b>
+      <span v-if="wanted" class="label muted">wanted {{ wanted }}</span>
+    </p>
     <p v-if="apart && task.agree" class="problem" role="alert">
       {{ show(apart) }} apart, {{ show(task.agree.within) }} at most: again, until they agree; else look
       inside.
@@ -226,6 +248,12 @@ function fromGauge(value: Quantity, readBy: InstrumentId, watched: readonly Watc
 }
 .ask > :first-child {
   flex: 0 1 270px;
+}
+.mean {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 10px;
+  align-items: center;
 }
 .was {
   align-self: center;

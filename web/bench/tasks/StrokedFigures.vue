@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formatNumber, psig, quantity, valueIn, type Quantity } from '@dusk-wren/core/quantity';
+import { psig, quantity, valueIn, type Quantity } from '@dusk-wren/core/quantity';
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import {
   screwAdvice,
@@ -18,6 +18,7 @@ import StepBar from '../StepBar.vue';
 import StrokeGauges from './StrokeGauges.vue';
 import TurnScrew from './TurnScrew.vue';
 import { useStrokeBench } from './use-stroke-bench';
+import { useTurnedScrew } from './use-turned-screw';
 
 /** Figures read off a valve on the bench at the signals asked for, and the screws that bring them right. */
 const props = defineProps<{ step: PlannedStep; task: TaskOf<'measure'>; live: Stroked }>();
@@ -54,30 +55,19 @@ const facts = computed(() => job.state && new StepFacts(job.state, props.step.id
 const advice = computed(() => facts.value && screwAdvice(props.task, props.live, facts.value));
 const moved = computed(() => props.live.reads.filter(({ off }) => off !== 'supply').map(({ what }) => what));
 const since = computed(() => (facts.value ? turnedSince(moved.value, facts.value) : []));
-const words = computed(() => {
-  const to = advice.value;
-  if (!to) return '';
-  if (since.value.includes(to.screw))
-    return 'turned since it was read. Read it again: what that did is seen then.';
-  const turns = valueIn(to.turn, 'turn');
-  if (turns === 0) return 'it moves nothing: it slips, or is at its stop. Look at it.';
-  const way = turns > 0 ? 'clockwise' : 'anticlockwise';
-  const aim =
-    to.comesTo.length > 0
-      ? `; it should come to ${to.comesTo.map((each) => show(each)).join(' and ')}`
-      : ', to see what it does';
-  return `${formatNumber(Math.abs(turns), 2)} turns ${way}${aim}.`;
-});
+const waits = computed(() => advice.value !== undefined && since.value.includes(advice.value.screw));
 /** The screw comes first: what is read without a turn would only be read again. */
-const turnsNext = computed(() => advice.value !== undefined && !since.value.includes(advice.value.screw));
-function turn(turns: number): void {
-  const { screw } = advice.value ?? {};
-  if (screw === undefined) return;
-  const by = quantity('angle', turns, 'turn');
-  if (!job.act({ kind: 'turn-screw', body: { step: props.step.id, screw, by } })) return;
-  bench.turned(screw, turns);
+const turnsNext = computed(() => advice.value !== undefined && !waits.value);
+const { words, turn } = useTurnedScrew(
+  () => props.step,
+  bench,
+  () => advice.value,
+  () => waits.value,
+);
+/** Turned, it is read from its first point again. */
+function turned(turns: number): void {
   const [first] = points.value;
-  if (bench.now.value && first !== undefined) bench.put(first);
+  if (turn(turns) && bench.now.value && first !== undefined) bench.put(first);
 }
 </script>
 
@@ -89,9 +79,9 @@ function turn(turns: number): void {
       :screw="advice.screw"
       :advised="valueIn(advice.turn, 'turn')"
       :words="words"
-      :waits="since.includes(advice.screw)"
+      :waits="waits"
       :disabled="false"
-      @turn="turn"
+      @turn="turned"
     >
       <WorkingPaper
         :steps="advice.worked.steps"

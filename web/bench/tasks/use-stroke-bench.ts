@@ -33,9 +33,15 @@ export function useStrokeBench(step: () => string) {
     sent.value++;
     readings.set({ kind: 'signal', percent });
   }
+  /** Takes the signal up to its whole range and down again, evenly. */
+  function sweep(seconds: number): void {
+    sent.value++;
+    readings.set({ kind: 'sweep', seconds });
+  }
   /** Tells the instrument of a turn: a simulated screw has to be told, at a real one nobody listens. */
   function turned(screw: Screw, turns: number): void {
-    if (!now.value || (screw !== 'zero screw' && screw !== 'span screw' && screw !== 'relay nozzle')) return;
+    if (!now.value || screw === 'compression screw' || screw === 'upper ring' || screw === 'lower ring')
+      return;
     sent.value++;
     readings.set({ kind: 'turn', screw, turns });
   }
@@ -51,7 +57,7 @@ export function useStrokeBench(step: () => string) {
       : undefined;
   });
   const pick = (id: string | undefined) => (readings.picked.value = id);
-  return { ...readings, pick, start, now, signal, stands, put, turned };
+  return { ...readings, pick, start, now, samples, signal, stands, put, sweep, turned };
 }
 
 export type StrokeBench = ReturnType<typeof useStrokeBench>;
