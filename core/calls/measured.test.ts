@@ -131,7 +131,7 @@ describe('every judge', () => {
     const valve = defaultValve('relief-spring');
     const judge = judgesOf(valve).find(({ subject }) => subject === RELIEF_GUIDE.subject);
     const answer = judge?.judge(
-      (what) => ({ dimension: 'length', value: what.startsWith('guide') ? 1 : 2, unit: 'in' }),
+      (what, dimension) => ({ dimension, value: what.startsWith('guide') ? 1 : 2, unit: 'in' }),
       valve,
     );
     expect(answer?.problem).toMatchObject({ code: 'input.out-of-range', field: 'bore' });

@@ -1,18 +1,17 @@
 import { judgesOf, type Call, type Judged, type Readings, type Verdict } from '../inspection';
 import { counts, type EntryOf, type JobState } from '../job';
+import { ofDimension } from '../quantity';
 import type { PartRole, Valve } from '../valve';
 
 /** The last reading of this figure that counts. */
 const lastRead = (state: JobState, what: string): EntryOf<'measured'> | undefined =>
   state.records.measured.findLast(({ body }) => body.what === what && counts(body.readBy));
 
-/** Lengths as the job has read them last. */
+/** Figures as the job has read them last. */
 export const readingsOf =
   (state: JobState): Readings =>
-  (what) => {
-    const value = lastRead(state, what)?.body.value;
-    return value?.dimension === 'length' ? { ...value, dimension: 'length' } : undefined;
-  };
+  (what, dimension) =>
+    ofDimension(lastRead(state, what)?.body.value, dimension);
 
 /** Calls on a part by what was measured on it, each with the last entry that it rests on. */
 export function measuredCalls(

@@ -1,4 +1,4 @@
-import type { Dimension, Quantity } from '../quantity';
+import { ofDimension, type Dimension, type Quantity } from '../quantity';
 import type { JobState } from './state';
 
 /** A figure as the job has read it last, whichever step took it; nothing where it is of another dimension. */
@@ -7,6 +7,8 @@ export function measuredLast<D extends Dimension>(
   what: string,
   dimension: D,
 ): Quantity<D> | undefined {
-  const value = state.records.measured.findLast(({ body }) => body.what === what)?.body.value;
-  return value?.dimension === dimension ? { ...value, dimension } : undefined;
+  return ofDimension(
+    state.records.measured.findLast(({ body }) => body.what === what)?.body.value,
+    dimension,
+  );
 }

@@ -7,6 +7,7 @@ export {
   inches,
   millimetres,
   minutes,
+  ofDimension,
   psig,
   quantity,
   seconds,

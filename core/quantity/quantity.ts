@@ -33,6 +33,12 @@ export type Stiffness = Quantity<'stiffness'>;
 export type GasFlow = Quantity<'gas flow'>;
 export type FlowCoefficient = Quantity<'flow coefficient'>;
 
+/** A quantity, where it is of this dimension. */
+export const ofDimension = <D extends Dimension>(
+  value: Quantity | undefined,
+  dimension: D,
+): Quantity<D> | undefined => (value?.dimension === dimension ? { ...value, dimension } : undefined);
+
 /** A quantity from a number in a named unit. */
 export function quantity<D extends Dimension>(dimension: D, value: number, unit: UnitOf<D>): Quantity<D> {
   return { dimension, value, unit };

@@ -1,3 +1,4 @@
+import { inches, type Length } from '../quantity';
 import { COMMON_PRACTICE, type Source } from './source';
 
 export const CLEARANCES: Source = { ...COMMON_PRACTICE, name: 'Clearances of guides and hinge pins' };
@@ -41,7 +42,14 @@ export const POSITIONER: Source = { ...COMMON_PRACTICE, name: 'Stroke test, with
 /** Percent of the rated travel: largest error, hysteresis and dead band, zero and span. */
 export const POSITIONER_LIMITS = { error: 1.5, hysteresis: 1, ends: 0.5 } as const;
 
-/** Both sides of a cylinder at balance: share of its supply, and how near is near enough; from memory. */
 /** An end of a bench set: share of its span, and psi, whichever is more (common practice). */
 export const BENCH_ENDS = { share: 0.05, leastPsi: 0.5 } as const;
+
+/** The least that an actuator stem is off its own stop when it is coupled (common practice). */
+export const COUPLED_OFF_STOP: Length = { ...inches(1 / 16), entered: '1/16 in' };
+
+/** Share of the rated travel that a stroke may be off (common practice). */
+export const TRAVEL_WITHIN = 0.02;
+
+/** Both sides of a cylinder at balance: share of its supply, and how near is near enough; from memory. */
 export const CYLINDER_BALANCE = { share: 0.75, within: 0.05 } as const;

@@ -112,7 +112,8 @@ export {
 export { SWEPT_ENDS, sweptAdvice, type Swept, type SweptEnd } from './swept';
 export { screwAdvice, type ScrewAdvice } from './stroked-advice';
 export { strokeVerdicts, workedStroke, type StrokeTestTask, type StrokeVerdict } from './stroke-test';
-export { apartBy, meansOf, standsAs } from './measure';
+export { meansOf } from './means';
+export { apartBy, standsAs } from './measure';
 export { meets } from './meets';
 export type { MeanOf, MeasureAsk } from './measure-ask';
 export type { MeasureTask } from './measure';

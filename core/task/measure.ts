@@ -1,6 +1,7 @@
 import { counts, type EntryOf } from '../job';
-import { si, valueIn, type Quantity } from '../quantity';
+import { si, type Quantity } from '../quantity';
 import type { MeanOf, MeasureAsk } from './measure-ask';
+import { meansOf } from './means';
 import { meets, ROUNDING } from './meets';
 import type { Live } from './live';
 import { sinceReset } from './pops';
@@ -67,18 +68,6 @@ function stillStanding(
 
 /** A gauge that has settled, as it was watched. */
 const stoodAt = (reads: string) => Array.from({ length: 7 }, (_, i) => ({ after: `${i} s`, reads }));
-
-/** The means of readings both ways, as far as both are read. */
-export function meansOf(
-  { means = [] }: Pick<MeasureTask, 'means'>,
-  values: ReadonlyMap<string, Quantity>,
-): readonly { readonly mean: MeanOf; readonly value: Quantity }[] {
-  return means.flatMap((mean) => {
-    const [rising, falling] = mean.of.map((what) => values.get(what));
-    if (!rising || !falling) return [];
-    return { mean, value: { ...rising, value: (rising.value + valueIn(falling, rising.unit)) / 2 } };
-  });
-}
 
 /** How far readings that must agree are apart, where it is too far. */
 export function apartBy(

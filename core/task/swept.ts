@@ -3,7 +3,7 @@ import { psig, quantity, valueIn, type GaugePressure, type Quantity } from '../q
 import { settingTurns } from '../workings';
 import type { MeanOf } from './measure-ask';
 import { meets } from './meets';
-import { meansOf } from './measure';
+import { meansOf } from './means';
 import { roundsOf } from './stroked';
 import type { ScrewAdvice } from './stroked-advice';
 import type { StepFacts } from './task-kind';

@@ -44,6 +44,8 @@ export {
 } from './actuators/signature-analyse';
 export { isWorkingVerdict, type WorkingVerdict } from './frame/verdict';
 export { answerLines, isList, isQuantity, isRow, type AnswerLine } from './frame/answer-lines';
+export { actuatorBenchSet } from './actuators/bench-set';
+export { actuatorSeatLoad } from './actuators/actuator-seat-load';
 export { actuatorBalance, type ActuatorBalance } from './actuators/actuator-balance';
 export { oringFit, type ORingFit } from './seals/oring-fit';
 export { positionerStroke, percentPoints, type StrokeTest } from './actuators/positioner-stroke';
@@ -57,6 +59,7 @@ export { stemWear } from './measuring/stem-wear';
 export { seatWedgeDrop } from './seats/wedge-drop';
 export { seatRings, PLUG_COMES_OUT } from './seats/seat-rings';
 export { turningTorque } from './actuators/turning-torque';
+export { actuatorCoupling } from './actuators/coupling';
 export { actuatorBenchSweep, benchWithin } from './actuators/bench-sweep';
 export { settingTurns, type SettingTurns } from './actuators/setting-turns';
 export { positionerScrews, type PositionerScrews } from './actuators/positioner-screws';

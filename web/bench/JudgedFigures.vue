@@ -1,9 +1,15 @@
 <script setup lang="ts">
 import { wordProblem } from '@dusk-wren/contract/wording';
 import { readingsOf } from '@dusk-wren/core/calls';
-import { judgesOf, type Judge, type Judged, type Judgements } from '@dusk-wren/core/inspection';
+import {
+  judgesOf,
+  type Judge,
+  type Judged,
+  type Judgements,
+  type Readings,
+} from '@dusk-wren/core/inspection';
 import type { MeasureAsk } from '@dusk-wren/core/task';
-import { capital, formatExactly, type Quantity } from '@dusk-wren/core/quantity';
+import { capital, formatExactly, ofDimension, type Quantity } from '@dusk-wren/core/quantity';
 import { describeSource } from '@dusk-wren/core/standards';
 import { computed } from 'vue';
 import ContactRing from '../parts/ContactRing.vue';
@@ -20,11 +26,8 @@ const job = useJob();
 const { show } = usePreferences();
 
 /** What is typed stands before what was kept. */
-function reading(what: string) {
-  const now = props.typed[what];
-  if (now?.dimension === 'length') return { ...now, dimension: 'length' as const };
-  return job.state && readingsOf(job.state)(what);
-}
+const reading: Readings = (what, dimension) =>
+  ofDimension(props.typed[what], dimension) ?? (job.state && readingsOf(job.state)(what, dimension));
 const found = computed(() => {
   const valve = job.planned?.valve;
   if (!valve) return [];

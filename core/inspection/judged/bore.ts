@@ -19,9 +19,9 @@ export const cylinderBore: Judge = {
   reads: [NOMINAL_BORE, ...BORE_PLACES.map(({ what }) => what)],
   part: 'cylinder',
   judge: (readings) => {
-    const nominal = readings(NOMINAL_BORE);
+    const nominal = readings(NOMINAL_BORE, 'length');
     const taken = BORE_PLACES.flatMap(({ depth, direction, what }) => {
-      const diameter = readings(what);
+      const diameter = readings(what, 'length');
       return diameter ? [{ depth, direction, diameter }] : [];
     });
     if (!nominal || taken.length < BORE_PLACES.length) return undefined;

@@ -38,8 +38,8 @@ export function clearanceOf(fit: Fit): Judge {
     part: fit.part,
     sheet: fit.sheet,
     judge: (readings, valve) => {
-      const [bore, boreAcross] = [readings(names.bore), readings(names.boreAcross)];
-      const [shaft, shaftAcross] = [readings(names.shaft), readings(names.shaftAcross)];
+      const [bore, boreAcross] = [readings(names.bore, 'length'), readings(names.boreAcross, 'length')];
+      const [shaft, shaftAcross] = [readings(names.shaft, 'length'), readings(names.shaftAcross, 'length')];
       if (!bore || !boreAcross || !shaft || !shaftAcross) return undefined;
       const whenNew = makersLength(valve, fit.sheet);
       const given = {

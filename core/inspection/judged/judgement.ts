@@ -1,12 +1,12 @@
 import type { Result } from '../../problem';
-import type { Length, Quantity } from '../../quantity';
+import type { Dimension, Quantity } from '../../quantity';
 import type { Source } from '../../standards';
 import type { PartRole, SheetLength, Valve } from '../../valve';
 import type { Worked } from '../../workings';
 import type { Verdict } from '../call';
 
-/** Lengths as they were read last, by what they are of; undefined where nobody has read one yet. */
-export type Readings = (what: string) => Length | undefined;
+/** Figures as they were read last, by what they are of; undefined where nobody has read one yet. */
+export type Readings = <D extends Dimension>(what: string, dimension: D) => Quantity<D> | undefined;
 
 /** One figure that readings come to, against its limit. */
 export interface Judged {
@@ -24,7 +24,7 @@ export interface Judgements {
   readonly figures: readonly Judged[];
   /** The working, for whoever opens it by itself, and what it was given. */
   readonly working: string;
-  readonly given: Readonly<Record<string, Length | string>>;
+  readonly given: Readonly<Record<string, Quantity | string>>;
   readonly shown: Pick<Worked<unknown>, 'steps' | 'notes' | 'source'>;
 }
 

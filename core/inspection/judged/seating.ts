@@ -11,7 +11,7 @@ export const doubleSeatRings: Judge = {
   subject: 'seat rings',
   reads: Object.values(RINGS),
   judge: (readings, { features }) => {
-    const [upper, lower] = [readings(RINGS.upper), readings(RINGS.lower)];
+    const [upper, lower] = [readings(RINGS.upper, 'length'), readings(RINGS.lower, 'length')];
     if (!upper || !lower) return undefined;
     const given = {
       upper,
@@ -38,7 +38,7 @@ export const wedgeTravel: Judge = {
   reads: Object.values(WEDGE),
   part: 'wedge',
   judge: (readings) => {
-    const left = readings(WEDGE.left);
+    const left = readings(WEDGE.left, 'length');
     if (!left) return undefined;
     const given = { removed: inches(0), wearTravel: left };
     const worked = seatWedgeDrop.work(given);

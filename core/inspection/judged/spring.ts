@@ -16,7 +16,7 @@ export const reliefSpring: Judge = {
   part: 'spring',
   sheet: WHEN_NEW,
   judge: (readings, valve) => {
-    const [freeLength, outOfSquare] = [readings(SPRING.length), readings(SPRING.lean)];
+    const [freeLength, outOfSquare] = [readings(SPRING.length, 'length'), readings(SPRING.lean, 'length')];
     if (!freeLength || !outOfSquare) return undefined;
     const whenNew = makersLength(valve, WHEN_NEW);
     const given = {

@@ -14,7 +14,7 @@ export const wornInPacking = (part: PartRole): Judge => ({
   reads: Object.values(STEM),
   part,
   judge: (readings) => {
-    const [unworn, worn] = [readings(STEM.unworn), readings(STEM.worn)];
+    const [unworn, worn] = [readings(STEM.unworn, 'length'), readings(STEM.worn, 'length')];
     if (!unworn || !worn) return undefined;
     const given = { unworn, worn };
     const worked = stemWear.work(given);
@@ -34,8 +34,8 @@ export const packedBoxSection: Judge = {
   subject: 'stuffing box',
   reads: [STEM.unworn, ...Object.values(BOX)],
   judge: (readings) => {
-    const [stem, bore] = [readings(STEM.unworn), readings(BOX.bore)];
-    const [depth, glandEntry] = [readings(BOX.depth), readings(BOX.entry)];
+    const [stem, bore] = [readings(STEM.unworn, 'length'), readings(BOX.bore, 'length')];
+    const [depth, glandEntry] = [readings(BOX.depth, 'length'), readings(BOX.entry, 'length')];
     if (!stem || !bore || !depth || !glandEntry) return undefined;
     const given = { stem, bore, depth, glandEntry };
     const worked = packingRings.work(given);

@@ -1,4 +1,5 @@
-import { inches, phrase, psig } from '../../quantity';
+import { phrase, psig } from '../../quantity';
+import { COUPLED_OFF_STOP } from '../../standards';
 import { CAUTIONS } from '../cautions';
 import { closureProcedure } from '../closures';
 import { opensByAir } from '../../valve';
@@ -6,6 +7,7 @@ import type { Context } from '../draft';
 import type { Sketch } from '../sequence';
 import { stepName } from '../relations';
 import { lengthAsk } from './asks';
+import { couplingFigures, couplingTask, isSprung } from './coupling-figures';
 import { compared, taken } from './taken';
 
 const COUPLER = stepName('strip.coupler');
@@ -64,7 +66,8 @@ export function uncoupled({ features }: Context): readonly Sketch[] {
 }
 
 /** And coupled again, the closure never turned on its seat. */
-export function coupled({ features, valve }: Context): readonly Sketch[] {
+export function coupled(c: Context): readonly Sketch[] {
+  const { features, valve } = c;
   const high = valve.plate?.springRange?.high;
   const { moved, limits } = features;
   if (!('coupling' in moved)) return [];
@@ -89,6 +92,7 @@ export function coupled({ features, valve }: Context): readonly Sketch[] {
   }
   const opens = opensByAir(features);
   return [
+    ...(isSprung(c) ? [couplingFigures(c)] : []),
     {
       id: 'rebuild.couple',
       benchAir: true,
@@ -96,11 +100,12 @@ export function coupled({ features, valve }: Context): readonly Sketch[] {
         ? 'Couple: air until the actuator stem has left its stop, screw the stem in, let it down to the touch'
         : 'Couple: the high end of the bench set on the actuator, the plug just on its seat',
       why: opens
-        ? phrase`Off its stop by ${{ ...inches(1 / 16), entered: '1/16 in' }} at least, or by the sheet: coupled on the stop, the stop takes the spring and the seat has no load. ${TOUCH}`
+        ? phrase`Off its stop by ${COUPLED_OFF_STOP} at least, or by the sheet: coupled on the stop, the stop takes the spring and the seat has no load. ${TOUCH}`
         : phrase`${high ?? psig(15)} on the actuator, the end at which it touches: at the low end it stands open and the travel would be lost. What closes it in service must be more than this, or there is no seat load: ask. ${TOUCH}`,
       caution: CAUTIONS.plugSeated,
       on: ['stem lock nuts', 'travel indicator'],
       parts: ['stem connector'],
+      ...(isSprung(c) ? { task: couplingTask(c) } : {}),
       minutes: 12,
     },
   ];

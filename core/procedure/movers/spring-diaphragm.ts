@@ -1,6 +1,14 @@
+import { BENCH_SET as BENCH_READ, COUPLED, MATCH } from '../../inspection';
 import { onStep } from '../../job';
-import { psig, valueIn, type GaugePressure } from '../../quantity';
-import { SWEPT_ENDS, type MeanOf, type MeasureTask, type Swept, type SweptEnd } from '../../task';
+import { formatExactly, psig, valueIn, type GaugePressure } from '../../quantity';
+import {
+  SWEPT_ENDS,
+  type MeanOf,
+  type MeasureAsk,
+  type MeasureTask,
+  type Swept,
+  type SweptEnd,
+} from '../../task';
 import type { SpringDiaphragm } from '../../valve';
 import { actuatorBenchSweep, benchWithin } from '../../workings';
 import { lengthAsk, pressureAsk } from '../blocks/asks';
@@ -155,12 +163,8 @@ function on(c: Context): Draft[] {
 }
 
 const BENCH_SET = stepName('setup.bench-set');
-const READS: Swept['reads'] = {
-  startsUp: 'start of travel, rising',
-  endsUp: 'end of travel, rising',
-  endsDown: 'end of travel, falling',
-  startsDown: 'start of travel, falling',
-};
+const MATCHED = stepName('setup.match');
+const READS: Swept['reads'] = BENCH_READ;
 const USUAL = { low: psig(3), high: psig(15) };
 /** What friction makes of it, psi either way (common practice). */
 const RUBS = 0.4;
@@ -225,6 +229,30 @@ function wantedAt(end: GaugePressure, { low, high }: typeof USUAL) {
   return { from: psig(at - within), to: psig(at + within) };
 }
 
+/** What is still wanted to judge the match; what the coupling asked already is not asked again. */
+function matchAsks({ features, valve, state, idOf }: Context): MeasureAsk[] {
+  const difference = features.tightness?.difference;
+  const high = valueIn(valve.plate?.springRange?.high ?? USUAL.high, 'psig');
+  const asks: MeasureAsk[] = [
+    { what: COUPLED.area, dimension: 'area', example: '69 in²' },
+    lengthAsk(COUPLED.travel, '1.5 in'),
+    { what: COUPLED.load, dimension: 'force', example: '250 lbf' },
+    { what: COUPLED.friction, dimension: 'force', example: '60 lbf', orNought: true },
+    pressureAsk(COUPLED.most, `${Math.round(high + 5)} psig`),
+  ];
+  const known = state.records.measured.filter(({ body }) => body.step.id !== idOf(MATCHED));
+  return [
+    ...asks.filter(({ what }) => !known.some(({ body }) => body.what === what)),
+    pressureAsk(MATCH.limit, '35 psig'),
+    { what: MATCH.unbalance, dimension: 'area', example: '1.5 in²', orNought: true },
+    {
+      what: MATCH.difference,
+      dimension: 'pressure difference',
+      example: difference ? formatExactly(difference) : '150 psi',
+    },
+  ];
+}
+
 function set(c: Context, action: SpringDiaphragm['action']): Draft[] {
   const opens = action === 'air-to-open';
   return sequence(c, setUp(ACTUATOR, ['gland set'], 'bench set'), [
@@ -248,8 +276,17 @@ function set(c: Context, action: SpringDiaphragm['action']): Draft[] {
       why: 'The same start and end each time; a jerk is friction.',
       caution: CAUTIONS.air,
       parts: ['travel indicator'],
-      task: taken(lengthAsk('travel on the scale', '1.5 in')),
+      task: taken(lengthAsk(MATCH.stroke, '1.5 in')),
       minutes: 5,
+    },
+    {
+      id: MATCHED,
+      title: 'Does the actuator suit its valve: thrust, stroke, casing, loss of air',
+      why: 'Each with its figure, beside what the seat, the packing and the casing ask.',
+      optional: 'only where its casing limit and the unbalanced area of its plug can be read',
+      parts: ['actuator'],
+      task: taken(...matchAsks(c)),
+      minutes: 4,
     },
   ]);
 }

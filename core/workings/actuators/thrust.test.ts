@@ -289,3 +289,45 @@ describe('actuator.bench-sweep (handbook part 6.3: the mean of both ways is the 
     expect(refusal('actuator.bench-sweep', { ...read, benchLow: '3 psig' }).code).toBe('input.conflict');
   });
 });
+
+describe('actuator.coupling (handbook part 6.2)', () => {
+  const actuator = {
+    area: '69 in²',
+    travel: '3/4 in',
+    benchLow: '3 psig',
+    benchHigh: '15 psig',
+    wantedLoad: '250 lbf',
+    friction: '60 lbf',
+  };
+  const opens = { ...actuator, action: 'air to open', stopPressure: '3 psig' };
+  it('air to open: off its stop by ((load + friction) − A·P) / k, the load is there then', () => {
+    const asked = ask('actuator.coupling', opens);
+    expect(asked.in('offStop', 'in')).toBeCloseTo((310 - 69 * 3) / 1104, 6);
+    expect(asked.in('coupleAt', 'psig')).toBeCloseTo(310 / 69, 6);
+    expect(asked.in('seatLoad', 'lbf')).toBeCloseTo(250, 6);
+    expect(asked.in('benchHigh', 'psig')).toBeCloseTo(310 / 69 + 12, 6);
+  });
+  it('never less than 1/16 in off it: coupled on the stop the seat has no load', () => {
+    expect(ask('actuator.coupling', { ...opens, wantedLoad: '0 lbf' }).in('offStop', 'in')).toBeCloseTo(
+      1 / 16,
+      9,
+    );
+  });
+  it('asks where full travel would take more air than there is', () => {
+    const asked = ask('actuator.coupling', { ...opens, wantedLoad: '600 lbf', mostAir: '20 psig' });
+    expect(asked.result['verdict']).toBe('ask');
+  });
+  it.each([
+    ['15 psig', 'stop'],
+    ['18 psig', 'ask'],
+    ['20 psig', 'fit'],
+  ])('air to close on 3 to 15 psig: with %s at most, %s', (mostAir, verdict) => {
+    expect(ask('actuator.coupling', { ...actuator, action: 'air to close', mostAir }).result['verdict']).toBe(
+      verdict,
+    );
+  });
+  it('refuses what cannot be worked out: no stop pressure, no most air', () => {
+    expect(refusal('actuator.coupling', { ...actuator, action: 'air to open' }).code).toBe('input.conflict');
+    expect(refusal('actuator.coupling', { ...actuator, action: 'air to close' }).code).toBe('input.conflict');
+  });
+});

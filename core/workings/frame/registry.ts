@@ -41,6 +41,7 @@ import { boltingStretch } from '../bolting/bolting-stretch';
 import { leakConvert } from '../pressure/leak-convert';
 import { reliefTestSheet } from '../relief/relief-test-sheet';
 import { seatWedgeDrop } from '../seats/wedge-drop';
+import { actuatorCoupling } from '../actuators/coupling';
 import { actuatorBenchSweep } from '../actuators/bench-sweep';
 import { actuatorBenchSet } from '../actuators/bench-set';
 import { actuatorStrokeTime } from '../actuators/stroke-time';
@@ -139,6 +140,7 @@ export const SUBJECTS: readonly Subject[] = [
       register(actuatorBalance),
       register(actuatorBenchSet),
       register(actuatorBenchSweep),
+      register(actuatorCoupling),
       register(actuatorSeatLoad),
       register(actuatorStrokeTime),
       register(stemThrust),

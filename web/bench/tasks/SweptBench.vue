@@ -169,7 +169,9 @@ useKeys([{ key: 'enter', label: 'Keep what it reads', run: keep, when: () => fig
       :disabled="bench.running.value"
       @turn="turn"
     >
-      <div class="label muted">Clockwise is taken to press the spring; the first move shows whether it does.</div>
+      <div class="label muted">
+        Clockwise is taken to press the spring; the first move shows whether it does.
+      </div>
       <WorkingPaper
         :steps="advice.worked.steps"
         :notes="advice.worked.notes"
