@@ -2,7 +2,7 @@ import type { EntryOf, JobState } from '../job';
 import { niceTop } from '../analysis';
 import type { Plan } from '../plan';
 import { format, formatNumber, valueIn, type UnitSystem } from '../quantity';
-import { strokeVerdicts } from '../task';
+import { strokeVerdicts, type StrokeTestTask } from '../task';
 
 type Off = readonly (readonly [signal: number, off: number])[];
 
@@ -35,7 +35,8 @@ export function strokeSheets(
   return [...last.values()].map((entry) => {
     const task = steps.find(({ id }) => id === entry.body.step.id)?.task;
     const was = task?.kind === 'stroke-test' ? last.get(task.was ?? '') : undefined;
-    return sheetOf(entry.body, was?.body, system);
+    const by = task?.kind === 'stroke-test' ? task.by : 'positioner';
+    return sheetOf(entry.body, was?.body, by, system);
   });
 }
 
@@ -47,7 +48,12 @@ const offOf = ({ points }: Stroke) => {
   return { up: off('up'), down: off('down') };
 };
 
-function sheetOf(body: Stroke, before: Stroke | undefined, system: UnitSystem): StrokeSheet {
+function sheetOf(
+  body: Stroke,
+  before: Stroke | undefined,
+  by: StrokeTestTask['by'],
+  system: UnitSystem,
+): StrokeSheet {
   const [off, was] = [offOf(body), before && offOf(before)];
   const all = [off, ...(was ? [was] : [])].flatMap(({ up, down }) => [...up, ...down]);
   return {
@@ -58,7 +64,7 @@ function sheetOf(body: Stroke, before: Stroke | undefined, system: UnitSystem): 
       up: `${formatNumber(percent(point.up), 1)} %`,
       down: `${formatNumber(percent(point.down), 1)} %`,
     })),
-    verdicts: (strokeVerdicts(body.points) ?? []).map(({ label, found, limit, fits }) => ({
+    verdicts: (strokeVerdicts(body.points, by) ?? []).map(({ label, found, limit, fits }) => ({
       label,
       found: format(found, system),
       limit: format(limit, system),

@@ -41,6 +41,10 @@ export const POSITIONER: Source = { ...COMMON_PRACTICE, name: 'Stroke test, with
 
 /** Percent of the rated travel: largest error, hysteresis and dead band, zero and span. */
 export const POSITIONER_LIMITS = { error: 1.5, hysteresis: 1, ends: 0.5 } as const;
+/** The same where the signal goes straight into the actuator. */
+export const STRAIGHT_LIMITS = { error: 8, hysteresis: 6, ends: 2 } as const;
+/** A step may run past by this share of itself, percent. */
+export const OVERSHOOT_MOST = 10;
 
 /** An end of a bench set: share of its span, and psi, whichever is more (common practice). */
 export const BENCH_ENDS = { share: 0.05, leastPsi: 0.5 } as const;

@@ -109,6 +109,16 @@ export {
   type Stroked,
   type StrokedRead,
 } from './stroked';
+export {
+  RESPONSE,
+  RESPONSE_STEPS,
+  responseRun,
+  STEP_FIGURES,
+  stepFigure,
+  type Move,
+  type Moved,
+  type Response,
+} from './response';
 export { SWEPT_ENDS, sweptAdvice, type Swept, type SweptEnd } from './swept';
 export { screwAdvice, type ScrewAdvice } from './stroked-advice';
 export { strokeVerdicts, workedStroke, type StrokeTestTask, type StrokeVerdict } from './stroke-test';

@@ -1,12 +1,14 @@
 import { counts, type EntryOf, type Screw } from '../job';
 import { quantity, valueIn, type Ratio } from '../quantity';
-import { POSITIONER_LIMITS } from '../standards';
+import { POSITIONER_LIMITS, STRAIGHT_LIMITS } from '../standards';
 import { positionerStroke, type StrokeTest, type Worked } from '../workings';
 import type { TaskKind } from './task-kind';
 
 /** A stroke in points, up and down, by a signal. */
 export interface StrokeTestTask {
   readonly kind: 'stroke-test';
+  /** What answers the signal: without a positioner more is let pass. */
+  readonly by: 'positioner' | 'signal';
   /** Shares of the signal, rising. */
   readonly at: readonly Ratio[];
   /** What it may be set right by, between two runs. */
@@ -23,7 +25,7 @@ export const strokeTestTask: TaskKind<StrokeTestTask> = {
   finishedBy: (task, facts) => {
     const last = facts.on('stroke-tested').findLast(({ body }) => counts(body.readBy));
     const isIn =
-      last && (task.asFound === true || strokeVerdicts(last.body.points)?.every(({ fits }) => fits));
+      last && (task.asFound === true || strokeVerdicts(last.body.points, task.by)?.every(({ fits }) => fits));
     return isIn === true ? last : facts.optional ? facts.byHand() : undefined;
   },
   wantsByHand: () => 'its points, up and down',
@@ -62,10 +64,13 @@ export interface StrokeVerdict {
 }
 
 /** The four figures that a stroke is judged by; undefined where the points make no stroke. */
-export function strokeVerdicts(points: Points): readonly StrokeVerdict[] | undefined {
+export function strokeVerdicts(
+  points: Points,
+  by: StrokeTestTask['by'],
+): readonly StrokeVerdict[] | undefined {
   const worked = workedStroke(points);
   if (!worked) return undefined;
-  const { error, hysteresis, ends } = POSITIONER_LIMITS;
+  const { error, hysteresis, ends } = by === 'positioner' ? POSITIONER_LIMITS : STRAIGHT_LIMITS;
   const { measuredError, zeroError, spanError, hysteresis: apart } = worked.result;
   const against = (label: string, found: Ratio, limit: number): StrokeVerdict => ({
     label,

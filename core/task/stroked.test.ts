@@ -152,7 +152,7 @@ describe('the stroke test (handbook part 6.5)', () => {
     expect(status(job, 'setup.stroke-test')).toBe('ready');
     const kept = job.state.records['stroke-tested'].at(-1)?.body.points ?? [];
     expect(
-      strokeVerdicts(kept)
+      strokeVerdicts(kept, 'positioner')
         ?.filter(({ fits }) => !fits)
         .map((each) => each.label),
     ).toEqual([label]);
@@ -169,7 +169,7 @@ describe('the stroke test (handbook part 6.5)', () => {
       ]),
     );
     const kept = job.state.records['stroke-tested'].at(-1)?.body.points ?? [];
-    const [error] = strokeVerdicts(kept) ?? [];
+    const [error] = strokeVerdicts(kept, 'positioner') ?? [];
     expect(error && valueIn(error.found, '%')).toBeCloseTo(-1.2, 9);
   });
   it('that is no stroke is refused, and nothing of it kept', () => {

@@ -7,10 +7,11 @@ import {
   plantOf,
   readBench,
   seedFrom,
+  straightOf,
   turnScrew,
   type Plant,
 } from '@dusk-wren/core/simulation';
-import type { Valve } from '@dusk-wren/core/valve';
+import { positionerOf, type Valve } from '@dusk-wren/core/valve';
 import type { Controls } from './controls';
 import { pause } from './pace';
 import type { Work } from './source';
@@ -60,9 +61,10 @@ function plantFor(work: Work, valve: Valve): Plant {
     adjuster: turnsOf(work, 'spring adjuster'),
   };
   const { task } = work.step;
-  return task.kind === 'measure' && task.live?.kind === 'swept'
-    ? actuatorOf(valve, task.live.most, turns)
-    : plantOf(valve, work.condition.positioner, turns);
+  if (task.kind === 'measure' && task.live?.kind === 'swept') return actuatorOf(valve, task.live.most, turns);
+  return positionerOf(valve.features)
+    ? plantOf(valve, work.condition.positioner, turns)
+    : straightOf(valve, turns);
 }
 
 /** A control valve on the bench: gauges and travel, while signal, supply and screws are set. */

@@ -15,10 +15,7 @@ export const simulatedGaugeSet: Source = {
   async *read(work, stop, controls) {
     const { condition, state, check, rate, step } = work;
     const { task } = step;
-    if (
-      task.kind === 'stroke-test' ||
-      (task.kind === 'measure' && (task.live?.kind === 'stroked' || task.live?.kind === 'swept'))
-    )
+    if (task.kind === 'stroke-test' || (task.kind === 'measure' && task.live && task.live.kind !== 'pops'))
       yield* simulatedBench(work, controls, stop);
     const judge = check && checkOf(check).read;
     const valve = valveOf(state);

@@ -1,4 +1,4 @@
-import { closureOf, moverOf, positionerOf, relieves } from '../../valve';
+import { closureOf, moverOf, positionerOf, relieves, type Features } from '../../valve';
 import { always, draft, type Fragment } from '../draft';
 import type { MeasureAsk } from '../../task';
 import { quantity } from '../../quantity';
@@ -19,6 +19,11 @@ const LEAK: MeasureAsk = {
 export const STROKED_AS_FOUND = stepName('diagnose.stroke');
 /** Five points of the signal, up and down. */
 export const STROKE_POINTS = [0, 25, 50, 75, 100].map((at) => quantity('ratio', at, '%'));
+
+/** What follows a signal by itself: a positioner, or a spring against air. */
+const strokedByPoints = (features: Features): boolean =>
+  positionerOf(features) !== undefined ||
+  (moverOf(features).element === 'diaphragm' && moverOf(features).positioner !== undefined);
 
 /** Stroked and measured before anything is loosened, where it can still be tried. */
 export const asFound: Fragment = {
@@ -42,7 +47,7 @@ export const asFound: Fragment = {
         after: ['received'],
         provides: ['diagnosed', 'traced'],
       }),
-      ...(positionerOf(c.features)
+      ...(strokedByPoints(c.features)
         ? [
             draft({
               name: STROKED_AS_FOUND,
@@ -51,10 +56,16 @@ export const asFound: Fragment = {
               why: 'What it is held against when it is set up again: a curve that was not taken now is never seen.',
               caution: 'Only where the process allows it; with the operator, hands clear of stem and clevis.',
               tools: ['signal source'],
-              task: { kind: 'stroke-test', at: STROKE_POINTS, asFound: true, screws: [] },
+              task: {
+                kind: 'stroke-test',
+                by: positionerOf(c.features) ? 'positioner' : 'signal',
+                at: STROKE_POINTS,
+                asFound: true,
+                screws: [],
+              },
               optional: 'only where it can still be tried',
               minutes: 10,
-              because: always('a positioner that can be tried'),
+              because: always('what follows a signal'),
               after: ['received'],
               provides: ['diagnosed', 'traced'],
             }),

@@ -9,7 +9,7 @@ import {
   type Swept,
   type SweptEnd,
 } from '../../task';
-import type { SpringDiaphragm } from '../../valve';
+import { positionerOf, type SpringDiaphragm } from '../../valve';
 import { actuatorBenchSweep, benchWithin } from '../../workings';
 import { lengthAsk, pressureAsk } from '../blocks/asks';
 import { CAUTIONS } from '../cautions';
@@ -19,6 +19,7 @@ import { stepName } from '../relations';
 import { once, rebuild, sequence, setUp, strip } from '../sequence';
 import type { MoverProcedure } from './mover';
 import { coupled, drivenToClosed, uncoupled } from '../blocks/couplings';
+import { strokeTests } from '../blocks/stroking';
 import { stackApart, stackTogether } from '../blocks/diaphragm-stack';
 import { compared, taken, turnsAsk } from '../blocks/taken';
 
@@ -279,6 +280,7 @@ function set(c: Context, action: SpringDiaphragm['action']): Draft[] {
       task: taken(lengthAsk(MATCH.stroke, '1.5 in')),
       minutes: 5,
     },
+    ...(positionerOf(c.features) ? [] : strokeTests(c, [])),
     {
       id: MATCHED,
       title: 'Does the actuator suit its valve: thrust, stroke, casing, loss of air',

@@ -4,9 +4,9 @@ import { CYLINDER_BALANCE, POSITIONER_LIMITS } from '../../standards';
 import type { MeasureAsk, MeasureTask, Stroked, StrokedRead } from '../../task';
 import { closureOf, moverOf, positionerOf } from '../../valve';
 import { pressureAsk } from '../blocks/asks';
+import { strokeTests } from '../blocks/stroking';
 import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft, type Fragment } from '../draft';
-import { STROKE_POINTS, STROKED_AS_FOUND } from '../every-job/as-found';
 import { hasOwnAir } from '../every-job/isolation/isolated';
 import { stepName } from '../relations';
 import { once, rebuild, sequence, setUp, strip } from '../sequence';
@@ -178,19 +178,6 @@ function set(c: Context): Draft[] {
       },
       minutes: 5,
     },
-    {
-      id: 'setup.stroke-test',
-      benchAir: true,
-      title: 'Stroke test: five points up and down',
-      why: 'Up without running past, down without running past; read once it stands. What zero and span do not cure is friction or the linkage.',
-      tools: ['signal source'],
-      task: {
-        kind: 'stroke-test',
-        at: STROKE_POINTS,
-        was: c.idOf(STROKED_AS_FOUND),
-        screws: ENDS.screws,
-      },
-      minutes: 12,
-    },
+    ...strokeTests(c, ENDS.screws),
   ]);
 }

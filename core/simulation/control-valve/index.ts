@@ -3,6 +3,7 @@ export {
   actuatorOf,
   plantOf,
   readBench,
+  straightOf,
   turnScrew,
   type BenchReading,
   type PositionerOff,

@@ -108,6 +108,17 @@ export function actuatorOf(valve: Valve, most: GaugePressure, { adjuster }: Scre
   return new Plant(bodyOf(valve, adjuster), { by: 'straight', low: 0, high: si(most) }, 1.5 * si(most));
 }
 
+/** A valve whose signal goes straight into its actuator: a whole signal is its bench set. */
+export function straightOf(valve: Valve, { adjuster }: ScrewTurns = UNTURNED): Plant {
+  const { start, span } = elementOf(valve.features);
+  const { low, high } = valve.plate?.springRange ?? { low: psig(start), high: psig(start + span) };
+  return new Plant(
+    bodyOf(valve, adjuster),
+    { by: 'straight', low: si(low), high: si(high) },
+    1.5 * si(high),
+  );
+}
+
 /** A screw turned while it is on the bench. */
 export function turnScrew(plant: Plant, screw: keyof ScrewTurns, turns: number): void {
   if (screw === 'adjuster') {

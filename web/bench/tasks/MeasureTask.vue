@@ -17,6 +17,7 @@ import JudgedFigures from '../JudgedFigures.vue';
 import StepBar from '../StepBar.vue';
 import PopRig from './PopRig.vue';
 import StrokedFigures from './StrokedFigures.vue';
+import ResponseBench from './ResponseBench.vue';
 import SweptBench from './SweptBench.vue';
 import NotAtZero from './NotAtZero.vue';
 import VentGauge from './VentGauge.vue';
@@ -172,6 +173,7 @@ function fromGauge(value: Quantity, readBy: InstrumentId, watched: readonly Watc
     <PopRig v-if="task.live?.kind === 'pops'" :step="step" :task="task" :live="task.live" />
     <StrokedFigures v-if="task.live?.kind === 'stroked'" :step="step" :task="task" :live="task.live" />
     <SweptBench v-if="task.live?.kind === 'swept'" :step="step" :task="task" :live="task.live" />
+    <ResponseBench v-if="task.live?.kind === 'response'" :step="step" />
     <WrenchReading
       v-if="onWrench"
       :step="step.id"

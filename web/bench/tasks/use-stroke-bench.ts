@@ -56,8 +56,18 @@ export function useStrokeBench(step: () => string) {
         )
       : undefined;
   });
+  /** Travel over time, and when the last setting arrived. */
+  function sinceSet() {
+    const all = samples.value;
+    const first = all.findIndex(({ taken }) => taken === sent.value);
+    return {
+      samples: all.map(({ seconds, travelPercent }) => ({ seconds, value: travelPercent })),
+      // It arrived after the reading before the first that knows of it.
+      at: all[first - 1]?.seconds ?? all[0]?.seconds ?? 0,
+    };
+  }
   const pick = (id: string | undefined) => (readings.picked.value = id);
-  return { ...readings, pick, start, now, samples, signal, stands, put, sweep, turned };
+  return { ...readings, pick, start, now, samples, signal, stands, sinceSet, put, sweep, turned };
 }
 
 export type StrokeBench = ReturnType<typeof useStrokeBench>;
