@@ -111,6 +111,14 @@ test('a diaphragm valve with every screw wrong: bench set by its adjuster, zero 
     await button(page, 'Keep the stroke test').click();
     await expect(title(page)).not.toHaveText(/^Stroke test/);
   });
+  await test.step('how it answers: small steps, three steps, a full stroke', async () => {
+    await expect(title(page)).toHaveText(/^How it answers/);
+    await button(page, 'Air on, run it').click();
+    await expect(button(page, 'Keep how it answers')).toBeVisible({ timeout: 120_000 });
+    await expect(inHand(page).locator('.figures div', { hasText: 'T63, 45 to 55 %' })).toContainText(/ s$/);
+    await button(page, 'Keep how it answers').click();
+    await expect(title(page)).not.toHaveText(/^How it answers/);
+  });
   await test.step('and on the certificate', async () => {
     await openSheet(page, 'Certificate');
     await expect(page.getByRole('heading', { name: 'Stroke test', exact: true })).toBeVisible();

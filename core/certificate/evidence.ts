@@ -1,11 +1,12 @@
 import { latestRunout, siteOf } from '../calls';
-import { type Entry, type EntryOf, type JobState, type Stage } from '../job';
+import { onStep, type Entry, type EntryOf, type JobState, type Stage } from '../job';
 import type { Plan } from '../plan';
 import { format, si, valueIn, type UnitSystem } from '../quantity';
-import { meets } from '../task';
+import { meansOf, meets } from '../task';
 import { seatContact } from '../workings';
 import { corrections } from './corrections';
 import { callLines, type CallLine } from './calls';
+import { strokeSheets } from './stroke-sheets';
 import { testLines, type TestLine } from './pressure-tests';
 
 /** A blue line as it was read, its arcs in degrees clockwise from 12 o'clock, their width from 0 to 1 of the widest. */
@@ -57,7 +58,11 @@ export function evidence(
       ({ verdict, overruled }) => verdict !== 'fit' || overruled !== undefined,
     ),
     tests: testLines(state, current),
-    figures: [...runouts(state, current, system), ...judged(state, current, system)],
+    figures: [
+      ...runouts(state, current, system),
+      ...judged(state, current, system),
+      ...stroked(state, current, system),
+    ],
     struck: corrections(log, system),
   };
 }
@@ -117,16 +122,44 @@ function runouts(state: JobState, { steps }: Plan, system: UnitSystem): JudgedFi
   ];
 }
 
+/** The last of each figure of set-up and test, and what readings both ways come to. */
 function judged(state: JobState, { steps }: Plan, system: UnitSystem): JudgedFigure[] {
-  const last = new Map(
-    state.records.measured
-      .filter(({ body }) => PROVING.includes(body.step.stage))
-      .map(({ body }) => [`${body.step.id} ${body.what}`, body] as const),
-  );
-  return [...last.values()].flatMap(({ step, what, value }) => {
-    const task = steps.find(({ id }) => id === step.id)?.task;
-    const ask = task?.kind === 'measure' ? task.asks.find((each) => each.what === what) : undefined;
-    if (ask?.mustBe === undefined) return [];
-    return [{ what, value: format(value, system), meets: meets(ask, value) }];
+  return steps.flatMap(({ id, task }) => {
+    if (task.kind !== 'measure') return [];
+    const read = new Map(onStep(state, 'measured', id).map(({ body }) => [body.what, body] as const));
+    const isProved = [...read.values()].some(({ step }) => PROVING.includes(step.stage));
+    const isAgain = (what: string) =>
+      steps.some(
+        (other) =>
+          other.task.kind === 'measure' &&
+          other.task.asks.some((ask) => ask.was === id && ask.what === what) &&
+          onStep(state, 'measured', other.id).some(({ body }) => body.what === what),
+      );
+    if (!isProved) return [];
+    const figures = task.asks.flatMap((ask) => {
+      const value = read.get(ask.what)?.value;
+      return value && ask.mustBe !== undefined && !isAgain(ask.what)
+        ? [{ what: ask.what, value: format(value, system), meets: meets(ask, value) }]
+        : [];
+    });
+    const values = new Map([...read].map(([what, { value }]) => [what, value] as const));
+    const means = meansOf(task, values).map(({ mean, value }) => ({
+      what: mean.what,
+      value: format(value, system),
+      meets: meets(mean, value),
+    }));
+    return [...figures, ...means];
   });
 }
+
+/** Each figure of the stroke tests as left, beside its limit. */
+const stroked = (state: JobState, current: Plan, system: UnitSystem): JudgedFigure[] =>
+  strokeSheets(state, current, system).flatMap(({ asFound, verdicts }) =>
+    asFound
+      ? []
+      : verdicts.map(({ label, found, limit, fits }) => ({
+          what: `stroke test, ${label}`,
+          value: `${found}, limit ${limit}`,
+          meets: fits,
+        })),
+  );

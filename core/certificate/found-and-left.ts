@@ -32,11 +32,17 @@ function figuresOf(state: JobState, { steps }: Plan, system: UnitSystem): Figure
   const last = new Map(
     state.records.measured.map(({ body }) => [`${body.step.id} ${body.what}`, body] as const),
   );
-  return [...last.values()].flatMap(({ step, what, value }) => {
+  const askOf = ({ step, what }: EntryOf<'measured'>['body']) => {
     const task = steps.find(({ id }) => id === step.id)?.task;
-    const ask = task?.kind === 'measure' ? task.asks.find((each) => each.what === what) : undefined;
-    // A zero that had to be proved is no finding.
+    return task?.kind === 'measure' ? task.asks.find((each) => each.what === what) : undefined;
+  };
+  const readAgain = new Set([...last.values()].map((body) => `${askOf(body)?.was ?? ''} ${body.what}`));
+  return [...last.values()].flatMap((body) => {
+    const { step, what, value } = body;
+    const ask = askOf(body);
+    // A zero that had to be proved is no finding; what was only read on the way to its last figure is none either.
     if (ask?.mustBe === 'zero') return [];
+    if (!BEFORE.includes(step.stage) && readAgain.has(`${step.id} ${what}`)) return [];
     const { was } = ask ?? {};
     const before =
       was === undefined

@@ -10,6 +10,8 @@ type Off = readonly (readonly [signal: number, off: number])[];
 export interface StrokeSheet {
   readonly step: string;
   readonly simulated: boolean;
+  /** Taken as it was found: kept whatever it says. */
+  readonly asFound: boolean;
   readonly points: readonly { readonly signal: string; readonly up: string; readonly down: string }[];
   readonly verdicts: readonly {
     readonly label: string;
@@ -35,8 +37,9 @@ export function strokeSheets(
   return [...last.values()].map((entry) => {
     const task = steps.find(({ id }) => id === entry.body.step.id)?.task;
     const was = task?.kind === 'stroke-test' ? last.get(task.was ?? '') : undefined;
+    const asFound = task?.kind === 'stroke-test' && task.asFound === true;
     const by = task?.kind === 'stroke-test' ? task.by : 'positioner';
-    return sheetOf(entry.body, was?.body, by, system);
+    return { ...sheetOf(entry.body, was?.body, by, system), asFound };
   });
 }
 
@@ -53,7 +56,7 @@ function sheetOf(
   before: Stroke | undefined,
   by: StrokeTestTask['by'],
   system: UnitSystem,
-): StrokeSheet {
+): Omit<StrokeSheet, 'asFound'> {
   const [off, was] = [offOf(body), before && offOf(before)];
   const all = [off, ...(was ? [was] : [])].flatMap(({ up, down }) => [...up, ...down]);
   return {

@@ -263,7 +263,7 @@ export const UNITS = {
     lb: { factor: 0.45359237, also: ['lbs', 'pound', 'pounds', 'lbm'], decimals: 1 },
   },
   time: {
-    s: { factor: 1, also: ['sec', 'secs', 'second', 'seconds'], decimals: 0 },
+    s: { factor: 1, also: ['sec', 'secs', 'second', 'seconds'], decimals: 1 },
     min: { factor: 60, also: ['mins', 'minute', 'minutes'], decimals: 1 },
     h: { factor: 3600, also: ['hr', 'hrs', 'hour', 'hours'], decimals: 2 },
     d: { factor: DAY, also: ['day', 'days'], decimals: 1 },

@@ -1,6 +1,6 @@
 import { readingMessage, type InstrumentControl, type ReadingMessage } from '@dusk-wren/contract';
 import type { InstrumentKind } from '@dusk-wren/core/job';
-import { computed, onBeforeUnmount, ref } from 'vue';
+import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { callForNothing } from '../api/client';
 import { useJob } from '../stores/job';
 import { gathered } from './gathered';
@@ -14,6 +14,8 @@ export function useReadings(
   const job = useJob();
   const picked = ref<string>();
   const running = ref(false);
+  /** Asked for; read as soon as what was entered before has arrived, for a simulated valve is as its log says. */
+  const isAsked = ref(false);
   const choices = computed(() => job.instruments.filter((each) => each.kind === kind));
   const instrument = computed(
     () => choices.value.find(({ id }) => id === picked.value) ?? job.instrumentOf(kind),
@@ -23,6 +25,7 @@ export function useReadings(
   let reading = '';
 
   function stop(): void {
+    isAsked.value = false;
     source?.close();
     source = undefined;
     running.value = false;
@@ -32,6 +35,16 @@ export function useReadings(
     stop();
     if (!instrument.value || !job.id) return;
     running.value = true;
+    isAsked.value = true;
+  }
+  watch(
+    () => isAsked.value && job.waiting.length === 0,
+    (goes) => goes && open(),
+    { flush: 'sync' },
+  );
+  function open(): void {
+    if (!instrument.value || !job.id) return;
+    isAsked.value = false;
     reading = crypto.randomUUID();
     const query = new URLSearchParams({ job: job.id, reading, ...asked() });
     const stream = new EventSource(`/api/instruments/${instrument.value.id}/readings?${query.toString()}`);

@@ -37,6 +37,8 @@ const SOURCE: Source = { ...COMMON_PRACTICE, name: 'Setting by what one turn did
 /** A screw that moves the reading by less than this share a turn moves nothing. */
 const NOTHING = 1e-4;
 const [TRY, LITTLE] = [0.25, 0.25];
+/** More turns than this are no setting: what the last turn did was lost in the reading. */
+const [MOST, PLAIN] = [10, 1];
 const AS_SET = 1e-3;
 
 /**
@@ -115,6 +117,13 @@ function turns({ wanted, read, before, turned }: Given): Result<Worked<SettingTu
       'The screw moves nothing: it slips, or is at its stop.',
     );
   const whole = (si(wanted) - si(read)) / effect;
+  if (Math.abs(whole) > MOST)
+    return answer(
+      PLAIN * Math.sign(whole),
+      { perTurn, verdict: 'ask' },
+      [off, learned],
+      'What the last turn did is lost in the reading: a whole turn, and read again.',
+    );
   const turn = Math.abs(whole) < LITTLE ? whole / 2 : whole;
   return answer(
     turn,

@@ -156,6 +156,15 @@ describe('valve.turning-torque', () => {
 });
 
 describe('setting.turns (handbook part 6.4: how far to turn is learned)', () => {
+  it('a turn that did less than can be read is not multiplied: a whole turn, and read again', () => {
+    const found = ask('setting.turns', {
+      wanted: '3 psig',
+      read: '1.40 psig',
+      before: '1.41 psig',
+      turned: '0.25 turns',
+    });
+    expect(Math.abs(found.in('turn', 'turn'))).toBe(1);
+  });
   const pops = { wanted: '250 psig', read: '258 psig', before: '263 psig', turned: '-0.5 turns' };
   it('by what the last turn did: 10 psi a turn, 0.8 turns back', () => {
     const found = ask('setting.turns', pops);

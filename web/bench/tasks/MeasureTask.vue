@@ -5,7 +5,7 @@ import { counts, onStep, type InstrumentId } from '@dusk-wren/core/job';
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import { apartBy, meansOf, meets, standsAs, type MeasureAsk, type TaskOf } from '@dusk-wren/core/task';
 import { parseQuantity, si, valueIn, type Quantity } from '@dusk-wren/core/quantity';
-import { computed, nextTick, reactive, useTemplateRef } from 'vue';
+import { computed, nextTick, reactive, ref, useTemplateRef } from 'vue';
 import { toEmptyField } from '../../keys/fields';
 import BenchButton from '../../parts/BenchButton.vue';
 import ContactRing from '../../parts/ContactRing.vue';
@@ -53,6 +53,13 @@ const isOff = (ask: MeasureAsk) => {
     (!meets(ask, entry.body.value) || !counts(entry.body.readBy))
   );
 };
+
+/** More figures than this are read live: whoever types them unfolds them. */
+const MOST_SHOWN = 6;
+const unfolded = ref(false);
+const byHandFolded = computed(
+  () => props.task.live !== undefined && props.task.asks.length > MOST_SHOWN && !unfolded.value,
+);
 
 /** The figures that it must lie between, or below. */
 function wantedWords({ mustBe }: Pick<MeasureAsk, 'mustBe'>): string {
@@ -179,8 +186,16 @@ function fromGauge(value: Quantity, readBy: InstrumentId, watched: readonly Watc
       :step="step.id"
       @read="(torque, wrench) => onWrench && pulled(onWrench, torque, wrench)"
     />
-    <p v-if="task.live" class="label muted">Or with a gauge and a pencil:</p>
-    <div v-for="ask in task.asks" :key="ask.what" class="ask" :class="{ taken: taken(ask) }">
+    <p v-if="task.live && !byHandFolded" class="label muted">Or with a gauge and a pencil:</p>
+    <button v-else-if="task.live" type="button" class="link-button" @click="unfolded = true">
+      Or with a gauge and a pencil
+    </button>
+    <div
+      v-for="ask in byHandFolded ? [] : task.asks"
+      :key="ask.what"
+      class="ask"
+      :class="{ taken: taken(ask) }"
+    >
       <QuantityField
         v-model="typed[ask.what]"
         :label="ask.what"
