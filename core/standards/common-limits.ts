@@ -52,6 +52,9 @@ export const BENCH_ENDS = { share: 0.05, leastPsi: 0.5 } as const;
 /** The least that an actuator stem is off its own stop when it is coupled (common practice). */
 export const COUPLED_OFF_STOP: Length = { ...inches(1 / 16), entered: '1/16 in' };
 
+/** Share of its head that a dump valve may open off it: as near as a weight is slid (common practice). */
+export const DUMP_WITHIN = 0.05;
+
 /** Share of the rated travel that a stroke may be off (common practice). */
 export const TRAVEL_WITHIN = 0.02;
 

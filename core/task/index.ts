@@ -99,7 +99,7 @@ export { boltProgress, type BoltProgress, type ClickVerdict, type JudgedClick } 
 export type { LapsAgainst } from './lapping';
 export type { LookChoice } from './look';
 export { screwsOf, type Live } from './live';
-export { lastTurned, nextPop, turnedSincePop, type Pops, type Turned } from './pops';
+export { lastTurned, nextPop, turnedSincePop, type LeverFigures, type Pops, type Turned } from './pops';
 export {
   BENCH_GAUGES,
   roundsOf,
@@ -120,10 +120,12 @@ export {
   type Response,
 } from './response';
 export { SWEPT_ENDS, sweptAdvice, type Swept, type SweptEnd } from './swept';
+export { weightAdvice, type WeightAdvice } from './weight-advice';
 export { screwAdvice, type ScrewAdvice } from './stroked-advice';
 export { strokeVerdicts, workedStroke, type StrokeTestTask, type StrokeVerdict } from './stroke-test';
 export { meansOf } from './means';
-export { apartBy, standsAs } from './measure';
+export { apartBy } from './measure';
+export { standsAs } from './stands-as';
 export { meets } from './meets';
 export type { MeanOf, MeasureAsk } from './measure-ask';
 export type { MeasureTask } from './measure';

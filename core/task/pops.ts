@@ -1,8 +1,26 @@
 import { counts, type EntryOf, type Screw } from '../job';
-import { quantity, valueIn, type Angle, type GaugePressure } from '../quantity';
+import {
+  quantity,
+  valueIn,
+  type Angle,
+  type Area,
+  type Force,
+  type GaugePressure,
+  type Length,
+  type Torque,
+} from '../quantity';
 import type { MeasureAsk } from './measure-ask';
 import { meets } from './meets';
+import { standsAs } from './stands-as';
 import type { StepFacts } from './task-kind';
+
+/** A lever with its weight, as it was measured. */
+export interface LeverFigures {
+  readonly diaphragmArea: Area;
+  readonly shortArm: Length;
+  readonly weight: Force;
+  readonly leverMoment: Torque;
+}
 
 /** A step that is read live: what of the curve is which figure, and the screw that brings it to its aim. */
 export interface Pops {
@@ -12,8 +30,9 @@ export interface Pops {
   readonly pops: readonly string[];
   readonly reseat: string;
   readonly simmer?: string;
-  /** What it is set by, where it may be turned here. */
+  /** What it is set by, where it may be turned here: a screw, or a weight on its lever. */
   readonly screw?: Screw;
+  readonly weight?: { readonly place: string; readonly lever: LeverFigures };
 }
 
 /** A step as far as its pops go. */
@@ -39,8 +58,19 @@ export function sinceReset(
     const ask = asks.find(({ what }) => what === body.what);
     return ask && live.pops.includes(body.what) && !meets(ask, body.value);
   });
-  const from = Math.max(turned, off?.seq ?? 0);
+  const from = Math.max(turned, off?.seq ?? 0, movedAt(live, facts) - 1);
   return entries.filter(({ seq }) => seq > from);
+}
+
+/** When its weight was moved last: put anywhere else than it stood. 0 where it never was. */
+export function movedAt({ weight }: Pops, { state }: StepFacts): number {
+  if (!weight) return 0;
+  const placed = state.records.measured.filter(({ body }) => body.what === weight.place);
+  const moved = placed.findLast(({ body }, i) => {
+    const was = placed[i - 1]?.body.value;
+    return was !== undefined && !standsAs(was, body.value);
+  });
+  return moved?.seq ?? 0;
 }
 
 /** The figure that the next pop is kept as: each of them in turn, from the first again after a reset. */

@@ -64,4 +64,4 @@ export { actuatorBenchSweep, benchWithin } from './actuators/bench-sweep';
 export { settingTurns, type SettingTurns } from './actuators/setting-turns';
 export { positionerScrews, type PositionerScrews } from './actuators/positioner-screws';
 export { regulatorLockUp } from './pressure/regulator-lock-up';
-export { leverWeight } from './relief/lever-weight';
+export { leverWeight, type LeverWeight } from './relief/lever-weight';

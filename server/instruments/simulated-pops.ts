@@ -1,7 +1,7 @@
 import type { ReadingMessage } from '@dusk-wren/contract';
-import { onStep } from '@dusk-wren/core/job';
-import { seconds, valueIn } from '@dusk-wren/core/quantity';
-import { chance, reliefRun, seedFrom } from '@dusk-wren/core/simulation';
+import { measuredLast, onStep } from '@dusk-wren/core/job';
+import { quantity, seconds, si, valueIn } from '@dusk-wren/core/quantity';
+import { chance, reliefRun, seedFrom, waterLegRun, type DumpValve } from '@dusk-wren/core/simulation';
 import type { Pops } from '@dusk-wren/core/task';
 import { pause } from './pace';
 import type { Work } from './source';
@@ -29,14 +29,36 @@ function reliefOf({ condition, state, step }: Work) {
   };
 }
 
-/** A relief valve on the rig: pressure comes up until it pops, and is read until it has shut again. */
+/** The lever of a dump valve that nobody weighed again is off by up to this; shaft and seals rub so much. */
+const [LEVER_OFF, RUBS] = [0.15, 0.1];
+
+/** A dump valve as it really is, its weight where it was put last. */
+function dumpOf({ condition, state }: Work, { weight: on }: Pops): DumpValve | undefined {
+  const position = on && measuredLast(state, on.place, 'length');
+  if (!on || !position) return undefined;
+  const { weight, leverMoment } = on.lever;
+  const dice = chance(seedFrom(`lever ${JSON.stringify(condition)}`));
+  const own = si(leverMoment) * (1 + LEVER_OFF * (2 * dice.uniform() - 1));
+  const held = si(weight) * si(position) + own;
+  return {
+    ...on.lever,
+    position,
+    leverMoment: quantity('torque', own, 'N·m'),
+    friction: quantity('torque', RUBS * held, 'N·m'),
+  };
+}
+
+/** A relief valve on the rig, or a dump valve under a water leg: pressure comes up until it pops, and is read until it has shut again. */
 export async function* simulatedPops(
   work: Work,
   live: Pops,
   stop: AbortSignal,
 ): AsyncGenerator<ReadingMessage, void> {
   const dice = chance(seedFrom(`${work.step.id} ${work.state.version}`));
-  const run = reliefRun({ set: live.aim, ...reliefOf(work) }, dice, SAMPLE_SECONDS);
+  const dump = dumpOf(work, live);
+  const run = dump
+    ? waterLegRun(dump, si(live.aim), dice, SAMPLE_SECONDS)
+    : reliefRun({ set: live.aim, ...reliefOf(work) }, dice, SAMPLE_SECONDS);
   for (const { seconds: at, pressure } of run) {
     if (!(await pause((SAMPLE_SECONDS * 1000) / (FASTER * work.rate), stop))) return;
     yield { kind: 'pressure', psig: valueIn(pressure, 'psig'), seconds: valueIn(seconds(at), 's') };

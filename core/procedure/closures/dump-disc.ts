@@ -1,5 +1,6 @@
 import { phrase, quantity } from '../../quantity';
 import { boltUpTo } from '../blocks/bolting';
+import { dumpsAtHead } from '../blocks/dump-head';
 import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft } from '../draft';
 import { proving, rebuild, sequence, strip } from '../sequence';
@@ -201,10 +202,15 @@ function proved(c: Context): Draft[] {
   return sequence(c, proving(PILOT), [
     {
       id: 'test.function',
-      title: 'Fill and watch: dumps at its head, shuts tight after',
-      why: 'Dumping early or not shutting: seat, weight, a blocked pot or communication hole.',
+      title:
+        c.place === 'in line'
+          ? 'Fill and watch: dumps at its head, shuts tight after'
+          : 'On a water leg: dumps at its head, shuts tight after',
+      why: 'The place of its weight was computed; here it is found, and kept. Dumping early or not shutting: seat, weight, a blocked pot or communication hole.',
       caution: CAUTIONS.pressure,
-      parts: ['dump disc', 'reversible seat'],
+      parts: ['dump disc', 'reversible seat', 'weight'],
+      tools: c.place === 'in line' ? [] : ['test rig'],
+      task: dumpsAtHead(c),
       minutes: 15,
     },
   ]);

@@ -1,9 +1,7 @@
-import { measuredLast } from '../../job';
-import { formatExactly, inches, phrase, quantity, valueIn } from '../../quantity';
-import type { MeasureAsk, MeasureTask } from '../../task';
+import { phrase, quantity } from '../../quantity';
 import type { WeightLever } from '../../valve';
-import { leverWeight } from '../../workings';
 import { lengthAsk } from '../blocks/asks';
+import { BALANCED, PLACED, WEIGHED, weightPlaced } from '../blocks/dump-head';
 import { taken } from '../blocks/taken';
 import { feature, type Context, type Draft } from '../draft';
 import { rebuild, sequence, setUp, strip } from '../sequence';
@@ -141,41 +139,6 @@ function leverOn(c: Context, small: boolean): Draft[] {
   ]);
 }
 
-const HEAD: MeasureAsk = { what: 'head wanted', dimension: 'pressure difference', example: '4 psi' };
-const AREA: MeasureAsk = { what: 'area of the diaphragm', dimension: 'area', example: '28 in²' };
-const ARM: MeasureAsk = {
-  what: 'shaft to stem',
-  dimension: 'length',
-  example: '1.5 in',
-  instrument: 'caliper',
-};
-const WEIGHT: MeasureAsk = { what: 'the weight', dimension: 'force', example: '20 lbf' };
-const MOMENT: MeasureAsk = { what: 'moment of the lever itself', dimension: 'torque', example: '40 lbf·in' };
-const BALANCED = [HEAD, AREA, ARM, WEIGHT, MOMENT];
-/** As near as a weight is slid by hand. */
-const PLACED = inches(1 / 4);
-
-/** Where the weight balances what was measured, once it was. */
-function weightPlaced(c: Context): MeasureTask {
-  const ask = lengthAsk('weight from the shaft', '6.4 in');
-  const { state } = c;
-  const head = measuredLast(state, HEAD.what, 'pressure difference');
-  const diaphragmArea = measuredLast(state, AREA.what, 'area');
-  const shortArm = measuredLast(state, ARM.what, 'length');
-  const weight = measuredLast(state, WEIGHT.what, 'force');
-  const leverMoment = measuredLast(state, MOMENT.what, 'torque');
-  if (!head || !diaphragmArea || !shortArm || !weight || !leverMoment) return taken(ask);
-  const worked = leverWeight.work({ head, diaphragmArea, shortArm, weight, leverMoment });
-  if (!worked.ok) return taken(ask);
-  const { position } = worked.value.result;
-  const inch = valueIn(position, 'in');
-  const by = (way: number) => inches(Math.max(0, inch + way * valueIn(PLACED, 'in')));
-  return {
-    ...taken({ ...ask, example: formatExactly(position), mustBe: { from: by(-1), to: by(1) } }),
-    shown: worked.value,
-  };
-}
-
 function balanced(c: Context): Draft[] {
   return sequence(c, setUp(LEVER, [], 'bench set'), [
     {
@@ -188,7 +151,7 @@ function balanced(c: Context): Draft[] {
       minutes: 6,
     },
     {
-      id: 'setup.weight',
+      id: WEIGHED,
       title: 'Weight to its place on the lever',
       why: phrase`Where head and lever balance, within ${PLACED}: further out it dumps later.`,
       caution: 'Hands clear of the lever: it falls when the vessel dumps.',

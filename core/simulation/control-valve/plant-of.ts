@@ -112,11 +112,7 @@ export function actuatorOf(valve: Valve, most: GaugePressure, { adjuster }: Scre
 export function straightOf(valve: Valve, { adjuster }: ScrewTurns = UNTURNED): Plant {
   const { start, span } = elementOf(valve.features);
   const { low, high } = valve.plate?.springRange ?? { low: psig(start), high: psig(start + span) };
-  return new Plant(
-    bodyOf(valve, adjuster),
-    { by: 'straight', low: si(low), high: si(high) },
-    1.5 * si(high),
-  );
+  return new Plant(bodyOf(valve, adjuster), { by: 'straight', low: si(low), high: si(high) }, 1.5 * si(high));
 }
 
 /** A screw turned while it is on the bench. */

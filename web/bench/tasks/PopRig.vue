@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { findPops, thinned } from '@dusk-wren/core/analysis';
-import { MOST_POINTS } from '@dusk-wren/core/job';
+import { measuredLast, MOST_POINTS } from '@dusk-wren/core/job';
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import {
   lastTurned,
@@ -8,10 +8,11 @@ import {
   nextPop,
   StepFacts,
   turnedSincePop,
+  weightAdvice,
   type Pops,
   type TaskOf,
 } from '@dusk-wren/core/task';
-import { formatNumber, preferredUnit, psig, quantity, valueIn } from '@dusk-wren/core/quantity';
+import { formatNumber, preferredUnit, psig, quantity, valueIn, type Length } from '@dusk-wren/core/quantity';
 import { settingTurns } from '@dusk-wren/core/workings';
 import { computed, shallowRef } from 'vue';
 import PressureChart from '../../charts/PressureChart.vue';
@@ -23,6 +24,7 @@ import { useJob } from '../../stores/job';
 import { usePreferences } from '../../stores/preferences';
 import InstrumentPick from '../InstrumentPick.vue';
 import StepBar from '../StepBar.vue';
+import SlideWeight from './SlideWeight.vue';
 import TurnScrew from './TurnScrew.vue';
 import './live-reading.css';
 import { useReadings } from '../use-readings';
@@ -32,6 +34,21 @@ const props = defineProps<{ step: PlannedStep; task: TaskOf<'measure'>; live: Po
 const job = useJob();
 const preferences = usePreferences();
 const { show, parts } = preferences;
+
+const words = props.live.weight
+  ? {
+      begin: 'Fill until it dumps',
+      keep: 'Keep what it opened at',
+      again: 'Let it go, fill again',
+      stuck: 'It did not open at twice its head: stuck, or stopped too soon. Drain it; nothing is struck.',
+    }
+  : {
+      begin: 'Pump up until it pops',
+      keep: 'Keep this pop',
+      again: 'Let it go, pop again',
+      stuck:
+        'No pop up to half again its set: stuck shut, or stopped too soon. Pressure off; nothing is struck.',
+    };
 
 const samples = shallowRef<readonly { readonly seconds: number; readonly psig: number }[]>([]);
 const { instrument, choices, picked, running, start, stop } = useReadings(
@@ -131,7 +148,23 @@ function turn(turns: number): void {
   const by = quantity('angle', turns, 'turn');
   if (screw) job.act({ kind: 'turn-screw', body: { step: props.step.id, screw, by } });
 }
-useKeys([{ key: 'enter', label: 'Keep this pop', run: keep, when: () => found.value !== undefined }]);
+/** Where its weight goes, where it is set by one. */
+const slide = computed(() => facts.value && weightAdvice(props.task, props.live, facts.value));
+const place = computed(() => {
+  const { weight } = props.live;
+  return weight && job.state && measuredLast(job.state, weight.place, 'length');
+});
+/** It opened within its limit: where its weight stands is all that is still to be kept. */
+const placeIsLeft = computed(
+  () => place.value !== undefined && inTolerance.value === true && !slide.value && !running.value,
+);
+function placed(value: Length): void {
+  const { weight } = props.live;
+  if (!weight) return;
+  const body = { step: props.step.id, what: weight.place, value, readBy: 'hand' as const };
+  job.act({ kind: 'take-measurement', body });
+}
+useKeys([{ key: 'enter', label: words.keep, run: keep, when: () => found.value !== undefined }]);
 </script>
 
 <template>
@@ -160,12 +193,12 @@ useKeys([{ key: 'enter', label: 'Keep this pop', run: keep, when: () => found.va
       <span v-if="found.simmer !== undefined" class="label"
         >simmer from <b>{{ show(psig(found.simmer)) }}</b></span
       >
-      <span class="label muted"
+      <span v-if="!live.weight" class="label muted"
         >blowdown {{ formatNumber(blowdown, 1) }} %, noted: a small vessel shows no true one</span
       >
     </p>
     <p v-if="stuck" class="problem" role="alert">
-      No pop up to half again its set: stuck shut, or stopped too soon. Pressure off; nothing is struck.
+      {{ words.stuck }}
     </p>
     <TurnScrew
       v-if="live.screw && inTolerance === false && advice"
@@ -181,13 +214,25 @@ useKeys([{ key: 'enter', label: 'Keep this pop', run: keep, when: () => found.va
       </p>
       <WorkingPaper :steps="advice.steps" :notes="advice.notes" :source="advice.source" />
     </TurnScrew>
+    <SlideWeight
+      :live="live"
+      :advice="slide"
+      :place="placeIsLeft && !found ? place : undefined"
+      :disabled="running"
+      @placed="placed"
+    />
     <StepBar>
-      <BenchButton v-if="found" lamp hint="enter" @press="keep">Keep this pop</BenchButton>
+      <BenchButton v-if="found" lamp hint="enter" @press="keep">{{ words.keep }}</BenchButton>
       <BenchButton
         v-if="!running"
-        :lamp="!found && (inTolerance !== false || since !== undefined)"
+        :lamp="
+          !found &&
+          !slide &&
+          !placeIsLeft &&
+          (inTolerance !== false || since !== undefined || live.weight !== undefined)
+        "
         @press="pump"
-        >{{ found ? 'Let it go, pop again' : 'Pump up until it pops' }}</BenchButton
+        >{{ found ? words.again : words.begin }}</BenchButton
       >
       <BenchButton v-else @press="stop">Stop, pressure off</BenchButton>
     </StepBar>
