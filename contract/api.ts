@@ -254,6 +254,21 @@ export const faultCountsView = z.object({
   counts: z.array(z.object({ symptom: z.enum(SYMPTOM_IDS), cause: z.enum(CAUSE_IDS), count: z.number() })),
 });
 
+/** A signed paper, by the code that is printed on it: what its record says now. */
+export const paperView = z.object({
+  job: jobId,
+  tag: z.string(),
+  signed: z.object({ by: z.string(), role: z.string(), at: z.string() }),
+  /** The record says the same as when it was signed; it was signed again since; or its signature was struck. */
+  standing: z.enum(['same', 'signed again', 'struck']),
+  /** Entries since, and how many of them struck something. */
+  since: z.number(),
+  corrected: z.number(),
+});
+export type PaperView = z.output<typeof paperView>;
+/** The code of a job's paper, once it is signed. */
+export const paperCodeView = z.object({ code: z.string().nullable() });
+
 /** A whole job, for another system: see docs/formats.md. */
 export const jobExport = z.strictObject({
   format: z.literal('dusk-wren job'),

@@ -62,6 +62,7 @@ test('axe finds nothing serious on any page, in dusk and in daylight', async ({ 
   for (const path of [
     '/jobs/new',
     '/workings',
+    '/papers',
     '/workings/bolting.torque?thread=5/8-11&nutFactor=0.16&material=B7',
     '/workings/seat.contact',
     '/workings/bolting.sequence?bolts=8&passes=quarters&torque=90 N·m',

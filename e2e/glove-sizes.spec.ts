@@ -54,6 +54,7 @@ test('whatever is pressed is as large as a gloved finger, whatever is read can b
   for (const path of [
     '/jobs/new',
     '/workings',
+    '/papers',
     '/workings/bolting.torque',
     '/workings/stem.runout',
     '/workings/positioner.stroke',

@@ -145,4 +145,13 @@ test('a bolted globe valve from a bent stem to a signed certificate', async ({ p
     expect(bytes.subarray(0, 5).toString()).toBe('%PDF-');
     expect(bytes.length).toBeGreaterThan(20_000);
   });
+
+  await test.step('its code opens its record, which says the same; a code with a slip in it does not', async () => {
+    await page.getByRole('link', { name: /^Code / }).click();
+    await expect(page.getByText('Its record says the same as when it was signed.')).toBeVisible();
+    const code = page.getByLabel('Code on the paper');
+    await code.fill((await code.inputValue()).replace(/.$/, (last) => (last === '0' ? '1' : '0')));
+    await page.getByRole('button', { name: 'Look' }).click();
+    await expect(page.getByRole('alert')).toContainText('Do not go by this paper');
+  });
 });

@@ -10,7 +10,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { STORIES } from './demo/scenario';
 import { seedDemo } from './demo/seed';
 import { commit } from './database/commit';
-import { InstrumentRow, JobRow, PersonRow } from './database/models';
+import { EventRow, InstrumentRow, JobRow, PersonRow } from './database/models';
 import { binary, note, openShop, Screen, type Shop } from './testing/shop';
 
 let shop: Shop;
@@ -46,6 +46,56 @@ describe('the certificate on paper', () => {
       expect(Number(/\/Count (\d+)/.exec(text)?.[1])).toBeGreaterThanOrEqual(2);
     }
   });
+});
+
+describe('a paper and its record', () => {
+  const page = async (first: number): Promise<string> => {
+    const pdf = await lea.agent.get(`/api/jobs/${released}/certificate.pdf`).buffer(true).parse(binary);
+    const { stdout } = spawnSync('pdftotext', ['-layout', '-f', `${first}`, '-l', `${first}`, '-', '-'], {
+      input: pdf.body as Buffer,
+    });
+    return stdout.toString('utf8').replace(/\s+/g, ' ');
+  };
+  const codeNow = async (): Promise<string> => (await lea.get(`/api/jobs/${released}/paper-code`)).body.code;
+
+  it('the first page says it all: set, tested, renewed, next due, holds and signature, and its code', async () => {
+    const first = await page(1);
+    for (const words of [
+      'Set and tested',
+      'Tests',
+      'Renewed:',
+      'Next overhaul due',
+      'released by',
+      'Signed by',
+    ])
+      expect(first).toContain(words);
+    expect(first).not.toContain('In detail');
+    expect(first).toContain(await codeNow());
+    expect(await page(2)).toContain('In detail');
+  });
+  it('its code opens its record, typed as it may be, and says that it is the same', async () => {
+    const code = await codeNow();
+    for (const typed of [code, code.toLowerCase(), code.replaceAll('-', ' ')]) {
+      const { body } = await lea.get(`/api/papers/${encodeURIComponent(typed)}`);
+      expect(body).toMatchObject({ job: released, standing: 'same', corrected: 0 });
+    }
+  });
+  it('one figure otherwise in the record, and the paper is of no record any more', async () => {
+    const code = await codeNow();
+    const row = await EventRow.findOne({ where: { jobId: released, kind: 'measured' } });
+    if (!row) throw new Error('nothing was measured');
+    const body = row.body;
+    await row.update({ body: body.replace(/"value":(\d)/, '"value":1$1') });
+    expect((await lea.get(`/api/papers/${code}`)).status).toBe(404);
+    await row.update({ body });
+    expect((await lea.get(`/api/papers/${code}`)).status).toBe(200);
+  });
+  it.each(['', 'AB', 'ZZZZ-ZZZZ-ZZZZ-ZZZZ-ZZZZ', '0000-0000-0000-0000-0000', '%25'])(
+    '“%s” is no code of a paper here',
+    async (code) => {
+      expect((await lea.get(`/api/papers/${code}`)).status).toBe(404);
+    },
+  );
 });
 
 const sha256 = (body: unknown) => createHash('sha256').update(JSON.stringify(body)).digest('hex');

@@ -11,6 +11,7 @@ import {
 import { leftUnlooked, plan, type Plan } from '../plan';
 import { capital, format, sayDay, type Length, type UnitSystem } from '../quantity';
 import { resulting, reversible } from '../valve';
+import { atAGlance, type Glance } from './at-a-glance';
 import { corrections } from './corrections';
 import { callLines, type CallLine } from './calls';
 import { ringPairs, type RingPair } from './evidence';
@@ -39,6 +40,8 @@ export interface Certificate {
   readonly received: string;
   readonly signed?: { readonly by: PersonStamp; readonly at: string; readonly nextDue: string };
   readonly condemned: boolean;
+  /** All of it at a glance: the first page. */
+  readonly glance: Glance;
   /** What can be held side by side, before and after. */
   readonly pairs: readonly Pair[];
   readonly rings: readonly RingPair[];
@@ -92,6 +95,7 @@ export function certificate(
     received: opening.at,
     ...(signed ? { signed: { by: signed.by, at: signed.at, nextDue: signed.body.nextDue } } : {}),
     condemned: current.condemned,
+    glance: atAGlance(state, log, current, system),
     pairs: pairs(state, current, system),
     rings: ringPairs(state, current, system),
     ...runoutOf(state, current),

@@ -35,7 +35,7 @@ describe('what an inspector sees before a hold is released (common practice: nob
   it('the runout of the stem beside its limit', () => {
     const [runout] = seen(ground()).figures;
     expect(runout).toMatchObject({ what: 'stem runout, TIR', meets: true });
-    expect(runout?.value).toMatch(/limit/);
+    expect(runout?.limit).toMatch(/thou/);
   });
   it('every test that was run with its reading beside its allowance, and what was struck with its reason', () => {
     const job = new BenchJob(undefined, { place: 'bare' }).workTo('hold.test');

@@ -1,8 +1,8 @@
 import { latestRunout, siteOf } from '../calls';
 import { onStep, type Entry, type EntryOf, type JobState, type Stage } from '../job';
 import type { Plan } from '../plan';
-import { format, si, valueIn, type UnitSystem } from '../quantity';
-import { meansOf, meets } from '../task';
+import { format, si, valueIn, type Quantity, type UnitSystem } from '../quantity';
+import { meansOf, meets, wantedWords, type Wanted } from '../task';
 import { seatContact } from '../workings';
 import { corrections } from './corrections';
 import { callLines, type CallLine } from './calls';
@@ -27,6 +27,7 @@ export interface RingPair {
 export interface JudgedFigure {
   readonly what: string;
   readonly value: string;
+  readonly limit?: string;
   readonly meets: boolean;
 }
 
@@ -60,8 +61,8 @@ export function evidence(
     tests: testLines(state, current),
     figures: [
       ...runouts(state, current, system),
-      ...judged(state, current, system),
       ...stroked(state, current, system),
+      ...judged(state, current, system),
     ],
     struck: corrections(log, system),
   };
@@ -116,7 +117,8 @@ function runouts(state: JobState, { steps }: Plan, system: UnitSystem): JudgedFi
   return [
     {
       what: `${task.part} runout, TIR`,
-      value: `${format(tir, system)}, limit ${format(task.limit, system)}`,
+      value: format(tir, system),
+      limit: format(task.limit, system),
       meets: si(tir) <= si(task.limit),
     },
   ];
@@ -139,17 +141,23 @@ function judged(state: JobState, { steps }: Plan, system: UnitSystem): JudgedFig
     const figures = task.asks.flatMap((ask) => {
       const value = read.get(ask.what)?.value;
       return value && ask.mustBe !== undefined && !isAgain(ask.what)
-        ? [{ what: ask.what, value: format(value, system), meets: meets(ask, value) }]
+        ? [judgedAs(ask.what, value, ask, system)]
         : [];
     });
     const values = new Map([...read].map(([what, { value }]) => [what, value] as const));
-    const means = meansOf(task, values).map(({ mean, value }) => ({
-      what: mean.what,
-      value: format(value, system),
-      meets: meets(mean, value),
-    }));
+    const means = meansOf(task, values).map(({ mean, value }) => judgedAs(mean.what, value, mean, system));
     return [...figures, ...means];
   });
+}
+
+function judgedAs(
+  what: string,
+  value: Quantity,
+  asked: { readonly mustBe?: Wanted },
+  system: UnitSystem,
+): JudgedFigure {
+  const limit = wantedWords(asked.mustBe, (each) => format(each, system));
+  return { what, value: format(value, system), ...(limit ? { limit } : {}), meets: meets(asked, value) };
 }
 
 /** Each figure of the stroke tests as left, beside its limit. */
@@ -159,7 +167,8 @@ const stroked = (state: JobState, current: Plan, system: UnitSystem): JudgedFigu
       ? []
       : verdicts.map(({ label, found, limit, fits }) => ({
           what: `stroke test, ${label}`,
-          value: `${found}, limit ${limit}`,
+          value: found,
+          limit,
           meets: fits,
         })),
   );

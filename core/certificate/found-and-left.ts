@@ -4,6 +4,7 @@ import { describeEntry, onStep, type EntryOf, type JobState, type Stage } from '
 import type { Plan } from '../plan';
 import { format, type UnitSystem } from '../quantity';
 import { describeSource } from '../standards';
+import type { PartRole } from '../valve';
 
 /** The stages in which a valve is taken as it came. */
 const BEFORE: readonly Stage[] = ['receive', 'diagnose', 'isolate', 'strip', 'inspect'];
@@ -133,13 +134,18 @@ export function asFound(state: JobState, current: Plan, system: UnitSystem): str
   ];
 }
 
+/** Parts that were called to be renewed and have gone on. */
+export function renewedParts({ steps, calls }: Pick<Plan, 'steps' | 'calls'>): PartRole[] {
+  const fitted = new Set(steps.flatMap(({ status, on }) => (status === 'done' ? on : [])));
+  return [...calls.values()]
+    .filter(({ verdict, part }) => verdict === 'renew' && fitted.has(part))
+    .map(({ part }) => part);
+}
+
 /** How it leaves, in lines; what stands in a pair is left to that. */
 export function asLeft(state: JobState, current: Plan, system: UnitSystem): string[] {
   const grits = state.records['lapping-logged'];
-  const fitted = new Set(current.steps.flatMap(({ status, on }) => (status === 'done' ? on : [])));
-  const renewed = [...current.calls.values()]
-    .filter(({ verdict, part }) => verdict === 'renew' && fitted.has(part))
-    .map(({ part }) => part);
+  const renewed = renewedParts(current);
   const again = new Set(pairs(state, current, system).map(({ what }) => what));
   return [
     ...(renewed.length > 0 ? [`renewed: ${renewed.join(', ')}`] : []),

@@ -1,4 +1,5 @@
 export { type CallLine } from './calls';
+export { type Glance } from './at-a-glance';
 export { certificate, type Certificate } from './certificate';
 export { evidence, type BlueRing, type Evidence, type RingPair } from './evidence';
 export { importOf } from './imported';

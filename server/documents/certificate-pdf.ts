@@ -1,8 +1,8 @@
 import { certificate, type Certificate, type TorqueTable } from '@dusk-wren/core/certificate';
 import { format, formatNumber, valueIn, type UnitSystem } from '@dusk-wren/core/quantity';
-import type { Content } from 'pdfmake/interfaces';
+import type { Content, TableCell } from 'pdfmake/interfaces';
 import { Refusal } from '../refusal';
-import { curveChart, ringCharts, runoutChart, shareBar, strokeChart } from './charts';
+import { curveChart, FIT, OVER, ringCharts, runoutChart, shareBar, strokeChart } from './charts';
 import { day, list, minute, paperPdf, plate, table, type JobPaper } from './paper';
 
 /** The certificate on paper; before it is signed each page says that it is a draft. */
@@ -24,6 +24,9 @@ export async function certificatePdf(made: JobPaper): Promise<Buffer> {
         text: `Reported: ${paper.reported || 'nothing'}. Received ${day(paper.received)}.`,
         margin: [0, 8, 0, 0],
       },
+      ...glance(paper, units),
+      signature(paper),
+      { text: 'In detail', style: 'title', pageBreak: 'before' },
       ...beforeAndAfter(paper),
       ...list('As found', paper.asFound),
       ...list('Measured', paper.measured),
@@ -36,9 +39,56 @@ export async function certificatePdf(made: JobPaper): Promise<Buffer> {
       ...instruments(paper),
       ...people(paper),
       ...list('Corrections to the log', paper.corrections),
-      signature(paper),
     ],
   });
+}
+
+/** Widths of the tables of the first page: one below the other. */
+const GLANCE = ['*', 92, 92, 92, 36];
+
+/** What somebody wants to know who has half a minute; all of it stands in detail behind. */
+function glance({ glance: seen }: Certificate, units: UnitSystem): Content[] {
+  const { figures, more, tests, renewed, reworked } = seen;
+  const mark = (isRight: boolean): TableCell => ({
+    text: isRight ? 'within' : 'OUT',
+    bold: true,
+    color: isRight ? FIT : OVER,
+  });
+  const number = (text: string): TableCell => ({ text, style: 'number' });
+  return [
+    ...table(
+      'Set and tested',
+      ['What', 'As found', 'As left', 'Wanted', ''],
+      figures.map(({ what, found, left, limit, meets }) => [
+        what,
+        number(found ?? ''),
+        number(left),
+        number(limit ?? ''),
+        mark(meets),
+      ]),
+      GLANCE,
+      more > 0 ? `${more} more in detail.` : undefined,
+    ),
+    ...table(
+      'Tests',
+      ['Test', 'At', 'Leak', 'Allowed', ''],
+      tests.map(({ title, pressure, leak, allowed, passed }) => [
+        title,
+        number(format(pressure, units)),
+        number(leak),
+        number(allowed),
+        mark(passed),
+      ]),
+      GLANCE,
+    ),
+    ...(renewed.length + reworked.length > 0
+      ? [
+          { text: 'Parts', style: 'section' } satisfies Content,
+          ...(renewed.length > 0 ? [{ text: `Renewed: ${renewed.join(', ')}.` }] : []),
+          ...(reworked.length > 0 ? [{ text: `Worked on: ${reworked.join('; ')}.` }] : []),
+        ]
+      : []),
+  ];
 }
 
 /** What can be held side by side: figures, blue lines, and the turn of the stem. */
@@ -171,20 +221,26 @@ function people(paper: Certificate): Content[] {
   ];
 }
 
-function signature({ signed, condemned }: Certificate): Content {
-  if (!signed) return { text: 'Not signed.', style: 'section' };
+/** Who stands for it, on the first page: next due, holds and signature. */
+function signature({ signed, condemned, holds }: Certificate): Content {
+  const released = holds.flatMap(({ title, by, at }) =>
+    by === undefined ? [] : [`${title}: released by ${by}${at === undefined ? '' : `, ${day(at)}`}.`],
+  );
   return {
     unbreakable: true,
     stack: [
       {
-        text: condemned
-          ? 'The valve is condemned and must not be put back in service.'
-          : `Next overhaul due ${day(signed.nextDue)}.`,
+        text: !signed
+          ? 'Not signed.'
+          : condemned
+            ? 'The valve is condemned and must not be put back in service.'
+            : `Next overhaul due ${day(signed.nextDue)}.`,
         style: 'section',
       },
-      {
-        text: `Signed by ${signed.by.name}, ${signed.by.role}, ${minute(signed.at)} UTC.`,
-      },
+      ...released.map((text) => ({ text })),
+      ...(signed
+        ? [{ text: `Signed by ${signed.by.name}, ${signed.by.role}, ${minute(signed.at)} UTC.`, bold: true }]
+        : []),
     ],
   };
 }

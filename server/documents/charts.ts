@@ -15,8 +15,8 @@ const MUTED = '#665f70';
 const METAL = '#dcd8e2';
 const BLUE = '#1d55c2';
 const LAMP = '#8d5200';
-const FIT = '#0f6d4c';
-const OVER = '#b13a20';
+export const FIT = '#0f6d4c';
+export const OVER = '#b13a20';
 const SIZE = 92;
 
 /** The blue line of each contact, as found and as left, side by side. */

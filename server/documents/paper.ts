@@ -22,8 +22,10 @@ export interface JobPaper {
   readonly log: readonly Entry[];
   readonly state: JobState;
   readonly units: UnitSystem;
-  /** Where this job lives, for the QR code. */
+  /** Where this job, or what its paper is held against, is found: for the QR code. */
   readonly address: string;
+  /** Of a signed paper. */
+  readonly code?: string;
   /** Whose shop prints it. */
   readonly shop: string;
 }
@@ -75,10 +77,24 @@ export async function paperPdf({ title, about, paper, warning, content }: Sheet)
           { text: `page ${page} of ${pages}`, style: 'small', alignment: 'right' },
         ],
       }),
+      pageBreakBefore: startsTooLow,
       content: [
         {
           columns: [
-            { text: title, style: 'title' },
+            {
+              stack: [
+                { text: title, style: 'title' },
+                ...(paper.code === undefined
+                  ? []
+                  : [
+                      {
+                        text: `Does this paper still say what its record says? Code ${paper.code}`,
+                        style: 'small',
+                        margin: BELOW_TITLE,
+                      },
+                    ]),
+              ],
+            },
             { svg: qr, width: 56, alignment: 'right' },
           ],
         },
@@ -87,6 +103,16 @@ export async function paperPdf({ title, about, paper, warning, content }: Sheet)
       ],
     })
     .getBuffer();
+}
+
+/** Points from the top of the page under which no heading may stand alone. */
+const LOWEST_HEADING = 720;
+/** A heading low on a page goes on to the next, with what stands under it. */
+function startsTooLow(node: {
+  readonly style?: unknown;
+  readonly startPosition?: { readonly top: number };
+}): boolean {
+  return node.style === 'section' && (node.startPosition?.top ?? 0) > LOWEST_HEADING;
 }
 
 export const day = (moment: string): string => sayDay(moment);
@@ -101,19 +127,26 @@ const lines = {
   paddingBottom: () => 2.5,
 };
 
-/** A valve's plate, label and value in rows. */
-export function plate(rows: readonly { readonly label: string; readonly value: string }[]): Content {
+/** A valve's plate, label and value in rows of two. */
+export function plate(rows: readonly Row[]): Content {
   return {
     margin: [0, 8, 0, 0],
     table: {
-      widths: ['auto', '*'],
-      body: rows.map(({ label, value }) => [
-        { text: label, style: 'label' },
-        { text: value, font: 'Label', bold: true },
-      ]),
+      widths: ['auto', '*', 'auto', '*'],
+      body: inTwos(rows).map(([left, right]) => [...cells(left), ...cells(right)]),
     },
     layout: { ...lines, fillColor: () => '#eceaf0' },
   };
+}
+
+type Row = { readonly label: string; readonly value: string };
+const cells = (row: Row | undefined): TableCell[] => [
+  { text: row?.label ?? '', style: 'label' },
+  { text: row?.value ?? '', font: 'Label', bold: true },
+];
+function inTwos(rows: readonly Row[]): (readonly [Row | undefined, Row | undefined])[] {
+  const half = Math.ceil(rows.length / 2);
+  return rows.slice(0, half).map((row, i) => [row, rows[half + i]] as const);
 }
 
 /** A heading with points under it; nothing when there are none. */
@@ -135,6 +168,7 @@ export function table(
     {
       table: {
         headerRows: 1,
+        keepWithHeaderRows: 1,
         dontBreakRows: true,
         widths,
         body: [head.map((text) => ({ text, style: 'label' })), ...rows],

@@ -18,9 +18,12 @@ const PRINTS: Readonly<Record<Paper, (paper: JobPaper) => Promise<Buffer>>> = {
 export default async function work(errand: Errand): Promise<Answer> {
   const log: Entry[] = must(readLog(errand.log));
   if (errand.kind === 'replay') return { kind: 'replayed', refused: replay(log) };
-  const { paper, units, address, shop } = errand;
+  const { paper, units, address, shop, code } = errand;
   try {
-    const pdf = await PRINTS[paper]({ log, state: must(fold(log)), units, address, shop });
+    const pdf = await PRINTS[paper]({
+      ...{ log, state: must(fold(log)), units, address, shop },
+      ...(code === undefined ? {} : { code }),
+    });
     return { kind: 'printed', pdf };
   } catch (error) {
     if (error instanceof Refusal) return { kind: 'refused', problem: error.problem };

@@ -26,7 +26,7 @@ describe('papers', () => {
       jobId: job,
       version: 2,
       units: 'SI',
-      address: 'http://shop/x',
+      site: 'http://shop',
     } as const;
     const [first, second] = await Promise.all([
       printer.print(asked),

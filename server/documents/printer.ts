@@ -3,6 +3,7 @@ import type { JobId } from '@dusk-wren/core/job';
 import type { AnyProblem } from '@dusk-wren/contract';
 import { Piscina } from 'piscina';
 import { Refusal } from '../refusal';
+import { codesOf, writtenCode } from './paper-code';
 import { loadRawLog } from '../database/job-log';
 
 export const PAPERS = ['certificate', 'isolation', 'job-sheet'] as const;
@@ -13,8 +14,8 @@ interface Asked {
   readonly jobId: JobId;
   readonly version: number;
   readonly units: UnitSystem;
-  /** Where the job lives, for the QR code. */
-  readonly address: string;
+  /** Where this shop is found. */
+  readonly site: string;
 }
 
 /** What the worker is asked: a paper of a job, or what of a log from elsewhere would have been refused here. */
@@ -25,6 +26,8 @@ export type Errand =
       readonly log: readonly unknown[];
       readonly units: UnitSystem;
       readonly address: string;
+      /** Of a signed certificate: by it the paper is held against its record. */
+      readonly code?: string;
       readonly shop: string;
     }
   | { readonly kind: 'replay'; readonly log: readonly unknown[] };
@@ -59,12 +62,18 @@ export class Printer {
 
   constructor(private readonly shop: string) {}
 
-  async print({ paper, jobId, version, units, address }: Asked): Promise<Buffer> {
+  async print({ paper, jobId, version, units, site }: Asked): Promise<Buffer> {
     const name = [paper, jobId, version, units].join(' ');
     const before = this.kept.get(name);
     if (before) return before;
     const log = await loadRawLog(jobId, 0);
-    const answer = await this.ask({ kind: 'print', paper, log, units, address, shop: this.shop });
+    const signed = paper === 'certificate' ? codesOf(jobId, log).at(-1) : undefined;
+    const code = signed && writtenCode(signed.code);
+    const address = code === undefined ? `${site}/jobs/${jobId}` : `${site}/papers/${code}`;
+    const answer = await this.ask({
+      ...{ kind: 'print' as const, paper, log, units, address, shop: this.shop },
+      ...(code === undefined ? {} : { code }),
+    });
     if (answer.kind !== 'printed') throw new Error('the printer answered something else');
     const pdf = Buffer.from(answer.pdf);
     this.keep(name, pdf);

@@ -1,3 +1,4 @@
+import type { paperCodeView } from '@dusk-wren/contract';
 import { jobId } from '@dusk-wren/core/job';
 import { Router } from 'express';
 import { z } from 'zod';
@@ -5,6 +6,10 @@ import type { Config } from '../config';
 import { exportJob } from '../documents/job-export';
 import { PAPERS, type Printer } from '../documents/printer';
 import { findJob } from '../database/jobs';
+import { loadRawLog } from '../database/job-log';
+import { findPaper } from '../database/papers';
+import { codesOf, readCode, writtenCode } from '../documents/paper-code';
+import { Refusal } from '../refusal';
 import { read } from './read';
 
 const systemQuery = z.strictObject({ units: z.enum(['US', 'SI']).default('US') });
@@ -17,14 +22,30 @@ export function paperRoutes(printer: Printer, config: Config): Router {
       const id = read(jobId, request.params['id']);
       const { units } = read(systemQuery, request.query);
       const row = await findJob(id);
-      const address = `${config.PUBLIC_URL}/jobs/${id}`;
-      const pdf = await printer.print({ paper, jobId: id, version: row.version, units, address });
+      const pdf = await printer.print({
+        ...{ paper, jobId: id, units },
+        version: row.version,
+        site: config.PUBLIC_URL,
+      });
       response
         .type('application/pdf')
         .set('content-disposition', `inline; filename="${fileName(row.tag)}-${paper}.pdf"`)
         .send(pdf);
     });
   }
+
+  router.get('/jobs/:id/paper-code', async (request, response) => {
+    const { id } = await findJob(read(jobId, request.params.id));
+    const code = codesOf(id, await loadRawLog(id, 0)).at(-1)?.code;
+    const answer: z.output<typeof paperCodeView> = { code: code ? writtenCode(code) : null };
+    response.json(answer);
+  });
+  router.get('/papers/:code', async (request, response) => {
+    const code = readCode(read(z.string().max(60), request.params.code));
+    if (!code)
+      throw new Refusal({ code: 'not-found', what: 'code: it has twenty figures and letters from A to F' });
+    response.json(await findPaper(code));
+  });
 
   router.get('/jobs/:id/export.json', async (request, response) => {
     const row = await findJob(read(jobId, request.params.id));

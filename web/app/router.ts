@@ -53,6 +53,12 @@ export const router = createRouter({
       props: true,
       meta: { title: 'Tray labels' },
     },
+    {
+      path: '/papers/:code?',
+      component: () => import('../pages/PaperPage.vue'),
+      props: true,
+      meta: { title: 'A paper and its record' },
+    },
     { path: '/store', component: () => import('../pages/StockPage.vue'), meta: { title: 'Store' } },
     { path: '/workings', component: () => import('../pages/WorkingsPage.vue'), meta: { title: 'Workings' } },
     {

@@ -35,7 +35,12 @@ const seen = computed(() =>
       <ul>
         <li v-for="each in seen.figures" :key="each.what" class="label">
           <ContactRing :verdict="each.meets ? 'fit' : 'rework'" :size="18" />
-          <span>{{ each.what }}: {{ each.value }}</span>
+          <span
+            >{{ each.what }}: {{ each.value
+            }}<template v-if="each.limit"
+              ><span class="muted">, wanted {{ each.limit }}</span></template
+            ></span
+          >
         </li>
       </ul>
     </section>

@@ -1,12 +1,16 @@
 <script setup lang="ts">
+import { paperCodeView } from '@dusk-wren/contract';
 import { certificate } from '@dusk-wren/core/certificate';
 import { formatNumber, valueIn, type Torque } from '@dusk-wren/core/quantity';
+import { useQuery } from '@pinia/colada';
 import { computed } from 'vue';
+import { call } from '../api/client';
 import { sayDay, sayTime } from '../parts/dates';
 import StrokeSheetPlot from '../charts/StrokeSheetPlot.vue';
 import KeptCurvePlot from '../charts/KeptCurvePlot.vue';
 import RunoutPlot from '../charts/RunoutPlot.vue';
 import RingPairs from '../drawings/RingPairs.vue';
+import AtAGlance from '../certificate/AtAGlance.vue';
 import ContactRing from '../parts/ContactRing.vue';
 import NamePlate from '../parts/NamePlate.vue';
 import { useOpenJob } from '../stores/open-job';
@@ -21,6 +25,13 @@ const { show, parts } = preferences;
 const inUnit = (torque: Torque, target: Torque) =>
   formatNumber(valueIn(torque, parts(target).unit === 'N·m' ? 'N·m' : 'lbf·ft'), 1);
 const paper = computed(() => job.state && certificate(job.state, job.entries, preferences.units));
+/** Once it is signed. */
+const { data: printed } = useQuery({
+  key: () => ['paper-code', props.id, paper.value?.signed?.at ?? ''],
+  query: () => call(`/jobs/${props.id}/paper-code`, paperCodeView),
+  enabled: () => paper.value?.signed !== undefined,
+});
+const code = computed(() => (paper.value?.signed ? printed.value?.code : undefined));
 const RING = (verdict: string) =>
   (['fit', 'rework', 'renew', 'ask', 'condemn'] as const).find((each) => each === verdict) ?? 'not yet';
 </script>
@@ -39,6 +50,10 @@ const RING = (verdict: string) =>
           {{ sayTime(paper.signed.at) }}. Next due {{ sayDay(paper.signed.nextDue) }}.
         </p>
         <p v-else class="label ask"><ContactRing verdict="ask" /> Draft: not signed yet.</p>
+        <p v-if="code" class="label">
+          <router-link :to="`/papers/${code}`">Code {{ code }}</router-link>
+          <span class="muted"> by it a printed paper is held against this record.</span>
+        </p>
         <p v-if="paper.simulated" class="label muted">Some readings come from simulated instruments.</p>
       </div>
       <nav class="label no-print">
@@ -58,6 +73,7 @@ const RING = (verdict: string) =>
         <dd>{{ line.value }}</dd>
       </div>
     </dl>
+    <AtAGlance :glance="paper.glance" />
     <section v-if="paper.pairs.length > 0">
       <h2>Before and after</h2>
       <table class="pairs">

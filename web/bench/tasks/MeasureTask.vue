@@ -3,7 +3,15 @@ import { mdiCheck } from '@mdi/js';
 import type { Watched } from '@dusk-wren/core/isolation';
 import { counts, onStep, type InstrumentId } from '@dusk-wren/core/job';
 import type { PlannedStep } from '@dusk-wren/core/plan';
-import { apartBy, meansOf, meets, standsAs, type MeasureAsk, type TaskOf } from '@dusk-wren/core/task';
+import {
+  apartBy,
+  meansOf,
+  meets,
+  standsAs,
+  wantedWords,
+  type MeasureAsk,
+  type TaskOf,
+} from '@dusk-wren/core/task';
 import { parseQuantity, si, valueIn, type Quantity } from '@dusk-wren/core/quantity';
 import { computed, nextTick, reactive, ref, useTemplateRef } from 'vue';
 import { toEmptyField } from '../../keys/fields';
@@ -61,14 +69,7 @@ const byHandFolded = computed(
   () => props.task.live !== undefined && props.task.asks.length > MOST_SHOWN && !unfolded.value,
 );
 
-/** The figures that it must lie between, or below. */
-function wantedWords({ mustBe }: Pick<MeasureAsk, 'mustBe'>): string {
-  if (mustBe === undefined || mustBe === 'zero') return '';
-  if ('below' in mustBe) return `below ${show(mustBe.below)}`;
-  if ('atLeast' in mustBe) return `at least ${show(mustBe.atLeast)}`;
-  const [from, to] = [show(mustBe.from), show(mustBe.to)];
-  return from === to ? from : `${from} to ${to}`;
-}
+const wanted = ({ mustBe }: Pick<MeasureAsk, 'mustBe'>) => wantedWords(mustBe, show);
 
 /** What is wrong with a reading that is not what the step asks for. */
 function offWords({ mustBe }: MeasureAsk): string {
@@ -96,7 +97,7 @@ const means = computed(() => {
   return meansOf(props.task, values).map(({ mean, value }) => ({
     what: mean.what,
     value,
-    wanted: wantedWords(mean),
+    wanted: wanted(mean),
     isIn: meets(mean, value),
   }));
 });
@@ -209,7 +210,7 @@ function fromGauge(value: Quantity, readBy: InstrumentId, watched: readonly Watc
         ><ContactRing v-if="standing(ask)" :verdict="standing(ask) === 'as it was' ? 'fit' : 'ask'" /> was
         {{ wasShown(ask) }} <b>{{ difference(ask) }}</b></span
       >
-      <span v-if="wantedWords(ask)" class="label muted was">wanted {{ wantedWords(ask) }}</span>
+      <span v-if="wanted(ask)" class="label muted was">wanted {{ wanted(ask) }}</span>
       <span v-if="taken(ask) && isOff(ask) && ask !== onGauge" class="problem" role="alert"
         >{{ shown(ask) }}: {{ offWords(ask) }}</span
       >
@@ -220,14 +221,14 @@ function fromGauge(value: Quantity, readBy: InstrumentId, watched: readonly Watc
       >
     </div>
     <p
-      v-for="{ what, value, wanted, isIn } in means"
+      v-for="{ what, value, wanted: within, isIn } in means"
       :key="what"
       class="mean"
       :class="isIn ? 'fit' : 'rework'"
     >
       <ContactRing :verdict="isIn ? 'fit' : 'rework'" :size="24" />
       <span class="label">{{ what }}, the mean of both ways</span> <b class="number">{{ show(value) }}</b>
-      <span v-if="wanted" class="label muted">wanted {{ wanted }}</span>
+      <span v-if="within" class="label muted">wanted {{ within }}</span>
     </p>
     <p v-if="apart && task.agree" class="problem" role="alert">
       {{ show(apart) }} apart, {{ show(task.agree.within) }} at most: again, until they agree; else look
