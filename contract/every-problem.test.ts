@@ -84,6 +84,7 @@ const SAMPLES: { [C in AnyProblemCode]: [Extract<AnyProblem, { code: C }>, RegEx
   'entry.unknown': [{ code: 'entry.unknown', seq: 7 }, /Entry 7/],
   'entry.fixed': [{ code: 'entry.fixed', seq: 7, why: 'it is old' }, /cannot be struck: it is old/],
   'hold.wrong-role': [{ code: 'hold.wrong-role', role: 'technician' }, /Only an inspector/],
+  'reading.own': [{ code: 'reading.own', person: 'Ada' }, /Ada read it the first time/],
   'hold.own-work': [{ code: 'hold.own-work', person: 'Ada' }, /Ada did some of this work/],
   'hold.asks-open': [{ code: 'hold.asks-open', parts: ['gland'] }, /Still to be decided: gland/],
   'role.not-allowed': [

@@ -44,6 +44,7 @@ export const STATUS: Readonly<Record<AnyProblemCode, number>> = {
   'entry.unfounded': REFUSED,
   'hold.wrong-role': 403,
   'hold.own-work': 403,
+  'reading.own': 403,
   'hold.asks-open': REFUSED,
   'role.not-allowed': 403,
   'lock.elsewhere': REFUSED,

@@ -66,6 +66,8 @@ export const WORDING: Words = {
   'entry.unfounded': ({ seq }) =>
     `Entry ${seq} does not follow from anything that could have been done at that point.`,
   'hold.wrong-role': ({ role }) => `Only an inspector releases a hold; you are signed in as ${role}.`,
+  'reading.own': ({ person }) =>
+    `${person} read it the first time: it is read again by somebody else, who signs in for it.`,
   'hold.own-work': ({ person }) => `${person} did some of this work: another inspector must release it.`,
   'hold.asks-open': ({ parts }) => `Still to be decided: ${parts.join(', ')}. The hold stays until then.`,
   'role.not-allowed': ({ role, wanted }) =>

@@ -3,7 +3,7 @@ import { psig } from '@dusk-wren/core/quantity';
 import { defaultValve, type ConstructionId } from '@dusk-wren/core/valve';
 import { nothingSerious } from './axe';
 import { inHand, openSheet, signIn, title } from './bench';
-import { openNamed } from './own-job';
+import { openNamed, openOn } from './own-job';
 import { workTo } from './plain';
 import { tooSmall } from './sizes';
 
@@ -145,4 +145,36 @@ test('a cylinder valve is balanced: mid-travel by the zero, both gauges to three
   await expect(title(page)).toHaveText(/^Span, then zero/);
   expect(advised[0]).toMatch(/^Zero screw/);
   expect(advised.some((words) => /^Relay nozzle: .*75 %/.test(words))).toBe(true);
+});
+
+test('a regulator is set at a steady flow by its screw, and its lock-up watched by the clock', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  await signIn(page, 'Ines Okoro');
+  await openOn(page, defaultValve('regulator-self-acting'), { place: 'bare' });
+  const advised: string[] = [];
+  await test.step('its screw is turned as advised until its outlet stands within 2 %', async () => {
+    await workTo(page, /^Set by gauge/);
+    const screw = inHand(page).locator('.screw');
+    for (let round = 0; round < 8 && /^Set by gauge/.test(await title(page).innerText()); round++) {
+      await button(page, /^(Inlet on|Watch it again)/).click();
+      await button(page, 'Keep what it reads').click({ timeout: 30_000 });
+      await expect(async () => {
+        const isDone = !/^Set by gauge/.test(await title(page).innerText());
+        expect(isDone || (await screw.locator('.lamp').count()) > 0).toBe(true);
+      }).toPass();
+      if ((await screw.locator('.lamp').count()) === 0) break;
+      advised.push(await screw.locator('p').first().innerText());
+      await screw.locator('.lamp').click();
+      await expect(screw.getByText(/turned since it was read/)).toBeVisible();
+    }
+    await expect(title(page)).not.toHaveText(/^Set by gauge/);
+  });
+  await test.step('shut: a minute, and five more; both figures are taken by the clock', async () => {
+    await workTo(page, /^Lock-up/);
+    await button(page, /^Shut the outlet/).click();
+    await button(page, 'Keep what it reads').click({ timeout: 60_000 });
+    await expect(title(page)).not.toHaveText(/^Lock-up/);
+  });
 });

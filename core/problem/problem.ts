@@ -40,6 +40,7 @@ export type Problem =
   | { code: 'entry.unfounded'; seq: number }
   | { code: 'hold.wrong-role'; role: string }
   | { code: 'hold.own-work'; person: string }
+  | { code: 'reading.own'; person: string }
   | { code: 'hold.asks-open'; parts: string[] }
   | { code: 'role.not-allowed'; role: string; wanted: string[] }
   | { code: 'unit.does-not-fit'; unit: string; valve: string }

@@ -12,6 +12,7 @@ export {
   type ReliefSample,
 } from './relief-on-rig';
 export * from './control-valve';
+export { regulatorRun, type RegulatorCondition } from './regulator';
 export { dumpHeads, waterLegRun, type DumpValve } from './water-leg';
 export { ventGauge } from './vent-gauge';
 export { recordStroke, strokeCsv, USUAL_RIG, type StrokeRig, type StrokeSamples } from './stroke-recording';

@@ -96,6 +96,7 @@ export const plainly = (task: Task, hands: Hands): readonly PlainCommand[] =>
   taskKind(task).plainly(task, hands);
 
 export { boltProgress, type BoltProgress, type ClickVerdict, type JudgedClick } from './bolt-up';
+export { noteOf } from './do';
 export type { LapsAgainst } from './lapping';
 export type { LookChoice } from './look';
 export { screwsOf, type Live } from './live';
@@ -109,6 +110,7 @@ export {
   type Stroked,
   type StrokedRead,
 } from './stroked';
+export { regulatedAdvice, type Regulated } from './regulated';
 export {
   RESPONSE,
   RESPONSE_STEPS,
@@ -131,7 +133,8 @@ export { meets } from './meets';
 export type { MeanOf, MeasureAsk, Wanted } from './measure-ask';
 export type { MeasureTask } from './measure';
 export type { PackingTask } from './packing';
-export { outcomeOf, passed, type TestOutcome } from './pressure-test';
+export { leakCauses, type LeakCause } from './leak-causes';
+export { asFlow, outcomeOf, passed, type TestOutcome } from './pressure-test';
 export { wantedRound, type RoundAsk, type WayRoundTask } from './way-round';
 export type { Shown } from './shown';
 export { StepFacts, type Hands, type PlainCommand } from './task-kind';

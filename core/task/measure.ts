@@ -16,6 +16,8 @@ export interface MeasureTask {
   readonly shown?: Shown;
   /** Read live from an instrument, and brought to its aim by a screw. */
   readonly live?: Live;
+  /** Read by somebody else than whoever read that step. */
+  readonly otherThan?: string;
   /** What readings taken both ways make together. */
   readonly means?: readonly MeanOf[];
   /** Readings that must agree: no further apart than this. */
@@ -40,13 +42,14 @@ export const measureTask: TaskKind<MeasureTask> = {
     const last = isWhole ? taken.sort((a, b) => a.seq - b.seq).at(-1) : undefined;
     return last ?? (facts.optional ? facts.byHand() : undefined);
   },
-  plainly: ({ asks }, { step, reading, instrument }) =>
+  plainly: ({ asks, otherThan }, { step, reading, instrument }) =>
     asks.map((ask) => {
       const value = reading(ask);
       const readBy = instrument(ask.instrument === 'gauge' ? 'gauge' : 'caliper');
       const watched = ask.mustBe !== undefined && ask.instrument === 'gauge' && readBy !== 'hand';
       return {
         kind: 'take-measurement',
+        ...(otherThan === undefined ? {} : { by: 'second technician' as const }),
         body: { step, what: ask.what, value, readBy, ...(watched ? { watched: stoodAt(value) } : {}) },
       };
     }),

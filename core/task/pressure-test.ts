@@ -1,5 +1,6 @@
 import { counts, type EntryOf, type PressureTest } from '../job';
-import { isWithin, si, type GaugePressure, type Leak, type Time } from '../quantity';
+import { isWithin, si, type Flow, type GaugePressure, type Leak, type Time, type Volume } from '../quantity';
+import { leakConvert, type BubbleTube } from '../workings';
 import type { Shown } from './shown';
 import type { TaskKind } from './task-kind';
 
@@ -14,6 +15,10 @@ export interface PressureTestTask {
   readonly hold: Time;
   /** The most it may leak, with what is counted. */
   readonly allowed: Leak;
+  /** The tube that bubbles are counted from. */
+  readonly tube?: BubbleTube;
+  /** What is under gas, as its size lets one think. */
+  readonly volume?: Volume;
   readonly shown: Shown;
 }
 
@@ -38,6 +43,17 @@ export const pressureTestTask: TaskKind<PressureTestTask> = {
     },
   ],
 };
+
+/** A leak as a flow: a bubble is that of its own tube, and of no other. */
+export function asFlow({ perMinute, of }: Leak, tube: BubbleTube | undefined): Flow | undefined {
+  if (of === 'mL' || perMinute === 0) return undefined;
+  const worked = leakConvert.work(
+    of === 'drops'
+      ? { dropsPerMinute: perMinute }
+      : { bubblesPerMinute: perMinute, ...(tube ? { tube } : {}) },
+  );
+  return worked.ok ? worked.value.result.flow : undefined;
+}
 
 /** What came of a pressure test; only one that was run as asked says anything of the valve. */
 export type TestOutcome = 'holds' | 'leaks' | 'pressure too low' | 'pressure too high' | 'hold too short';

@@ -38,7 +38,7 @@ export class StepFacts {
 export interface PlainCommand {
   readonly kind: string;
   readonly body: object;
-  readonly by?: Role;
+  readonly by?: Role | 'second technician';
 }
 
 /** What leaks is read for, and what is counted there. */

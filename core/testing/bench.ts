@@ -26,7 +26,7 @@ import {
 import { USUAL_RULES, type SiteRules } from '../inspection';
 import { plan, type Plan, type PlannedStep } from '../plan';
 import { must, type Problem } from '../problem';
-import { plainly, type Hands } from '../task';
+import { plainly, type Hands, type PlainCommand } from '../task';
 import { closureOf, defaultValve, type MakersSheet, type ShelfUnitKind, type Valve } from '../valve';
 import { plainHands } from './plain-hands';
 
@@ -38,6 +38,7 @@ export function person(n: number, role: Role, name = `${role} ${n}`): PersonStam
 }
 
 export const TECHNICIAN = person(1, 'technician');
+export const SECOND = person(4, 'technician');
 export const INSPECTOR = person(2, 'inspector');
 export const LEAD = person(3, 'lead');
 export const DIAL = instrumentId.parse(id(101));
@@ -91,8 +92,9 @@ function openedWith(
 }
 
 /** A job under test: commands go in, the log grows, refusals come back as values. */
-const WHO: Readonly<Record<Role, PersonStamp>> = {
+const WHO: Readonly<Record<NonNullable<PlainCommand['by']>, PersonStamp>> = {
   technician: TECHNICIAN,
+  'second technician': SECOND,
   inspector: INSPECTOR,
   lead: LEAD,
 };

@@ -32,6 +32,7 @@ import { isThere } from './where';
 
 export interface Cast {
   technician: PersonStamp;
+  'second technician': PersonStamp;
   inspector: PersonStamp;
   lead: PersonStamp;
   instruments: Readonly<Record<string, InstrumentId>>;

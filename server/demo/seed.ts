@@ -76,7 +76,8 @@ export async function seedDemo(
       ...due,
     };
     const jobId = await openJobOn(sequelize, opening, technician, new Date(opened).toISOString());
-    const cast = { technician, inspector, lead, instruments, units };
+    const second = people.find(({ id, role }) => role === 'technician' && id !== technician.id) ?? inspector;
+    const cast = { technician, 'second technician': second, inspector, lead, instruments, units };
     await new Play(sequelize, jobId, story, cast, opened).run();
   }
   // Last, so that an interrupted playing is seen as such and starts over.

@@ -1,11 +1,15 @@
 import { checkOf } from '@dusk-wren/core/diagnosis';
 import { valveOf } from '@dusk-wren/core/job';
 import { seedFrom, sickValve } from '@dusk-wren/core/simulation';
+import type { Live } from '@dusk-wren/core/task';
 import { pause } from './pace';
 import { simulatedBench } from './simulated-bench';
 import type { Source } from './source';
 
 const MILLISECONDS_TO_READ = 600;
+
+/** What it reads live; the rest is read off a rig. */
+const BY_GAUGE_SET: readonly Live['kind'][] = ['stroked', 'swept', 'response'];
 
 /** Gauges on supply, signal, actuator and travel: of a valve that has something planted in it, and of one that is set up. */
 export const simulatedGaugeSet: Source = {
@@ -15,7 +19,10 @@ export const simulatedGaugeSet: Source = {
   async *read(work, stop, controls) {
     const { condition, state, check, rate, step } = work;
     const { task } = step;
-    if (task.kind === 'stroke-test' || (task.kind === 'measure' && task.live && task.live.kind !== 'pops'))
+    if (
+      task.kind === 'stroke-test' ||
+      (task.kind === 'measure' && task.live && BY_GAUGE_SET.includes(task.live.kind))
+    )
       yield* simulatedBench(work, controls, stop);
     const judge = check && checkOf(check).read;
     const valve = valveOf(state);

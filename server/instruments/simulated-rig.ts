@@ -1,6 +1,7 @@
 import { quantity, valueIn } from '@dusk-wren/core/quantity';
 import { chance, rigRun, seedFrom } from '@dusk-wren/core/simulation';
 import { pause } from './pace';
+import { simulatedRegulator } from './simulated-regulator';
 import { simulatedPops } from './simulated-pops';
 import type { Source } from './source';
 
@@ -19,6 +20,8 @@ export const simulatedRig: Source = {
     const { state, step, condition, plan, rate } = work;
     if (step.task.kind === 'measure' && step.task.live?.kind === 'pops')
       yield* simulatedPops(work, step.task.live, stop);
+    if (step.task.kind === 'measure' && step.task.live?.kind === 'regulated')
+      yield* simulatedRegulator(work, step.task.live, stop);
     if (step.task.kind !== 'pressure-test') return;
     const { pressure, hold, test, fluid, allowed } = step.task;
     const gap = test === 'seat' ? (condition.trapped[plan.openings - 1] ?? SOUND_GAP) : SOUND_GAP;

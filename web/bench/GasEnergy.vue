@@ -7,9 +7,14 @@ import WorkingPaper from '../parts/WorkingPaper.vue';
 import { usePreferences } from '../stores/preferences';
 
 /** What a test with gas stores, by the volume under it, and how far to stand from it. */
-const props = defineProps<{ pressure: GaugePressure }>();
+const props = defineProps<{
+  pressure: GaugePressure;
+  /** As its size lets one think, until somebody says what it is. */
+  volume?: Quantity<'volume'> | undefined;
+}>();
 const { show } = usePreferences();
-const volume = ref<Quantity<'volume'>>();
+const typed = ref<Quantity<'volume'>>();
+const volume = computed(() => typed.value ?? props.volume);
 const worked = computed(() => {
   if (!volume.value) return undefined;
   const answer = storedEnergy.work({ pressure: props.pressure, volume: volume.value });
@@ -23,8 +28,11 @@ const worked = computed(() => {
       Gas stores about a thousand times what water would. Fill what can be filled; say what volume is left
       under it.
     </p>
-    <QuantityField v-model="volume" label="Volume under gas" dimension="volume" example="0.5 L" optional />
+    <QuantityField v-model="typed" label="Volume under gas" dimension="volume" example="0.5 L" optional />
     <template v-if="worked">
+      <p v-if="!typed && volume" class="label muted">
+        Taken as {{ show(volume) }}, three bores long, until you say what it is:
+      </p>
       <p role="status">
         <b class="number">{{ show(worked.result.energy) }}</b> stored, with water
         <b class="number">{{ show(worked.result.waterEnergy) }}</b>. Stand at least

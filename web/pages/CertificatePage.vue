@@ -157,16 +157,16 @@ const RING = (verdict: string) =>
             </tr>
           </thead>
           <tbody>
-            <tr v-for="call in paper.calls" :key="call.part">
-              <td>{{ call.part }}</td>
-              <td :class="call.verdict" class="label nowrap">
-                <ContactRing :verdict="RING(call.verdict)" /> {{ call.verdict
-                }}<template v-if="call.method">: {{ call.method }}</template>
+            <tr v-for="called in paper.calls" :key="called.part">
+              <td>{{ called.part }}</td>
+              <td :class="called.verdict" class="label nowrap">
+                <ContactRing :verdict="RING(called.verdict)" /> {{ called.verdict
+                }}<template v-if="called.method">: {{ called.method }}</template>
               </td>
               <td>
-                {{ call.reason }}<template v-if="call.overruled">; {{ call.overruled }}</template>
+                {{ called.reason }}<template v-if="called.overruled">; {{ called.overruled }}</template>
               </td>
-              <td class="muted">{{ call.source }}</td>
+              <td class="muted">{{ called.source }}</td>
             </tr>
           </tbody>
         </table>

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { STEADY_FOR, steadiness, type Watched } from '../../isolation';
-import { instrumentId, type ReadBy } from '../../job';
+import { instrumentId, onStep, type ReadBy } from '../../job';
 import { issuesFromZod, ok, refuse, type Result } from '../../problem';
 import type { MeasureAsk } from '../../task';
 import { quantityOf, type Time } from '../../quantity';
@@ -24,6 +24,10 @@ export const takeMeasurement = defineCommand({
   decide: ({ step: id, what, value, readBy, watched = [] }, asked) => {
     const step = readyStep(asked, id, 'measure');
     if (!step.ok) return step;
+    const { otherThan } = step.value.task;
+    const readBefore = otherThan === undefined ? [] : onStep(asked.state, 'measured', otherThan);
+    if (readBefore.some(({ by }) => by.id === asked.person.id))
+      return refuse({ code: 'reading.own', person: asked.person.name });
     const ask = step.value.task.asks.find((each) => each.what === what);
     if (!ask)
       return refuse({

@@ -12,6 +12,7 @@ export const SCREWS = [
   'span screw',
   'relay nozzle',
   'spring adjuster',
+  'adjusting screw',
 ] as const;
 export type Screw = (typeof SCREWS)[number];
 

@@ -7,6 +7,7 @@ import {
   type GaugePressure,
   type Leak,
   type Time,
+  type Volume,
 } from '../../quantity';
 import {
   API_6A_HOLD_SECONDS,
@@ -97,7 +98,8 @@ export function closureTest(c: Context, { as, seat }: BySize): Task {
   const pressure = worked.ok ? worked.value.result.testPressure : undefined;
   if (!worked.ok || !pressure) return wants('pressureClass');
   const most = fluid === 'gas' ? psig(LOW_PRESSURE_CLOSURE_PSIG.high) : asked.result.shell;
-  return seatTestBy(worked.value, { fluid, pressure, most }, [
+  const tube = fluid === 'gas' ? { tube: 'iso-5208' as const, ...underGas(nps) } : {};
+  return seatTestBy(worked.value, { fluid, pressure, most, ...tube }, [
     `API 598 requires the ${required} closure test of a ${as} of this size and class; the other is as the buyer asks.`,
   ]);
 }
@@ -105,7 +107,7 @@ export function closureTest(c: Context, { as, seat }: BySize): Task {
 /** A seat tested by what its standard lets through, with the working beside it. */
 export function seatTestBy(
   worked: Shown & { readonly result: LeakAllowance },
-  asked: Pick<PressureTestTask, 'fluid' | 'pressure'> & { readonly most?: GaugePressure },
+  asked: Pick<PressureTestTask, 'fluid' | 'pressure' | 'tube' | 'volume'> & { readonly most?: GaugePressure },
   notes: string[] = [],
 ): Task {
   const { fluid, pressure, most } = asked;
@@ -168,7 +170,18 @@ export function leakClassTest({ features, valve }: Context): Task {
   if (!worked.ok || !pressure) return { kind: 'do' };
   const isByCapacity = tightness.class !== 'V' && tightness.class !== 'VI';
   const most = isByCapacity ? psig(CAPACITY_TEST_PSI.most) : undefined;
-  return seatTestBy(worked.value, { fluid, pressure, ...(most ? { most } : {}) });
+  return seatTestBy(worked.value, {
+    ...{ fluid, pressure },
+    ...(most ? { most } : {}),
+    ...(fluid === 'gas' ? { tube: 'class-vi', ...underGas(valve.nps) } : {}),
+  });
+}
+
+/** A body between its blinds holds about three bores in length (common practice): what is under gas until somebody measures it. */
+const BORES_LONG = 3;
+export function underGas(nps: number | undefined): { readonly volume?: Volume } {
+  if (nps === undefined) return {};
+  return { volume: quantity('volume', (Math.PI / 4) * nps ** 2 * BORES_LONG * nps, 'in³') };
 }
 
 export const wants = (...ids: DetailId[]): Task & { kind: 'wants' } => ({ kind: 'wants', wants: ids });

@@ -2,13 +2,13 @@ import { psig, quantity, valueIn, type GaugePressure } from '../../quantity';
 import { CODE_OF_STAMP, mediumOf, POP_SPREAD, type HazardousMedium } from '../../standards';
 import type { Live, MeasureAsk, MeasureTask, Task } from '../../task';
 import { leakAllowance, reliefSet } from '../../workings';
-import { onStep } from '../../job';
+import { measuredLast, onStep } from '../../job';
 import { CAUTIONS } from '../cautions';
 import type { Context } from '../draft';
 import { stepName } from '../relations';
 import type { ToolName } from '../tools';
 import { pressureAsk } from './asks';
-import { seatTestBy, wants } from './pressure-tasks';
+import { seatTestBy, underGas, wants } from './pressure-tasks';
 
 /** Where the cold differential test pressure is kept. */
 export const RELIEF_SET = stepName('setup.set');
@@ -71,13 +71,42 @@ export function letDownAfter({ place }: Context, task: Task): Task {
 }
 
 /** The cold differential test pressure, as worked from the set pressure: back pressure and temperature are in it. */
-export function coldSetTask(c: Context): Task {
-  if (!c.valve.plate?.setPressure) return wants('setPressure');
+export function coldSetTask(c: Context, isCorrected: boolean): Task {
+  const { setPressure, stamp } = c.valve.plate ?? {};
+  if (!setPressure) return wants('setPressure');
+  // A balanced bellows and a pilot are not corrected for back pressure; what varies or builds up never is.
+  const backPressure = measuredLast(c.state, BACK_PRESSURE, 'gauge pressure');
+  const temperature = measuredLast(c.state, TEMPERATURE, 'ratio');
+  const isKnown = temperature !== undefined && (backPressure !== undefined || !isCorrected);
+  const worked = isKnown
+    ? reliefSet.work({
+        setPressure,
+        code: stamp ? CODE_OF_STAMP[stamp] : 'VIII',
+        temperatureFactor: valueIn(temperature, ''),
+        ...(backPressure && isCorrected ? { backPressure } : {}),
+      })
+    : undefined;
+  const psi = worked?.ok ? valueIn(worked.value.result.coldSet, 'psig') : undefined;
   return {
     kind: 'measure',
-    asks: [pressureAsk(COLD_SET, shareOfSet(c, 1))],
+    asks: [
+      ...(isCorrected ? [{ ...pressureAsk(BACK_PRESSURE, '0 psig'), orNought: true as const }] : []),
+      { what: TEMPERATURE, dimension: 'ratio', example: '1' },
+      psi === undefined
+        ? pressureAsk(COLD_SET, shareOfSet(c, 1))
+        : {
+            ...pressureAsk(COLD_SET, `${Math.round(psi * 10) / 10} psig`),
+            mustBe: { from: psig(psi * (1 - SAME_SET)), to: psig(psi * (1 + SAME_SET)) },
+          },
+    ],
+    ...(worked?.ok ? { shown: worked.value } : {}),
   };
 }
+
+const BACK_PRESSURE = 'constant superimposed back pressure';
+const TEMPERATURE = 'temperature factor of the maker';
+/** What was computed, and what is written beside it: the same within the rounding of a gauge. */
+const SAME_SET = 0.005;
 
 /** Pops within the tolerance of the code, and of each other; reseat below them. */
 export function popsTask(c: Context): Task {
@@ -150,5 +179,6 @@ export function tightnessTask(c: Context): Task {
   if (!worked.ok || !pressure) return wants(fluid === 'gas' ? 'orifice' : 'nps');
   // Nearer to its set pressure it simmers.
   const most = psig((valueIn(pressure, 'psig') + valueIn(aim, 'psig')) / 2);
-  return seatTestBy(worked.value, { fluid, pressure, most });
+  const tube = fluid === 'gas' ? { tube: 'api-527' as const, ...underGas(nps) } : {};
+  return seatTestBy(worked.value, { fluid, pressure, most, ...tube });
 }

@@ -321,7 +321,7 @@ function set(c: Context, { balancedBy, pilot }: ReliefDisc): Draft[] {
         caution: CAUTIONS.relief,
         tools: [sourceOf(c)],
         parts: ['compression screw'],
-        task: letDownAfter(c, coldSetTask(c)),
+        task: letDownAfter(c, coldSetTask(c, balancedBy === 'nothing' && !pilot)),
         minutes: 15,
       },
       {
@@ -385,9 +385,16 @@ function set(c: Context, { balancedBy, pilot }: ReliefDisc): Draft[] {
       {
         id: 'test.seal',
         title: 'Gag out; cap, lever, seal',
-        why: 'A gag left in is no valve. Sealed by whoever set it, with their mark.',
+        why: 'A gag left in is no valve. Sealed by whoever may, with their mark: where the law asks for an authorised repairer, by nobody else.',
         caution: CAUTIONS.relief,
-        task: { kind: 'do', writes: 'number of the seal, who sealed it, and that no gag is in' },
+        task: {
+          kind: 'do',
+          writes: [
+            'number of the seal',
+            'sealed by, and by what authority',
+            'gag and test plugs out, how many',
+          ],
+        },
         on: ['cap gasket', 'cap', ...(c.has('lifting lever') ? (['lifting lever'] as const) : []), 'seal'],
         minutes: 5,
       },

@@ -1,6 +1,7 @@
-import { psig, valueIn } from '../../quantity';
-import type { MeasureAsk } from '../../task';
-import { pressureAsk } from '../blocks/asks';
+import { onStep } from '../../job';
+import { formatExactly, psig, thou, valueIn, type Quantity } from '../../quantity';
+import type { MeasureAsk, MeasureTask } from '../../task';
+import { lengthAsk, pressureAsk } from '../blocks/asks';
 import { CAUTIONS } from '../cautions';
 import { feature, type Context, type Draft } from '../draft';
 import { proving, rebuild, sequence, setUp, strip } from '../sequence';
@@ -176,15 +177,23 @@ function proved(c: Context): Draft[] {
   return [
     ...sequence(c, setUp(SHEAR), [
       {
-        id: 'setup.pin-check',
-        title: 'Second person reads pin size, alloy and set pressure against the table',
-        why: 'The only setting there is.',
+        id: PIN_READ,
+        title: 'Read size and number of the pins, and the set pressure they stand for in the table',
+        why: 'The only setting there is. Alloy as the table has it: the word on the bag, not the colour of the pin.',
         caution: CAUTIONS.relief,
         parts: ['shear pin'],
-        task: {
-          kind: 'do',
-          writes: 'size, alloy, how many pins and the set pressure, and who read them with you',
-        },
+        tools: ['caliper'],
+        task: taken(...pinAsks(c)),
+        minutes: 3,
+      },
+      {
+        id: 'setup.pin-check',
+        title: 'Somebody else reads them again, against the same table',
+        why: 'Both must have read the same: a pin one size up has killed people.',
+        caution: CAUTIONS.relief,
+        parts: ['shear pin'],
+        tools: ['caliper'],
+        task: readAgain(c),
         minutes: 4,
       },
     ]),
@@ -201,6 +210,41 @@ function proved(c: Context): Draft[] {
     ]),
   ];
 }
+
+const PIN_READ = stepName('setup.pin-read');
+
+/** What is read of the pins. The pressure must be the one that the pump is protected at, where the plate says it. */
+function pinAsks({ valve }: Context): MeasureAsk[] {
+  const set = valve.plate?.setPressure;
+  return [
+    lengthAsk('diameter of the shear pin', '0.188 in'),
+    countAsk('pins fitted', '1 piece'),
+    {
+      what: 'set pressure in the pin table',
+      dimension: 'gauge pressure',
+      example: set ? formatExactly(set) : '3000 psig',
+      ...(set ? { mustBe: { from: set, to: set } } : {}),
+    },
+  ];
+}
+
+/** By another, and the same: a pin to two thou, the number and the pressure exactly. */
+function readAgain(c: Context): MeasureTask {
+  const first = c.idOf(PIN_READ);
+  const asks = pinAsks(c).map((ask): MeasureAsk => {
+    const read = measuredIn(c, first, ask.what);
+    if (!read) return { ...ask, was: first };
+    const by = (way: number): Quantity => ({
+      ...read,
+      value: read.value + (read.dimension === 'length' ? way * valueIn(SAME_PIN, read.unit) : 0),
+    });
+    return { ...ask, example: formatExactly(read), was: first, mustBe: { from: by(-1), to: by(1) } };
+  });
+  return { ...taken(...asks), otherThan: first };
+}
+const measuredIn = ({ state }: Context, step: string, what: string): Quantity | undefined =>
+  onStep(state, 'measured', step).findLast(({ body }) => body.what === what)?.body.value;
+const SAME_PIN = thou(2);
 
 /** Nine tenths of its set, as near as a gauge is read: nearer to it the pin is spent. */
 function heldUnderSet({ valve }: Context): MeasureAsk {

@@ -1,7 +1,7 @@
 import { measuredLast } from '../../job';
-import { capital, formatExactly, psig, valueIn } from '../../quantity';
+import { capital, formatExactly, psig, seconds, valueIn } from '../../quantity';
 import { REGULATOR_LIMITS } from '../../standards';
-import type { MeasureTask } from '../../task';
+import type { MeasureTask, Regulated } from '../../task';
 import type { SpringRegulator } from '../../valve';
 import { regulatorLockUp } from '../../workings';
 import { pressureAsk } from '../blocks/asks';
@@ -173,7 +173,16 @@ function setFlowing(c: Context): MeasureTask {
   if (!worked.ok) return taken(pressureAsk(FLOWING, '30 psig'));
   const { lowest: from, highest: to } = worked.value.result;
   const ask = { ...pressureAsk(FLOWING, formatExactly(wanted)), mustBe: { from, to } };
-  return { ...taken(ask), shown: worked.value };
+  return {
+    ...taken(ask),
+    shown: worked.value,
+    ...live(c, {
+      wanted,
+      outlet: 'flowing',
+      reads: [{ what: FLOWING, after: seconds(SETTLED) }],
+      screws: ['adjusting screw'],
+    }),
+  };
 }
 
 /** Shut, it rises a little and stands: at most so far after a minute, and no further after five more. */
@@ -196,8 +205,23 @@ function lockedUp(c: Context): MeasureTask {
       { ...pressureAsk(LATER, example), mustBe: { from: psig(0), to: creeps } },
     ),
     shown: worked.value,
+    ...live(c, {
+      wanted,
+      outlet: 'shut',
+      reads: [
+        { what: SHUT, after: seconds(60) },
+        { what: LATER, after: seconds(360) },
+      ],
+      screws: [],
+    }),
   };
 }
+
+/** Seconds for the outlet to come to rest at a steady flow. */
+const SETTLED = 15;
+/** On a rig it is read by itself; in its line by the gauge that is there. */
+const live = ({ place }: Context, regulated: Omit<Regulated, 'kind'>): Pick<MeasureTask, 'live'> =>
+  place === 'in line' ? {} : { live: { kind: 'regulated', ...regulated } };
 
 /** What a test gauge shows of a creep. */
 const CREEP_SHOWS_PSI = REGULATOR_LIMITS.creepShows / 6894.757;

@@ -23,6 +23,8 @@ import { line, shown } from '../frame/sheet';
 import type { Step, Working, Worked } from '../frame/working';
 
 const TUBES = ['class-vi', 'api-527', 'iso-5208'] as const;
+/** Tubes that bubbles are counted from, by their standard. */
+export type BubbleTube = (typeof TUBES)[number];
 /** Bubble of each standard's tube, mL. */
 const BUBBLE_ML: Readonly<Record<(typeof TUBES)[number], number>> = {
   'class-vi': CLASS_VI_BUBBLE_ML,

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { capital } from '@dusk-wren/core/quantity';
 import type { PlannedStep } from '@dusk-wren/core/plan';
-import type { TaskOf } from '@dusk-wren/core/task';
+import { noteOf, type TaskOf } from '@dusk-wren/core/task';
 import { computed } from 'vue';
 import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
@@ -10,25 +10,36 @@ import { useDraft } from '../../stores/drafts';
 import StepBar from '../StepBar.vue';
 import StepForm from '../StepForm.vue';
 
-/** A step that is simply done, with a word if there is one to say. */
+/** A step that is simply done, with a word if there is one to say, or with all that has to be written down. */
 const props = defineProps<{ step: PlannedStep; task: TaskOf<'do'> }>();
 const job = useJob();
-const note = useDraft('note');
-const label = computed(() =>
-  props.task.writes === undefined ? 'Note (may be left out)' : capital(props.task.writes),
-);
+const several = typeof props.task.writes === 'object' ? props.task.writes : undefined;
+const fields = (several ?? ['note']).map((what) => ({ what, text: useDraft(what) }));
+const label = (what: string): string => {
+  if (several) return capital(what);
+  return typeof props.task.writes === 'string' ? capital(props.task.writes) : 'Note (may be left out)';
+};
 /** What has to be written down first. */
-const lacking = computed(() =>
-  props.task.writes !== undefined && note.value.trim() === '' ? 'write it down first' : '',
-);
+const lacking = computed(() => {
+  if (props.task.writes === undefined) return '';
+  const empty = fields.filter(({ text }) => text.value.trim() === '');
+  if (empty.length === 0) return '';
+  return several ? `write down first: ${empty.map(({ what }) => what).join(', ')}` : 'write it down first';
+});
+const note = () => {
+  const written = fields.flatMap(({ what, text }) =>
+    text.value.trim() === '' ? [] : [[what, text.value.trim()] as const],
+  );
+  return several ? noteOf(written) : (written[0]?.[1] ?? '');
+};
 function done(notNeeded: boolean): void {
-  const text = note.value.trim();
+  const text = note();
   const body = {
     step: props.step.id,
     ...(text ? { note: text } : {}),
     ...(notNeeded ? { notNeeded: true as const } : {}),
   };
-  if (job.act({ kind: 'do-step', body })) note.value = '';
+  if (job.act({ kind: 'do-step', body })) for (const field of fields) field.text.value = '';
 }
 useKeys([
   { key: 'enter', label: 'Step done', run: () => done(false), when: () => lacking.value === '' },
@@ -38,7 +49,13 @@ useKeys([
 
 <template>
   <StepForm @send="done(false)">
-    <v-text-field v-model="note" :label="label" maxlength="400" />
+    <v-text-field
+      v-for="{ what, text } in fields"
+      :key="what"
+      v-model="text.value"
+      :label="label(what)"
+      :maxlength="several ? 120 : 400"
+    />
     <StepBar>
       <BenchButton lamp hint="enter" :disabled="lacking !== ''" :lacking="lacking" @press="done(false)"
         >Done</BenchButton

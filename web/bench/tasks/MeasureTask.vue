@@ -25,6 +25,7 @@ import JudgedFigures from '../JudgedFigures.vue';
 import StepBar from '../StepBar.vue';
 import PopRig from './PopRig.vue';
 import StrokedFigures from './StrokedFigures.vue';
+import RegulatorBench from './RegulatorBench.vue';
 import ResponseBench from './ResponseBench.vue';
 import SweptBench from './SweptBench.vue';
 import NotAtZero from './NotAtZero.vue';
@@ -181,6 +182,7 @@ function fromGauge(value: Quantity, readBy: InstrumentId, watched: readonly Watc
     <PopRig v-if="task.live?.kind === 'pops'" :step="step" :task="task" :live="task.live" />
     <StrokedFigures v-if="task.live?.kind === 'stroked'" :step="step" :task="task" :live="task.live" />
     <SweptBench v-if="task.live?.kind === 'swept'" :step="step" :task="task" :live="task.live" />
+    <RegulatorBench v-if="task.live?.kind === 'regulated'" :step="step" :task="task" :live="task.live" />
     <ResponseBench v-if="task.live?.kind === 'response'" :step="step" />
     <WrenchReading
       v-if="onWrench"

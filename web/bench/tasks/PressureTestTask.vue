@@ -2,7 +2,7 @@
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import type { ReadingMessage } from '@dusk-wren/contract';
 import { onStep, type InstrumentId } from '@dusk-wren/core/job';
-import { outcomeOf, type TaskOf, type TestOutcome } from '@dusk-wren/core/task';
+import { asFlow, outcomeOf, type TaskOf, type TestOutcome } from '@dusk-wren/core/task';
 import {
   formatLeak,
   capital,
@@ -23,6 +23,7 @@ import ContactRing from '../../parts/ContactRing.vue';
 import QuantityField from '../../parts/QuantityField.vue';
 import WorkingPaper from '../../parts/WorkingPaper.vue';
 import { useJob } from '../../stores/job';
+import LeakCauses from '../LeakCauses.vue';
 import GasEnergy from '../GasEnergy.vue';
 import StepBar from '../StepBar.vue';
 import './live-reading.css';
@@ -65,6 +66,9 @@ const outcome = computed((): TestOutcome =>
     props.task,
   ),
 );
+/** The same leak as a flow: by the bubble of its own tube. */
+const flow = computed(() => asFlow(leak.value, props.task.tube));
+const allowedFlow = computed(() => asFlow(props.task.allowed, props.task.tube));
 const said = (what: TestOutcome, found: Leak): string =>
   what === 'leaks' ? `Over: ${formatLeak(found)}` : capital(what);
 
@@ -85,6 +89,13 @@ function keepTyped(): void {
 function send(pressure: GaugePressure, hold: Time, found: Leak, readBy: InstrumentId | 'hand'): void {
   job.act({ kind: 'run-pressure-test', body: { step: props.step.id, pressure, hold, leak: found, readBy } });
 }
+/** It leaks now, or leaked when it was tried last. */
+const leaks = computed(() => {
+  const last = before.value.at(-1);
+  return now.value?.phase === 'done'
+    ? outcome.value === 'leaks'
+    : last !== undefined && outcomeOf(last.body, props.task) === 'leaks';
+});
 const before = computed(() => (job.state ? onStep(job.state, 'pressure-tested', props.step.id) : []));
 useKeys([{ key: 'enter', label: 'Keep this test', run: keep, when: () => now.value?.phase === 'done' }]);
 </script>
@@ -100,7 +111,8 @@ useKeys([{ key: 'enter', label: 'Keep this test', run: keep, when: () => now.val
         <span>for</span><b>{{ show(task.hold) }}</b>
       </li>
       <li>
-        <span>at most</span><b>{{ task.allowed.perMinute === 0 ? 'none' : formatLeak(task.allowed) }}</b>
+        <span>at most</span><b>{{ task.allowed.perMinute === 0 ? 'none' : formatLeak(task.allowed) }}</b
+        ><span v-if="allowedFlow" class="label">&nbsp;= {{ show(allowedFlow) }}</span>
       </li>
     </ul>
     <div class="live-rig">
@@ -126,6 +138,7 @@ useKeys([{ key: 'enter', label: 'Keep this test', run: keep, when: () => now.val
         <p class="leak number">
           {{ formatNumber(now?.leaked ?? 0, 1) }}
           <small>{{ of }} in {{ show(seconds(now?.held ?? 0)) }}</small>
+          <small v-if="flow" class="muted"> = {{ show(flow) }}</small>
         </p>
         <p
           v-if="now?.phase === 'done'"
@@ -152,7 +165,8 @@ useKeys([{ key: 'enter', label: 'Keep this test', run: keep, when: () => now.val
       }}</BenchButton>
       <BenchButton v-else @press="stop">Stop, pressure off</BenchButton>
     </StepBar>
-    <GasEnergy v-if="task.fluid === 'gas'" :pressure="task.pressure" />
+    <LeakCauses v-if="leaks" :task="task" />
+    <GasEnergy v-if="task.fluid === 'gas'" :pressure="task.pressure" :volume="task.volume" />
     <p v-for="entry in before" :key="entry.seq" class="problem">
       Tried before: {{ show(entry.body.pressure) }}, {{ said(outcomeOf(entry.body, task), entry.body.leak) }}.
     </p>

@@ -60,9 +60,9 @@ const waits = computed(() => advice.value !== undefined && since.value.includes(
 const turnsNext = computed(() => advice.value !== undefined && !waits.value);
 const { words, turn } = useTurnedScrew(
   () => props.step,
-  bench,
   () => advice.value,
   () => waits.value,
+  bench.turned,
 );
 /** Turned, it is read from its first point again. */
 function turned(turns: number): void {

@@ -110,9 +110,9 @@ const waits = computed(
 );
 const { words, turn } = useTurnedScrew(
   () => props.step,
-  bench,
   () => advice.value,
   () => waits.value,
+  bench.turned,
 );
 useKeys([{ key: 'enter', label: 'Keep what it reads', run: keep, when: () => figures.value.length > 0 }]);
 </script>

@@ -5,6 +5,9 @@ import { computed, ref, shallowRef } from 'vue';
 import { useReadings } from '../use-readings';
 
 type Sample = Extract<ReadingMessage, { kind: 'bench' }>;
+/** Screws that a valve on the bench has: what its simulation is told of. */
+const TURNED = ['zero screw', 'span screw', 'relay nozzle', 'spring adjuster'] as const;
+const isTurned = (screw: Screw): screw is (typeof TURNED)[number] => TURNED.some((each) => each === screw);
 /** As far back as it takes to tell that it stands. */
 const LOOKED_BACK = 400;
 
@@ -40,8 +43,7 @@ export function useStrokeBench(step: () => string) {
   }
   /** Tells the instrument of a turn: a simulated screw has to be told, at a real one nobody listens. */
   function turned(screw: Screw, turns: number): void {
-    if (!now.value || screw === 'compression screw' || screw === 'upper ring' || screw === 'lower ring')
-      return;
+    if (!now.value || !isTurned(screw)) return;
     sent.value++;
     readings.set({ kind: 'turn', screw, turns });
   }

@@ -1,18 +1,19 @@
+import type { Screw } from '@dusk-wren/core/job';
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import { formatNumber, quantity, valueIn } from '@dusk-wren/core/quantity';
 import type { ScrewAdvice } from '@dusk-wren/core/task';
 import { computed } from 'vue';
 import { useJob } from '../../stores/job';
 import { usePreferences } from '../../stores/preferences';
-import type { StrokeBench } from './use-stroke-bench';
 
 /** The screw that is advised next, in words, and its turn as it is kept. */
 export function useTurnedScrew(
   step: () => PlannedStep,
-  bench: StrokeBench,
   advice: () => ScrewAdvice | undefined,
   /** Whether it was turned since it was read. */
   waits: () => boolean,
+  /** Told of each turn: a simulated screw has to be. */
+  turned: (screw: Screw, turns: number) => void = () => undefined,
 ) {
   const job = useJob();
   const { show } = usePreferences();
@@ -29,13 +30,13 @@ export function useTurnedScrew(
         : ', to see what it does';
     return `${formatNumber(Math.abs(turns), 2)} turns ${way}${aim}.`;
   });
-  /** Keeps a turn and tells the instrument of it; whether it was kept. */
+  /** Keeps a turn; whether it was kept. */
   function turn(turns: number): boolean {
     const { screw } = advice() ?? {};
     if (screw === undefined) return false;
     const by = quantity('angle', turns, 'turn');
     if (!job.act({ kind: 'turn-screw', body: { step: step().id, screw, by } })) return false;
-    bench.turned(screw, turns);
+    turned(screw, turns);
     return true;
   }
   return { words, turn };
