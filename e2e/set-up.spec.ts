@@ -1,6 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
 import { psig } from '@dusk-wren/core/quantity';
 import { defaultValve, type ConstructionId } from '@dusk-wren/core/valve';
+import { releaseHold } from './another-screen';
 import { nothingSerious } from './axe';
 import { inHand, openSheet, signIn, title } from './bench';
 import { openNamed, openOn } from './own-job';
@@ -149,10 +150,14 @@ test('a cylinder valve is balanced: mid-travel by the zero, both gauges to three
 
 test('a regulator is set at a steady flow by its screw, and its lock-up watched by the clock', async ({
   page,
+  browser,
 }) => {
   test.setTimeout(120_000);
   await signIn(page, 'Ines Okoro');
   await openOn(page, defaultValve('regulator-self-acting'), { place: 'bare' });
+  await workTo(page, 'Hold: the call on every part');
+  await releaseHold(browser, page);
+  await expect(title(page)).not.toHaveText(/^Hold/);
   const advised: string[] = [];
   await test.step('its screw is turned as advised until its outlet stands within 2 %', async () => {
     await workTo(page, /^Set by gauge/);
