@@ -1,9 +1,9 @@
 import { format, inches, parseQuantity, si, type Quantity, type UnitSystem } from '../quantity';
 import { readingsOf } from '../calls';
-import { judgesOf } from '../inspection';
+import { BENCH_SET, COUPLED, judgesOf, MATCH } from '../inspection';
 import type { JobState } from '../job';
 import type { Plan } from '../plan';
-import { boltedJoint, makersJointTorque, packedBox, type Valve } from '../valve';
+import { boltedJoint, makersJointTorque, opensByAir, packedBox, type Valve } from '../valve';
 import type { Field, RegisteredWorking } from '../workings';
 
 /** A figure of a job, as it would be typed. */
@@ -73,6 +73,13 @@ function everywhere(valve: Valve, state: JobState): Figures {
     material: joint?.studMaterial,
     setPressure: plate?.setPressure,
     orifice: plate?.orifice,
+    area: measured(COUPLED.area),
+    travel: measured(COUPLED.travel) ?? measured(MATCH.stroke),
+    wantedLoad: measured(COUPLED.load),
+    packingFriction: measured(COUPLED.friction),
+    friction: measured(COUPLED.friction),
+    stopPressure: measured(COUPLED.stop),
+    mostAir: measured(COUPLED.most),
     benchLow: plate?.springRange?.low,
     benchHigh: plate?.springRange?.high,
   };
@@ -86,6 +93,16 @@ function only(id: string, valve: Valve, state: JobState): Figures {
     case 'seat.contact':
     case 'bluing.read':
       return { diameter: seat };
+    case 'actuator.bench-sweep':
+      return Object.fromEntries(
+        Object.entries(BENCH_SET).map(([name, what]) => [
+          name,
+          state.records.measured.findLast(({ body }) => body.what === what)?.body.value,
+        ]),
+      );
+    case 'actuator.coupling':
+    case 'actuator.balance':
+      return { action: opensByAir(features) ? 'air to open' : 'air to close' };
     case 'bolting.sequence':
       return { torque: makersJointTorque(valve)?.value };
     case 'stem.runout':

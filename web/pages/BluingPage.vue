@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { BluingPicture, Circle } from '@dusk-wren/core/analysis';
 import { must } from '@dusk-wren/core/problem';
-import { inches, si, type Length } from '@dusk-wren/core/quantity';
+import { inches, parseQuantity, si, type Length } from '@dusk-wren/core/quantity';
 import { contactFrom, findWorking } from '@dusk-wren/core/workings';
 import { useObjectUrl } from '@vueuse/core';
 import { wrap } from 'comlink';
@@ -12,6 +12,7 @@ import QuantityField from '../parts/QuantityField.vue';
 import { usePreferences } from '../stores/preferences';
 import type { BluingReader } from '../workers/bluing.worker';
 import FileAnswer from '../workings/FileAnswer.vue';
+import { useOpenedFromJob } from '../workings/opened-from-job';
 import { useRecentWorkings } from '../workings/recent';
 import SeatPhotograph from '../workings/SeatPhotograph.vue';
 
@@ -30,6 +31,14 @@ const busy = ref(false);
 const failed = ref('');
 const reading = shallowRef<BluingPicture>();
 const diameter = shallowRef<Length | undefined>(inches(3));
+
+const { from, said } = useOpenedFromJob(
+  () => working,
+  (known) => {
+    const seat = parseQuantity(known['diameter'] ?? '', 'length');
+    if (seat.ok) diameter.value = seat.value;
+  },
+);
 
 async function take(chosen: File): Promise<void> {
   busy.value = true;
@@ -94,10 +103,14 @@ const series = computed((): XySeries[] => {
 
 <template>
   <div class="page bluing-page">
-    <p class="label no-print"><router-link to="/workings">All workings</router-link></p>
+    <p class="label no-print ways">
+      <router-link :to="{ path: '/workings', query: from ? { job: from.id } : {} }">All workings</router-link>
+      <router-link v-if="from" :to="`/jobs/${from.id}`">Back to {{ from.tag }}</router-link>
+    </p>
     <header>
       <h1>Photograph of a blued seat</h1>
       <p>{{ working.meaning }} Square on, sharp, the lamp to one side; 12 o’clock up.</p>
+      <p v-if="said" class="label muted" role="status">{{ said }}</p>
     </header>
     <FileDrop
       class="no-print"
@@ -128,7 +141,7 @@ const series = computed((): XySeries[] => {
       </section>
       <section class="row-flat part" aria-live="polite" aria-label="Answer">
         <QuantityField v-model="diameter" label="Seat diameter" dimension="length" example="3 in" />
-        <FileAnswer v-if="shown" :title="title" :working="working" :answer="shown">
+        <FileAnswer v-if="shown" :title="title" :working="working" :answer="shown" :from="from">
           <XyChart
             :series="series"
             x="o’clock"
@@ -144,6 +157,11 @@ const series = computed((): XySeries[] => {
 </template>
 
 <style scoped>
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 18px;
+}
 .bluing-page {
   display: grid;
   gap: 10px;

@@ -2,7 +2,14 @@
 import { wordProblem } from '@dusk-wren/contract/wording';
 import { RECORDING_ROLES, type RecordingRole } from '@dusk-wren/core/analysis';
 import { must } from '@dusk-wren/core/problem';
-import { formatNumber, quantity, valueIn, type Area, type Length } from '@dusk-wren/core/quantity';
+import {
+  formatNumber,
+  parseQuantity,
+  quantity,
+  valueIn,
+  type Area,
+  type Length,
+} from '@dusk-wren/core/quantity';
 import { answerFrom, findWorking, type AnalysedRecording } from '@dusk-wren/core/workings';
 import { wrap } from 'comlink';
 import { computed, onBeforeUnmount, reactive, ref, shallowRef } from 'vue';
@@ -12,6 +19,7 @@ import QuantityField from '../parts/QuantityField.vue';
 import { usePreferences } from '../stores/preferences';
 import type { SignatureReader } from '../workers/signature.worker';
 import FileAnswer from '../workings/FileAnswer.vue';
+import { useOpenedFromJob } from '../workings/opened-from-job';
 import { useRecentWorkings } from '../workings/recent';
 
 /** A recorded stroke, dropped as a file: friction, bench set, seat and stick-slip, with the fitted lines. */
@@ -30,6 +38,18 @@ const read = shallowRef<AnalysedRecording>();
 const area = shallowRef<Area | undefined>(quantity('area', 46, 'in²'));
 const travel = shallowRef<Length>();
 const columns = reactive<Partial<Record<RecordingRole, string>>>({});
+
+const { from, said } = useOpenedFromJob(
+  () => working,
+  (known) => {
+    const [knownArea, knownTravel] = [
+      parseQuantity(known['area'] ?? '', 'area'),
+      parseQuantity(known['travel'] ?? '', 'length'),
+    ];
+    if (knownArea.ok) area.value = knownArea.value;
+    if (knownTravel.ok) travel.value = knownTravel.value;
+  },
+);
 
 async function take(file: File): Promise<void> {
   name.value = file.name;
@@ -121,10 +141,14 @@ const headerOf = (role: RecordingRole) => {
 
 <template>
   <div class="page signature">
-    <p class="label no-print"><router-link to="/workings">All workings</router-link></p>
+    <p class="label no-print ways">
+      <router-link :to="{ path: '/workings', query: from ? { job: from.id } : {} }">All workings</router-link>
+      <router-link v-if="from" :to="`/jobs/${from.id}`">Back to {{ from.tag }}</router-link>
+    </p>
     <header>
       <h1>Signature of a stroke recording</h1>
       <p>{{ working.meaning }}</p>
+      <p v-if="said" class="label muted" role="status">{{ said }}</p>
     </header>
     <FileDrop
       class="no-print"
@@ -179,7 +203,7 @@ const headerOf = (role: RecordingRole) => {
           :height="330"
           :span="span"
         />
-        <FileAnswer v-if="shown" :title="title" :working="working" :answer="shown" />
+        <FileAnswer v-if="shown" :title="title" :working="working" :answer="shown" :from="from" />
         <p v-else class="muted">Still wanted: the actuator area.</p>
       </section>
     </div>
@@ -187,6 +211,11 @@ const headerOf = (role: RecordingRole) => {
 </template>
 
 <style scoped>
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 18px;
+}
 .signature {
   display: grid;
   gap: 10px;

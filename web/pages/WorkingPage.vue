@@ -2,19 +2,17 @@
 import { wordProblem } from '@dusk-wren/contract/wording';
 import { findWorking, onDay } from '@dusk-wren/core/workings';
 import { useClipboard } from '@vueuse/core';
-import { computed, onMounted, reactive, ref, watch } from 'vue';
+import { computed, reactive, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import BenchButton from '../parts/BenchButton.vue';
 import ContactRing from '../parts/ContactRing.vue';
-import { faultOf } from '../stores/fault';
-import { usePreferences } from '../stores/preferences';
 import WorkingPaper from '../parts/WorkingPaper.vue';
 import AnswerFigures from '../workings/AnswerFigures.vue';
 import AttachToJob from '../workings/AttachToJob.vue';
 import AlternativesEntry from '../workings/entries/AlternativesEntry.vue';
 import FillFromJob from '../workings/FillFromJob.vue';
-import { figuresFromJob, saidOfFill } from '../workings/from-job';
 import { exampleFor, fieldsFor, formParts, missingFrom, rawFrom, type Typed } from '../workings/given';
+import { useOpenedFromJob } from '../workings/opened-from-job';
 import { useRecentWorkings } from '../workings/recent';
 import { asText, givenLines, problemsByField, refusalWords } from '../workings/words';
 import WorkingEntry from '../workings/WorkingEntry.vue';
@@ -25,7 +23,6 @@ const props = defineProps<{ id: string }>();
 const route = useRoute();
 const router = useRouter();
 const recent = useRecentWorkings();
-const preferences = usePreferences();
 const clipboard = useClipboard({ legacy: true });
 
 const found = computed(() => findWorking(props.id));
@@ -34,26 +31,15 @@ const fields = computed(() => working.value?.fields ?? []);
 const typed = reactive<Typed>({});
 const { job: fromJob, ...query } = route.query;
 for (const [name, value] of Object.entries(query)) if (typeof value === 'string') typed[name] = value;
-/** Opened from a job, it is filled from that job and kept with it. */
-const from = ref<{ id: string; tag: string }>();
-const filled = ref('');
-/** Until its job is read, nothing can be kept with another one by a hand that is too quick. */
-const isOpening = ref(typeof fromJob === 'string' && working.value !== undefined);
-onMounted(async () => {
-  if (typeof fromJob !== 'string' || !working.value) return;
-  try {
-    const known = await figuresFromJob(fromJob, working.value, preferences.units);
-    from.value = { id: fromJob, tag: known.tag };
-    // What came with the address is filled in already.
-    if (Object.keys(known.figures).length > 0 || Object.keys(query).length === 0)
-      filled.value = saidOfFill(known);
-    for (const [name, text] of Object.entries(known.figures)) typed[name] ??= text;
-  } catch (error) {
-    filled.value = faultOf(error);
-  } finally {
-    isOpening.value = false;
-  }
-});
+/** Opened from a job, it is filled from that job and kept with it; what came with the address is filled in already. */
+const { from, said, isOpening } = useOpenedFromJob(
+  () => working.value,
+  (figures) => {
+    for (const [name, text] of Object.entries(figures)) typed[name] ??= text;
+    hasFilled.value = Object.keys(figures).length > 0 || Object.keys(query).length === 0;
+  },
+);
+const hasFilled = ref(true);
 watch(
   typed,
   (now) =>
@@ -138,7 +124,7 @@ const command = () => ({
             Fill in an example
           </button>
           <button v-else type="button" class="link-button" @click="clear">Clear</button>
-          <span v-if="filled" class="muted" role="status">{{ filled }}</span>
+          <span v-if="said && hasFilled" class="muted" role="status">{{ said }}</span>
           <FillFromJob v-if="!from" :working="working" @fill="(figures) => Object.assign(typed, figures)" />
         </div>
       </form>

@@ -11,6 +11,8 @@ const props = defineProps<{
   title: string;
   working: RegisteredWorking;
   answer: Worked<Readonly<Record<string, ResultValue | undefined>>>;
+  /** The job that the page was opened from: one press keeps it there. */
+  from?: { readonly id: string; readonly tag: string } | undefined;
 }>();
 const print = () => window.print();
 const note = () => asNote(props.title, props.working, props.answer);
@@ -22,7 +24,7 @@ const note = () => asNote(props.title, props.working, props.answer);
   <WorkingPaper :steps="answer.steps" :notes="answer.notes" :source="answer.source" told />
   <div class="buttons no-print">
     <BenchButton @press="print">Print</BenchButton>
-    <AttachToJob :command="note" />
+    <AttachToJob :command="note" :from="from" />
   </div>
 </template>
 
