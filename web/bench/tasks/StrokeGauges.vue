@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formatNumber, psig } from '@dusk-wren/core/quantity';
+import { formatNumber, psig, type Length } from '@dusk-wren/core/quantity';
 import { computed } from 'vue';
 import StrokeScale from '../../charts/StrokeScale.vue';
 import BenchButton from '../../parts/BenchButton.vue';
@@ -8,15 +8,24 @@ import { useKeptHere } from '../../stores/kept-here';
 import InstrumentPick from '../InstrumentPick.vue';
 import './live-reading.css';
 import { inSignal, SIGNAL_RANGES, type SignalRange } from './signal-ranges';
+import { useRatedTravel } from './use-rated-travel';
 import type { StrokeBench } from './use-stroke-bench';
 
 /** Gauges, travel and signal of a valve that is stroked; its signal is put in by the points asked for. */
 const props = defineProps<{ bench: StrokeBench; at: readonly number[]; busy?: boolean }>();
-const { parts } = usePreferences();
+const { parts, show } = usePreferences();
+const rated = useRatedTravel();
+const ofRated = (length: Length): Length => ({
+  dimension: length.dimension,
+  value: Math.round(length.value * (now.value?.travelPercent ?? 0) * 10) / 1000,
+  unit: length.unit,
+});
 const kept = useKeptHere().text(() => 'signal range');
 const range = computed<SignalRange>(
   () => SIGNAL_RANGES.find(({ name }) => name === kept.value) ?? SIGNAL_RANGES[0],
 );
+const acting = useKeptHere().text(() => 'signal acting');
+const isReverse = computed(() => acting.value === 'reverse');
 const now = computed(() => props.bench.now.value);
 const gauges = computed(() => {
   const read = now.value;
@@ -45,6 +54,7 @@ const gauges = computed(() => {
         <div>
           <dt class="label">travel</dt>
           <dd class="live-reading number">{{ formatNumber(now.travelPercent, 1) }} <small>%</small></dd>
+          <dd v-if="rated" class="number">{{ show(ofRated(rated)) }}</dd>
         </div>
         <div v-for="{ name, number, unit } in gauges" :key="name">
           <dt class="label">{{ name }}</dt>
@@ -52,7 +62,7 @@ const gauges = computed(() => {
         </div>
         <div>
           <dt class="label">signal</dt>
-          <dd class="number">{{ inSignal(range, bench.signal.value) }}</dd>
+          <dd class="number">{{ inSignal(range, bench.signal.value, isReverse) }}</dd>
         </div>
       </dl>
       <div class="points" role="group" aria-label="Signal">
@@ -62,7 +72,7 @@ const gauges = computed(() => {
           :aria-pressed="bench.signal.value === percent"
           :disabled="busy ?? false"
           @press="bench.put(percent)"
-          >{{ inSignal(range, percent) }} in</BenchButton
+          >{{ inSignal(range, percent, isReverse) }} in</BenchButton
         >
         <p class="label stands" role="status">
           {{ bench.stands.value === undefined ? 'Moving: read once it stands.' : 'It stands.' }}
@@ -74,6 +84,9 @@ const gauges = computed(() => {
           :items="SIGNAL_RANGES.map(({ name }) => name)"
           @update:model-value="kept = $event"
         />
+        <BenchButton :aria-pressed="isReverse" @press="acting = isReverse ? 'direct' : 'reverse'"
+          >Reverse acting</BenchButton
+        >
       </div>
     </div>
   </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { StrokePoint } from '@dusk-wren/core/analysis';
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import { quantity, valueIn, type Quantity } from '@dusk-wren/core/quantity';
 import { strokeVerdicts, workedStroke, type TaskOf } from '@dusk-wren/core/task';
@@ -12,7 +13,9 @@ import { useJob } from '../../stores/job';
 import { usePreferences } from '../../stores/preferences';
 import StepBar from '../StepBar.vue';
 import TurnScrew from './TurnScrew.vue';
+import StrokeRecording from './StrokeRecording.vue';
 import StrokeGauges from './StrokeGauges.vue';
+import { useRatedTravel } from './use-rated-travel';
 import { useStrokeBench } from './use-stroke-bench';
 
 /** A stroke in points, up and down: run by the bench or read by hand, judged as it is whole. */
@@ -69,6 +72,13 @@ function stop(): void {
   bench.stop();
 }
 
+const rated = useRatedTravel();
+function recorded(all: readonly StrokePoint[]): void {
+  for (const { signal, up, down } of all) {
+    typed[keyOf('up', signal)] = quantity('ratio', Math.round(up * 10) / 10, '%');
+    typed[keyOf('down', signal)] = quantity('ratio', Math.round(down * 10) / 10, '%');
+  }
+}
 const points = computed(() =>
   at.value.flatMap((percent) => {
     const [up, down] = [readAt('up', percent), readAt('down', percent)];
@@ -190,7 +200,8 @@ function keep(): void {
       </tr>
     </table>
     <details>
-      <summary>No gauges that read: type what stood on the scale</summary>
+      <summary>No gauges that read: type what stood on the scale, or take a recording</summary>
+      <StrokeRecording :at="at" :rated="rated" @points="recorded" />
       <div class="points">
         <template v-for="percentIn in at" :key="percentIn">
           <QuantityField

@@ -26,9 +26,10 @@ export const SIGNAL_RANGES = [
   range(12, 20, 'mA'),
 ] as const satisfies readonly [SignalRange, ...SignalRange[]];
 
-/** What percent of this range is, as whoever puts it in reads it. */
-export function inSignal({ low, high, unit }: SignalRange, percent: number): string {
-  const value = Math.round((low + ((high - low) * percent) / 100) * 1000) / 1000;
+/** What percent of the travel asked for is in this range, falling where it is reverse acting, as whoever puts it in reads it. */
+export function inSignal({ low, high, unit }: SignalRange, percent: number, isReverse = false): string {
+  const share = (isReverse ? 100 - percent : percent) / 100;
+  const value = Math.round((low + (high - low) * share) * 1000) / 1000;
   return formatExactly(
     unit === 'mA' ? quantity('current', value, 'mA') : quantity('gauge pressure', value, unit),
   );
