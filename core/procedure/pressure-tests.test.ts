@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { onStep } from '../job';
-import { psig, seconds, valueIn, type GaugePressure } from '../quantity';
+import { psig, say, seconds, valueIn, type GaugePressure } from '../quantity';
 import { outcomeOf, type TaskOf } from '../task';
 import { BenchJob, DIAL } from '../testing/bench';
 import { asksOf, defaultValve, type ConstructionId, type Valve } from '../valve';
@@ -107,5 +107,39 @@ describe('a test holds at its figure, not below it, and not above its limit', ()
     expect(job.plan().inHand?.id).toBe('test.seat');
     expect(job.plan().openings).toBe(openings);
     expect(onStep(job.state, 'pressure-tested', 'test.seat')).toHaveLength(1);
+  });
+});
+
+describe('tight at its operating pressure (ASME PCC-2: 30 m at the least)', () => {
+  const valve = (nps?: number) => {
+    const control = defaultValve('control-globe-double-seat');
+    return {
+      ...control,
+      ...(nps === undefined ? {} : { nps }),
+      medium: { name: 'Water', hazards: [], pressure: psig(300) },
+    };
+  };
+  it('is offered where a leak class and a pressure are known, and says how far to stand off', () => {
+    const step = new BenchJob(valve(), { place: 'bare' }).step('test.operating');
+    expect(step?.optional).toMatch(/tight shut-off/);
+    const why = step ? say(step.why, 'SI') : '';
+    expect(why).toMatch(/30 m off/);
+    expect(why).toMatch(/kJ|J/);
+  });
+  it('a body of twice the size stores eight times as much (V ∝ d³)', () => {
+    const stored = (nps: number) =>
+      Number(
+        /stores ([\d.]+) kJ/.exec(
+          say(new BenchJob(valve(nps), { place: 'bare' }).step('test.operating')?.why ?? '', 'SI'),
+        )?.[1],
+      );
+    expect(stored(8) / stored(4)).toBeGreaterThan(7.8);
+    expect(stored(8) / stored(4)).toBeLessThan(8.2);
+  });
+  it('is not offered in its line, nor where nobody knows what it works at', () => {
+    expect(new BenchJob(valve(), { place: 'in line' }).step('test.operating')).toBeUndefined();
+    const { medium, ...unknown } = valve();
+    expect(medium.pressure).toBeDefined();
+    expect(new BenchJob(unknown, { place: 'bare' }).step('test.operating')).toBeUndefined();
   });
 });

@@ -408,3 +408,11 @@ describe('plain figures', () => {
     [345, '11.5 o’clock'],
   ])('%d° is %s', (angle, text) => expect(formatClock(degrees(angle))).toBe(text));
 });
+
+it.each([
+  [quantity('length', 30, 'm'), 'SI', '30 m'],
+  [quantity('length', 30, 'm'), 'US', '98.425 ft'],
+  [quantity('length', 900, 'mm'), 'SI', '900 mm'],
+] as const)('%j in %s is %s: a distance is paced off, a part is measured', (length, system, text) => {
+  expect(format(length, system)).toBe(text);
+});

@@ -10,9 +10,13 @@ import {
   closureTest,
   leakClassTest,
   shellTest,
+  underGas,
   workingPressureTest,
   type BySize,
 } from '../blocks/pressure-tasks';
+import { storedEnergy } from '../../workings';
+import { pressureAsk } from '../blocks/asks';
+import { formatExactly, phrase, type GaugePressure } from '../../quantity';
 import { ifThere, stepName } from '../relations';
 
 /** Shell, backseat and seat. */
@@ -38,7 +42,12 @@ function tests(c: Context): Draft[] {
   if (!proof) return [];
   // What stays in its line goes on no rig; the seats of an oilfield valve are proved between its blocks (API 6A).
   if (c.place === 'in line') return proof.by === 'working pressure' ? [seat(c, proof)] : [];
-  return [shellStep(c, proof), ...(c.features.backseat ? [backseat(c)] : []), seat(c, proof)];
+  return [
+    shellStep(c, proof),
+    ...(c.features.backseat ? [backseat(c)] : []),
+    seat(c, proof),
+    ...atOperatingPressure(c),
+  ];
 }
 
 function seat(c: Context, proof: Proof): Draft {
@@ -136,6 +145,48 @@ function seatByClass(c: Context): Draft {
     provides: ['tests', 'seat tested'],
   });
 }
+
+/** At what it works with, by nitrogen, where somebody wants it tight there: what gas stores is said before it is let in. */
+function atOperatingPressure(c: Context): Draft[] {
+  const pressure = c.valve.medium?.pressure;
+  const { volume } = underGas(c.valve.nps);
+  if (!c.features.tightness || !pressure || !volume) return [];
+  const worked = storedEnergy.work({ pressure, volume });
+  if (!worked.ok) return [];
+  const { energy, minimumDistance } = worked.value.result;
+  return [
+    draft({
+      ...usual,
+      name: stepName('test.operating'),
+      title: 'Tight at its operating pressure: nitrogen, a tube in water',
+      why: phrase`${pressure} of nitrogen in about ${volume} stores ${energy}: everybody ${minimumDistance} off, or behind a barrier that the site has passed for it. A bubble of the tube ¼ in × 1/32 in is about 0.15 mL. No standard allows a figure here: it is noted, and the owner decides.`,
+      optional: 'only where tight shut-off is wanted at its own pressure',
+      tools: ['test rig', 'bubble tube'],
+      parts: (['plug', 'ball', 'vane', 'disc', 'seat ring', 'cartridge'] as const).filter(c.has),
+      task: {
+        kind: 'measure',
+        asks: [
+          {
+            ...pressureAsk('nitrogen held', formatExactly(pressure)),
+            mustBe: { from: atLeast(pressure), to: pressure },
+          },
+          { what: 'leak at that pressure', dimension: 'flow', example: '0 mL/min', orNought: true },
+        ],
+        shown: worked.value,
+      },
+      minutes: c.minutes(15),
+      because: feature('has a leak class, and a pressure that it works at'),
+      after: [stepName('test.seat')],
+      provides: ['tests'],
+    }),
+  ];
+}
+/** Less than this share of it is another pressure. */
+const SHORT_OF = 0.95;
+const atLeast = (pressure: GaugePressure): GaugePressure => ({
+  ...pressure,
+  value: SHORT_OF * pressure.value,
+});
 
 /** Scopes whose plan keeps the test of the seat. */
 const SEATED: readonly Scope[] = ['overhaul', 'trim', 'check'];
