@@ -99,10 +99,7 @@ for (const [path, name] of [
 }
 
 /** Sections of other constructions, some drawn apart. */
-for (const [tag, name, look, off] of [
-  ['LV-40', 'section-rotary', 'daylight', 0],
-  ['FV-22', 'section-venturi', 'daylight', 0],
-] as const) {
+for (const [tag, name, look, off] of [['LV-40', 'section-rotary', 'daylight', 0]] as const) {
   const page = await as('Tam Brackley', look);
   await openJob(page, tag);
   if (off > 0) await page.getByLabel('Parts drawn off').fill(String(off));
@@ -139,6 +136,12 @@ const level = {
   ...{ tag: 'LV-17', ends: 'flanged', customer: 'Mossgate sugar refinery', location: 'thick juice tank' },
 };
 await openNamed(ines, level, { place: 'in line', scope: 'set-up' });
+await workTo(ines, /^Bench set/);
+await inHand(ines)
+  .getByRole('button', { name: /^Air on: sweep/ })
+  .click();
+await inHand(ines).getByRole('button', { name: 'Keep what it reads' }).waitFor({ timeout: 60_000 });
+await take(ines, 'bench-set');
 await workTo(ines, /^Span, then zero/);
 await inHand(ines).getByRole('button', { name: 'Air on, gauges live' }).click();
 for (const signal of ['3.6 psig in', '14.4 psig in']) {
