@@ -79,7 +79,7 @@ it('what was measured of an actuator fills its workings', () => {
   const job = new BenchJob(defaultValve('control-globe-double-seat'), { place: 'bare' }).workTo(
     'setup.stroke',
   );
-  expect(from(job, 'actuator.coupling')).toMatchObject({ area: '69 in²', action: 'air to close' });
+  expect(from(job, 'actuator.coupling')).toMatchObject({ area: '105 in²', action: 'air to close' });
   expect(from(job, 'actuator.bench-sweep')).toMatchObject({ startsUp: '3.4 psig', startsDown: '2.6 psig' });
-  expect(from(job, 'signature.analyse')).toMatchObject({ area: '69 in²', travel: '3/4 in' });
+  expect(from(job, 'signature.analyse')).toMatchObject({ area: '105 in²', travel: '1.5 in' });
 });

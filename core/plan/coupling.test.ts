@@ -93,3 +93,25 @@ describe('an actuator and its valve (handbook part 6.3: 2 in port under 100 psi,
     });
   });
 });
+
+describe('what a coupling leaves on the seat is said before it is made', () => {
+  const loadOf = (action: 'air-to-open' | 'air-to-close', figures: Readonly<Record<string, string>>) => {
+    const job = new BenchJob(valveOf(action), { place: 'bare' }).workTo('rebuild.coupling-figures');
+    take(job, 'rebuild.coupling-figures', { ...OF_THE_ACTUATOR, ...figures });
+    const { valve } = job.plan();
+    const judge = judgesOf(valve).find(({ subject }) => subject === 'coupling');
+    const judged = judge?.judge(readingsOf(job.state), valve);
+    if (!judged?.ok) throw new Error('not judged');
+    return judged.value.figures.find(({ what }) => what === 'seat load, no process')?.verdict;
+  };
+  it.each([
+    ['15 psig', 'rework'],
+    ['18 psig', 'ask'],
+    ['20 psig', 'fit'],
+  ])('air to close, %s at most: %s (handbook part 6.2: nothing at 15, stop and ask)', (most, verdict) => {
+    expect(loadOf('air-to-close', { 'most air on the actuator': most })).toBe(verdict);
+  });
+  it('air to open it is what was wanted, for it is coupled so', () => {
+    expect(loadOf('air-to-open', { 'the stem leaves its stop at': '3 psig' })).toBe('fit');
+  });
+});

@@ -60,7 +60,7 @@ export { seatWedgeDrop } from './seats/wedge-drop';
 export { seatRings, PLUG_COMES_OUT } from './seats/seat-rings';
 export { turningTorque } from './actuators/turning-torque';
 export { leakConvert, type BubbleTube } from './pressure/leak-convert';
-export { actuatorCoupling } from './actuators/coupling';
+export { actuatorCoupling, type Coupling } from './actuators/coupling';
 export { actuatorBenchSweep, benchWithin } from './actuators/bench-sweep';
 export { settingTurns, type SettingTurns } from './actuators/setting-turns';
 export { positionerScrews, type PositionerScrews } from './actuators/positioner-screws';

@@ -52,6 +52,12 @@ function set(plant: Plant, control: InstrumentControl): void {
   else turnScrew(plant, SIMULATED[control.screw], control.turns);
 }
 
+/** What is planted in it shows as it is found, and in a job that opens nothing; an overhaul has put it right. */
+function stillAmiss({ condition, plan, step }: Work) {
+  const isUnopened = plan.scope === 'set-up' || plan.scope === 'check';
+  return step.stage === 'diagnose' || isUnopened ? condition.fault : undefined;
+}
+
 /** What air goes into: the actuator alone where it is swept, else the valve through its positioner. */
 function plantFor(work: Work, valve: Valve): Plant {
   const turns = {
@@ -63,7 +69,7 @@ function plantFor(work: Work, valve: Valve): Plant {
   const { task } = work.step;
   if (task.kind === 'measure' && task.live?.kind === 'swept') return actuatorOf(valve, task.live.most, turns);
   return positionerOf(valve.features)
-    ? plantOf(valve, work.condition.positioner, turns)
+    ? plantOf(valve, work.condition.positioner, turns, stillAmiss(work))
     : straightOf(valve, turns);
 }
 

@@ -58,13 +58,15 @@ const link = ({ working, given }: Judgements) => ({
 <template>
   <div v-for="{ judge, answer } in found" :key="judge.subject" class="judged" role="status">
     <template v-if="answer.ok">
-      <p v-for="each in answer.value.figures" :key="each.what" class="line" :class="each.verdict">
+      <p v-for="(each, i) in answer.value.figures" :key="each.what" class="line" :class="each.verdict">
         <ContactRing :verdict="each.verdict" :size="24" />
         <span class="label">{{ capital(judge.subject) }}: {{ each.what }}</span>
         <b class="number">{{ figure(each.found) }}</b>
         <span v-if="each.limit" class="label muted">limit {{ figure(each.limit) }}</span>
         <b class="label verdict">{{ capital(words(judge, each)) }}</b>
-        <span class="label muted">{{ describeSource(each.source) }}</span>
+        <span v-if="each.source !== answer.value.figures[i + 1]?.source" class="label muted">{{
+          describeSource(each.source)
+        }}</span>
       </p>
       <WorkingPaper
         :steps="answer.value.shown.steps"

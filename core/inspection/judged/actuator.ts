@@ -1,8 +1,15 @@
-import { ok } from '../../problem';
-import { si, type Quantity } from '../../quantity';
+import { ok, type Result } from '../../problem';
+import { psig, si, type Quantity } from '../../quantity';
 import { TRAVEL_WITHIN } from '../../standards';
-import { moverOf, opensByAir } from '../../valve';
-import { actuatorBalance, actuatorBenchSet, actuatorBenchSweep } from '../../workings';
+import { moverOf, opensByAir, type Valve } from '../../valve';
+import {
+  actuatorBalance,
+  actuatorBenchSet,
+  actuatorBenchSweep,
+  actuatorCoupling,
+  type Coupling,
+  type Worked,
+} from '../../workings';
 import type { Verdict } from '../call';
 import type { Judge, Judged, Readings } from './judgement';
 
@@ -28,6 +35,60 @@ export const MATCH = {
   difference: 'pressure difference, shut',
   stroke: 'travel on the scale',
 } as const;
+
+/** A bench set that nobody has stamped is the usual one (common practice). */
+export const USUAL_BENCH_SET = { low: psig(3), high: psig(15) } as const;
+
+/** The coupling of an actuator as far as its figures are read: with what air on, how far off its stop, what it leaves on the seat. */
+export function coupledBy(
+  readings: Readings,
+  { features, plate }: Valve,
+): Result<Worked<Coupling>> | undefined {
+  const area = readings(COUPLED.area, 'area');
+  const travel = readings(COUPLED.travel, 'length');
+  const wantedLoad = readings(COUPLED.load, 'force');
+  const friction = readings(COUPLED.friction, 'force');
+  const stopPressure = readings(COUPLED.stop, 'gauge pressure');
+  const mostAir = readings(COUPLED.most, 'gauge pressure');
+  const opens = opensByAir(features);
+  if (!area || !travel || !wantedLoad || !friction || !(opens ? stopPressure : mostAir)) return undefined;
+  const { low: benchLow, high: benchHigh } = plate?.springRange ?? USUAL_BENCH_SET;
+  return actuatorCoupling.work({
+    action: opens ? 'air to open' : 'air to close',
+    ...{ area, travel, wantedLoad, friction, benchLow, benchHigh },
+    ...(stopPressure ? { stopPressure } : {}),
+    ...(mostAir ? { mostAir } : {}),
+  });
+}
+
+/** What a coupling leaves on the seat, before it is made. */
+export const couplingLoad: Judge = {
+  subject: 'coupling',
+  reads: [COUPLED.area, COUPLED.travel, COUPLED.load, COUPLED.friction],
+  judge: (readings, valve) => {
+    const worked = coupledBy(readings, valve);
+    const wanted = readings(COUPLED.load, 'force');
+    if (!worked || !wanted || moverOf(valve.features).element !== 'diaphragm') return undefined;
+    if (!worked.ok) return worked;
+    const { seatLoad, coupleAt, offStop, verdict } = worked.value.result;
+    const { source } = worked.value;
+    const called: Verdict = verdict === 'stop' ? 'rework' : verdict;
+    return ok({
+      figures: [
+        ...(seatLoad
+          ? [{ what: 'seat load, no process', found: seatLoad, limit: wanted, verdict: called, source }]
+          : []),
+        { what: 'coupled at', found: coupleAt, verdict: 'fit', source },
+        ...(offStop
+          ? [{ what: 'off its own stop by', found: offStop, verdict: 'fit' as const, source }]
+          : []),
+      ],
+      working: actuatorCoupling.id,
+      given: {},
+      shown: worked.value,
+    });
+  },
+};
 
 /** Whether an actuator suits its valve: thrust at both ends, stroke, casing, and what it does on loss of air. */
 export const actuatorMatch: Judge = {

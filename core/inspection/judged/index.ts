@@ -1,6 +1,6 @@
 import type { PartRole, Valve } from '../../valve';
 import { partsOf } from '../../valve';
-import { actuatorMatch } from './actuator';
+import { actuatorMatch, couplingLoad } from './actuator';
 import { cylinderBore } from './bore';
 import { CAGE_GUIDE, clearanceOf, HINGE, LOWER_GUIDE, RELIEF_GUIDE, UPPER_GUIDE } from './clearances';
 import type { Judge } from './judgement';
@@ -8,7 +8,7 @@ import { doubleSeatRings, wedgeTravel } from './seating';
 import { reliefSpring } from './spring';
 import { packedBoxSection, wornInPacking } from './stem-in-packing';
 
-export { BENCH_SET, COUPLED, MATCH } from './actuator';
+export { BENCH_SET, COUPLED, coupledBy, MATCH, USUAL_BENCH_SET } from './actuator';
 export { BORE_PLACES, NOMINAL_BORE } from './bore';
 export {
   CAGE_GUIDE,
@@ -31,6 +31,7 @@ const JUDGES: readonly Judge[] = [
   packedBoxSection,
   doubleSeatRings,
   wedgeTravel,
+  couplingLoad,
   actuatorMatch,
 ];
 

@@ -1,10 +1,10 @@
-import { COUPLED } from '../../inspection';
+import { COUPLED, coupledBy, USUAL_BENCH_SET } from '../../inspection';
 import { measuredLast, onStep } from '../../job';
 import { formatAs, formatExactly, inches, psig, valueIn, type Force } from '../../quantity';
 import { COUPLED_OFF_STOP } from '../../standards';
 import type { MeasureAsk, MeasureTask } from '../../task';
 import { moverOf, opensByAir } from '../../valve';
-import { actuatorCoupling, actuatorSeatLoad } from '../../workings';
+import { actuatorSeatLoad } from '../../workings';
 import type { Context } from '../draft';
 import { stepName } from '../relations';
 import type { Sketch } from '../sequence';
@@ -12,7 +12,6 @@ import { lengthAsk, orNought, pressureAsk } from './asks';
 import { taken } from './taken';
 
 const FIGURES = stepName('rebuild.coupling-figures');
-const USUAL = { low: psig(3), high: psig(15) };
 
 /** An actuator whose spring is pressed, or pressed against, by air on a diaphragm. */
 export const isSprung = ({ features }: Context): boolean => moverOf(features).element === 'diaphragm';
@@ -35,7 +34,7 @@ const forceAsk = (what: string, example: string): MeasureAsk => ({ what, dimensi
 /** What actuator and seat want, before they are coupled: of the plate, the sheet, the gauge. */
 export function couplingFigures(c: Context): Sketch {
   const load = loadFor(c);
-  const { high } = c.valve.plate?.springRange ?? USUAL;
+  const { high } = c.valve.plate?.springRange ?? USUAL_BENCH_SET;
   return {
     id: FIGURES,
     benchAir: true,
@@ -45,12 +44,12 @@ export function couplingFigures(c: Context): Sketch {
     tools: ['regulator and test gauge'],
     parts: ['actuator'],
     task: taken(
-      { what: COUPLED.area, dimension: 'area', example: '69 in²' },
-      lengthAsk(COUPLED.travel, '3/4 in'),
+      { what: COUPLED.area, dimension: 'area', example: '105 in²' },
+      lengthAsk(COUPLED.travel, '1.5 in'),
       forceAsk(COUPLED.load, load ? formatAs(load, 'lbf') : '250 lbf'),
       orNought(forceAsk(COUPLED.friction, '60 lbf')),
       opensByAir(c.features)
-        ? pressureAsk(COUPLED.stop, formatExactly(c.valve.plate?.springRange?.low ?? USUAL.low))
+        ? pressureAsk(COUPLED.stop, formatExactly(c.valve.plate?.springRange?.low ?? USUAL_BENCH_SET.low))
         : pressureAsk(COUPLED.most, `${Math.round(valueIn(high, 'psig') + 5)} psig`),
     ),
     minutes: 6,
@@ -59,23 +58,10 @@ export function couplingFigures(c: Context): Sketch {
 
 /** The working of this coupling, once its figures are taken. */
 function worked(c: Context) {
-  const { state, features, valve } = c;
+  const { state, valve } = c;
   if (onStep(state, 'measured', c.idOf(FIGURES)).length === 0) return undefined;
-  const area = measuredLast(state, COUPLED.area, 'area');
-  const travel = measuredLast(state, COUPLED.travel, 'length');
-  const wantedLoad = measuredLast(state, COUPLED.load, 'force');
-  const friction = measuredLast(state, COUPLED.friction, 'force');
-  const stopPressure = measuredLast(state, COUPLED.stop, 'gauge pressure');
-  const mostAir = measuredLast(state, COUPLED.most, 'gauge pressure');
-  if (!area || !travel || !wantedLoad || !friction) return undefined;
-  const { low: benchLow, high: benchHigh } = valve.plate?.springRange ?? USUAL;
-  const answer = actuatorCoupling.work({
-    action: opensByAir(features) ? 'air to open' : 'air to close',
-    ...{ area, travel, wantedLoad, friction, benchLow, benchHigh },
-    ...(stopPressure ? { stopPressure } : {}),
-    ...(mostAir ? { mostAir } : {}),
-  });
-  return answer.ok ? answer.value : undefined;
+  const answer = coupledBy((what, dimension) => measuredLast(state, what, dimension), valve);
+  return answer?.ok ? answer.value : undefined;
 }
 
 /** Coupled so: off its own stop by what the seat wants, or with the end of the bench set on and travel left beyond the seat. */
@@ -87,7 +73,7 @@ export function couplingTask(c: Context): MeasureTask {
     const ask = lengthAsk('off its own stop at coupling', formatExactly(off));
     return { ...taken({ ...ask, mustBe: { atLeast: off } }), ...also };
   }
-  const { high } = c.valve.plate?.springRange ?? USUAL;
+  const { high } = c.valve.plate?.springRange ?? USUAL_BENCH_SET;
   const psi = valueIn(high, 'psig');
   return {
     ...taken(

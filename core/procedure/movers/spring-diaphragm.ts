@@ -1,4 +1,4 @@
-import { BENCH_SET as BENCH_READ, COUPLED, MATCH } from '../../inspection';
+import { BENCH_SET as BENCH_READ, COUPLED, MATCH, USUAL_BENCH_SET } from '../../inspection';
 import { onStep } from '../../job';
 import { formatExactly, psig, valueIn, type GaugePressure } from '../../quantity';
 import {
@@ -166,7 +166,6 @@ function on(c: Context): Draft[] {
 const BENCH_SET = stepName('setup.bench-set');
 const MATCHED = stepName('setup.match');
 const READS: Swept['reads'] = BENCH_READ;
-const USUAL = { low: psig(3), high: psig(15) };
 /** What friction makes of it, psi either way (common practice). */
 const RUBS = 0.4;
 /** Bench air goes as far over the bench set as it takes to see the end of the travel. */
@@ -175,7 +174,7 @@ const OVER = 3;
 /** Four readings, whose means are the bench set; the plate says where that is wanted. */
 function benchSetTask(c: Context): MeasureTask {
   const range = c.valve.plate?.springRange;
-  const { low, high } = range ?? USUAL;
+  const { low, high } = range ?? USUAL_BENCH_SET;
   const at = (end: GaugePressure, by: number) =>
     `${Math.round((valueIn(end, 'psig') + by) * 100) / 100} psig`;
   const mean = (what: string, of: MeanOf['of'], end: GaugePressure): MeanOf => ({
@@ -224,7 +223,10 @@ function workedSweep({ valve, state, idOf }: Context) {
   return worked.ok ? worked.value : undefined;
 }
 
-function wantedAt(end: GaugePressure, { low, high }: typeof USUAL) {
+function wantedAt(
+  end: GaugePressure,
+  { low, high }: { readonly low: GaugePressure; readonly high: GaugePressure },
+) {
   const within = valueIn(benchWithin(low, high), 'psi');
   const at = valueIn(end, 'psig');
   return { from: psig(at - within), to: psig(at + within) };
@@ -233,9 +235,9 @@ function wantedAt(end: GaugePressure, { low, high }: typeof USUAL) {
 /** What is still wanted to judge the match; what the coupling asked already is not asked again. */
 function matchAsks({ features, valve, state, idOf }: Context): MeasureAsk[] {
   const difference = features.tightness?.difference;
-  const high = valueIn(valve.plate?.springRange?.high ?? USUAL.high, 'psig');
+  const high = valueIn(valve.plate?.springRange?.high ?? USUAL_BENCH_SET.high, 'psig');
   const asks: MeasureAsk[] = [
-    { what: COUPLED.area, dimension: 'area', example: '69 in²' },
+    { what: COUPLED.area, dimension: 'area', example: '105 in²' },
     lengthAsk(COUPLED.travel, '1.5 in'),
     { what: COUPLED.load, dimension: 'force', example: '250 lbf' },
     { what: COUPLED.friction, dimension: 'force', example: '60 lbf', orNought: true },

@@ -1,7 +1,9 @@
 import { psig, quantity, si, valueIn, type GaugePressure, type Ratio } from '../../quantity';
-import { moverOf, type Valve } from '../../valve';
+import { closesByAir, moverOf, type Valve } from '../../valve';
 import { chance, seedFrom, type Chance } from '../random';
+import type { PlantedFault } from '../sick-valve/planted-fault';
 import { elementOf } from '../sick-valve/element';
+import { withFault, type Parts } from './fault';
 import { Plant, type ControlValve } from './plant';
 import { WELL_SET, type PositionerSet } from './positioner';
 
@@ -92,6 +94,7 @@ export function plantOf(
   valve: Valve,
   written: PositionerOff | undefined,
   turns: ScrewTurns = UNTURNED,
+  fault?: PlantedFault,
 ): Plant {
   const off = offOf(valve, written);
   const set: PositionerSet = {
@@ -100,7 +103,14 @@ export function plantOf(
     span: 1 + off.span + PER_TURN.span * turns.span,
     balance: WELL_SET.balance + off.balance + PER_TURN.nozzle * turns.nozzle,
   };
-  return new Plant(bodyOf(valve, turns.adjuster), { by: 'positioner', set }, si(supplyFor(valve)));
+  const sound: Parts = {
+    valve: bodyOf(valve, turns.adjuster),
+    set,
+    supply: si(supplyFor(valve)),
+    closesByAir: closesByAir(valve.features),
+  };
+  const parts = fault ? withFault(sound, fault) : sound;
+  return new Plant(parts.valve, { by: 'positioner', set: parts.set }, parts.supply);
 }
 
 /** Its actuator alone, bench air straight into it: a whole signal is `most`. */
