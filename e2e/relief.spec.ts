@@ -1,31 +1,11 @@
 import { defaultValve } from '@dusk-wren/core/valve';
 import { psig } from '@dusk-wren/core/quantity';
 import { expect, test, type Page } from '@playwright/test';
-import { createConnection } from 'mariadb';
-import { DATABASE, inHand, signIn, title } from './bench';
+import { inHand, signIn, title } from './bench';
 import { jobAt } from './api';
 import { openOn } from './own-job';
 import { workPlainly, workTo } from './plain';
-
-/** What is really the matter with it: stuck down by deposits, and its screw 5 % too far in. */
-async function isReally(page: Page, address: string): Promise<void> {
-  const { valveId } = await jobAt(page, address);
-  const connection = await createConnection(DATABASE);
-  const still = { dimension: 'length', value: 0, unit: 'thou' };
-  const condition = {
-    stemBow: still,
-    stemBowDegrees: 0,
-    stemOvality: still,
-    trapped: [],
-    blockValvePasses: false,
-    relief: { screwOff: 0.05, dirt: 0.06 },
-  };
-  await connection.query('UPDATE valves SET simulated = ? WHERE id = ?', [
-    JSON.stringify(condition),
-    valveId,
-  ]);
-  await connection.end();
-}
+import { isReally } from './really';
 
 async function popsAt(page: Page): Promise<number> {
   const step = inHand(page);
@@ -48,7 +28,8 @@ test('a relief valve that pops high is rebuilt, set by what its screw does, and 
     { ...valve, ends: 'flanged', plate: { ...valve.plate, setPressure: psig(250) } },
     { place: 'bare' },
   );
-  await isReally(page, address);
+  // Stuck down by deposits, and its screw 5 % too far in.
+  await isReally(page, address, { relief: { screwOff: 0.05, dirt: 0.06 } });
 
   await test.step('as found it opens a tenth late; the pop, the reseat and the simmer are read off the curve', async () => {
     await workTo(page, /^As-found pop/);

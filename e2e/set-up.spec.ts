@@ -6,15 +6,16 @@ import { nothingSerious } from './axe';
 import { inHand, openSheet, signIn, title } from './bench';
 import { openNamed, openOn } from './own-job';
 import { workTo } from './plain';
+import { isReally } from './really';
 import { tooSmall } from './sizes';
 
 /** A valve to be set up in its line, under a tag by which its positioner is out of set in everything. */
-async function toSetUp(page: Page, construction: ConstructionId, tag: string): Promise<void> {
+async function toSetUp(page: Page, construction: ConstructionId, tag: string): Promise<string> {
   await signIn(page, 'Ines Okoro');
   const usual = defaultValve(construction);
   const springRange = { low: psig(3), high: psig(15) };
   const valve = { ...usual, ends: 'flanged', tag, plate: { ...usual.plate, springRange } };
-  await openNamed(page, valve, { place: 'in line', scope: 'set-up' });
+  return openNamed(page, valve, { place: 'in line', scope: 'set-up' });
 }
 
 const button = (page: Page, name: string | RegExp) => inHand(page).getByRole('button', { name });
@@ -69,16 +70,26 @@ async function setByAdvice(page: Page, signals: readonly string[]): Promise<stri
   throw new Error(`never set: ${advised.join(' ')}`);
 }
 
-test('a diaphragm valve with every screw wrong: bench set by its adjuster, zero and span by what their turns did, stroked within its limits', async ({
+test('a diaphragm valve at half travel, every screw wrong: bench set by its adjuster, zero and span by what their turns did, stroked within its limits', async ({
   page,
 }) => {
   test.setTimeout(180_000);
-  await toSetUp(page, 'control-globe-double-seat', 'SET-36');
-  await test.step('stroked by points as found, out of its limits: kept as it is', async () => {
+  const address = await toSetUp(page, 'control-globe-double-seat', 'SET-36');
+  await isReally(page, address, { positioner: { zero: 0.04, span: -0.48, balance: 0 } });
+  await test.step('half travel at full signal: stroked by points as found, kept as it is', async () => {
     await workTo(page, /^As found: stroke it by points/);
     await button(page, 'Air on, run the test').click();
     await expect(button(page, 'Keep the stroke test')).toBeVisible({ timeout: 60_000 });
-    await expect(inHand(page).locator('.verdicts .rework').first()).toBeVisible();
+    await expect(inHand(page).locator('.verdicts .rework', { hasText: 'largest error' })).toBeVisible();
+    const full = Number.parseFloat(
+      await inHand(page)
+        .getByRole('row', { name: /^100 %/ })
+        .locator('td')
+        .first()
+        .innerText(),
+    );
+    expect(full).toBeGreaterThan(40);
+    expect(full).toBeLessThan(60);
     await button(page, 'Keep the stroke test').click();
     await expect(title(page)).not.toHaveText(/^As found: stroke/);
   });
