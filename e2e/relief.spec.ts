@@ -87,4 +87,16 @@ test('a relief valve that pops high is rebuilt, set by what its screw does, and 
     expect(Math.max(...last) - Math.min(...last)).toBeLessThanOrEqual(2.5);
     await workPlainly(page);
   });
+
+  await test.step('sealed: the seal, who sealed it by what authority, the gags that came out', async () => {
+    await workTo(page, /^Gag out/);
+    const done = inHand(page).getByRole('button', { name: /^Done/ });
+    await expect(done).toBeDisabled();
+    await inHand(page).getByLabel('Number of the seal').fill('PS 4471');
+    await inHand(page).getByLabel('Sealed by, and by what authority').fill('J. Velde, repairer 12');
+    await expect(done).toContainText('gag and test plugs out');
+    await inHand(page).getByLabel('Gag and test plugs out, how many').fill('1');
+    await done.click();
+    await expect(title(page)).not.toHaveText(/^Gag out/);
+  });
 });
