@@ -12,9 +12,9 @@ import {
   type Pops,
   type TaskOf,
 } from '@dusk-wren/core/task';
-import { formatNumber, preferredUnit, psig, quantity, valueIn, type Length } from '@dusk-wren/core/quantity';
+import { formatNumber, psig, quantity, valueIn, type Length } from '@dusk-wren/core/quantity';
 import { settingTurns } from '@dusk-wren/core/workings';
-import { computed, shallowRef } from 'vue';
+import { computed } from 'vue';
 import PressureChart from '../../charts/PressureChart.vue';
 import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
@@ -27,13 +27,12 @@ import StepBar from '../StepBar.vue';
 import SlideWeight from './SlideWeight.vue';
 import TurnScrew from './TurnScrew.vue';
 import './live-reading.css';
-import { useReadings } from '../use-readings';
+import { usePressureOnRig } from './use-pressure-on-rig';
 
 /** A relief valve on the rig: pumped up until it pops, the pop found in the curve; the screw by what its last turn did. */
 const props = defineProps<{ step: PlannedStep; task: TaskOf<'measure'>; live: Pops }>();
 const job = useJob();
-const preferences = usePreferences();
-const { show, parts } = preferences;
+const { show, parts } = usePreferences();
 
 const words = props.live.weight
   ? {
@@ -50,19 +49,10 @@ const words = props.live.weight
         'No pop up to half again its set: stuck shut, or stopped too soon. Pressure off; nothing is struck.',
     };
 
-const samples = shallowRef<readonly { readonly seconds: number; readonly psig: number }[]>([]);
-const { instrument, choices, picked, running, start, stop } = useReadings(
-  'test rig',
-  () => ({ step: props.step.id }),
-  (reading) => {
-    if (reading.kind === 'pressure') samples.value = [...samples.value, reading];
-  },
+const { samples, instrument, choices, picked, running, run, stop, now, unit, points } = usePressureOnRig(
+  () => props.step.id,
+  () => props.live.aim,
 );
-function pump(): void {
-  samples.value = [];
-  start();
-}
-const now = computed(() => samples.value.at(-1));
 const found = computed(() =>
   running.value
     ? undefined
@@ -72,10 +62,6 @@ const found = computed(() =>
       ).at(-1),
 );
 const stuck = computed(() => !running.value && samples.value.length > 20 && !found.value);
-const unit = computed(() => preferredUnit(props.live.aim, preferences.units));
-const points = computed(() =>
-  samples.value.map(({ seconds, psig: at }) => [seconds, valueIn(psig(at), unit.value)] as const),
-);
 const span = computed(() => Math.max(20, Math.ceil((now.value?.seconds ?? 0) / 5) * 5));
 
 const facts = computed(() => job.state && new StepFacts(job.state, props.step.id, false));
@@ -231,7 +217,7 @@ useKeys([{ key: 'enter', label: words.keep, run: keep, when: () => found.value !
           !placeIsLeft &&
           (inTolerance !== false || since !== undefined || live.weight !== undefined)
         "
-        @press="pump"
+        @press="run"
         >{{ found ? words.again : words.begin }}</BenchButton
       >
       <BenchButton v-else @press="stop">Stop, pressure off</BenchButton>

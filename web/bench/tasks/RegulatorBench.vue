@@ -1,43 +1,28 @@
 <script setup lang="ts">
 import type { PlannedStep } from '@dusk-wren/core/plan';
-import { preferredUnit, psig, valueIn, type Quantity } from '@dusk-wren/core/quantity';
+import { psig, valueIn, type Quantity } from '@dusk-wren/core/quantity';
 import { regulatedAdvice, StepFacts, turnedSince, type Regulated, type TaskOf } from '@dusk-wren/core/task';
-import { computed, shallowRef } from 'vue';
+import { computed } from 'vue';
 import PressureChart from '../../charts/PressureChart.vue';
 import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
-import WorkingPaper from '../../parts/WorkingPaper.vue';
 import { useJob } from '../../stores/job';
 import { usePreferences } from '../../stores/preferences';
 import InstrumentPick from '../InstrumentPick.vue';
 import StepBar from '../StepBar.vue';
-import { useReadings } from '../use-readings';
 import './live-reading.css';
-import TurnScrew from './TurnScrew.vue';
+import { usePressureOnRig } from './use-pressure-on-rig';
+import AdvisedTurn from './AdvisedTurn.vue';
 import { useTurnedScrew } from './use-turned-screw';
 
 /** The outlet of a regulator watched by the clock: each figure is taken when its time is up. */
 const props = defineProps<{ step: PlannedStep; task: TaskOf<'measure'>; live: Regulated }>();
 const job = useJob();
-const preferences = usePreferences();
-const { show, parts } = preferences;
+const { show, parts } = usePreferences();
 
-const samples = shallowRef<readonly { readonly seconds: number; readonly psig: number }[]>([]);
-const { instrument, choices, picked, running, start, stop } = useReadings(
-  'test rig',
-  () => ({ step: props.step.id }),
-  (reading) => {
-    if (reading.kind === 'pressure') samples.value = [...samples.value, reading];
-  },
-);
-function run(): void {
-  samples.value = [];
-  start();
-}
-const now = computed(() => samples.value.at(-1));
-const unit = computed(() => preferredUnit(props.live.wanted, preferences.units));
-const points = computed(() =>
-  samples.value.map(({ seconds, psig: at }) => [seconds, valueIn(psig(at), unit.value)] as const),
+const { samples, instrument, choices, picked, running, run, stop, now, unit, points } = usePressureOnRig(
+  () => props.step.id,
+  () => props.live.wanted,
 );
 const ends = computed(() => Math.max(...props.live.reads.map(({ after }) => valueIn(after, 's'))));
 /** The mean of a second about the moment: a gauge trembles. */
@@ -98,21 +83,14 @@ useKeys([{ key: 'enter', label: 'Keep what it reads', run: keep, when: () => isO
     <p v-for="{ what, value } in found" :key="what">
       <span class="label">{{ what }}</span> <b class="number">{{ show(value) }}</b>
     </p>
-    <TurnScrew
+    <AdvisedTurn
       v-if="advice"
-      :screw="advice.screw"
-      :advised="valueIn(advice.turn, 'turn')"
+      :advice="advice"
       :words="words"
       :waits="waits"
       :disabled="running"
       @turn="turn"
-    >
-      <WorkingPaper
-        :steps="advice.worked.steps"
-        :notes="advice.worked.notes"
-        :source="advice.worked.source"
-      />
-    </TurnScrew>
+    />
     <StepBar>
       <BenchButton v-if="isOver" lamp hint="enter" @press="keep">Keep what it reads</BenchButton>
       <BenchButton v-if="running" @press="stop">Stop, pressure off</BenchButton>

@@ -11,12 +11,11 @@ import {
 } from '@dusk-wren/core/task';
 import { computed } from 'vue';
 import BenchButton from '../../parts/BenchButton.vue';
-import WorkingPaper from '../../parts/WorkingPaper.vue';
 import { useJob } from '../../stores/job';
 import { usePreferences } from '../../stores/preferences';
 import StepBar from '../StepBar.vue';
 import StrokeGauges from './StrokeGauges.vue';
-import TurnScrew from './TurnScrew.vue';
+import AdvisedTurn from './AdvisedTurn.vue';
 import { useStrokeBench } from './use-stroke-bench';
 import { useTurnedScrew } from './use-turned-screw';
 
@@ -74,21 +73,14 @@ function turned(turns: number): void {
 <template>
   <div class="stroked">
     <StrokeGauges :bench="bench" :at="points" />
-    <TurnScrew
+    <AdvisedTurn
       v-if="advice"
-      :screw="advice.screw"
-      :advised="valueIn(advice.turn, 'turn')"
+      :advice="advice"
       :words="words"
       :waits="waits"
       :disabled="false"
       @turn="turned"
-    >
-      <WorkingPaper
-        :steps="advice.worked.steps"
-        :notes="advice.worked.notes"
-        :source="advice.worked.source"
-      />
-    </TurnScrew>
+    />
     <StepBar>
       <BenchButton v-if="!bench.running.value" lamp @press="bench.start">Air on, gauges live</BenchButton>
       <template v-else>

@@ -15,13 +15,12 @@ import StrokeScale from '../../charts/StrokeScale.vue';
 import XyChart from '../../charts/XyChart.vue';
 import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
-import WorkingPaper from '../../parts/WorkingPaper.vue';
 import { useJob } from '../../stores/job';
 import { usePreferences } from '../../stores/preferences';
 import InstrumentPick from '../InstrumentPick.vue';
 import StepBar from '../StepBar.vue';
 import './live-reading.css';
-import TurnScrew from './TurnScrew.vue';
+import AdvisedTurn from './AdvisedTurn.vue';
 import { useStrokeBench } from './use-stroke-bench';
 import { useTurnedScrew } from './use-turned-screw';
 
@@ -160,10 +159,9 @@ useKeys([{ key: 'enter', label: 'Keep what it reads', run: keep, when: () => fig
         the gauge showed.
       </p>
     </template>
-    <TurnScrew
+    <AdvisedTurn
       v-if="advice"
-      :screw="advice.screw"
-      :advised="valueIn(advice.turn, 'turn')"
+      :advice="advice"
       :words="words"
       :waits="waits"
       :disabled="bench.running.value"
@@ -172,12 +170,7 @@ useKeys([{ key: 'enter', label: 'Keep what it reads', run: keep, when: () => fig
       <div class="label muted">
         Clockwise is taken to press the spring; the first move shows whether it does.
       </div>
-      <WorkingPaper
-        :steps="advice.worked.steps"
-        :notes="advice.worked.notes"
-        :source="advice.worked.source"
-      />
-    </TurnScrew>
+    </AdvisedTurn>
     <StepBar>
       <BenchButton v-if="figures.length > 0" lamp @press="keep">Keep what it reads</BenchButton>
       <BenchButton v-if="bench.running.value" @press="bench.stop">Air off</BenchButton>
