@@ -60,6 +60,7 @@ export function systemOf({ dimension, unit }: Quantity): UnitSystem | undefined 
 const THOU_BELOW_METRES = 0.05 * 0.0254;
 const KSI_FROM_PASCALS = 10_000 * 6894.757293168;
 const MINUTES_FROM_SECONDS = 120;
+const KILOJOULES_FROM = 1000;
 /** No part is so long: a distance, paced off. */
 const PACED_FROM_METRES = 3;
 
@@ -72,6 +73,7 @@ export function preferredUnit(q: Quantity, system: UnitSystem): string {
   const size = Math.abs(si(q));
   if (q.dimension === 'length' && system === 'US' && size > 0 && size < THOU_BELOW_METRES) return 'thou';
   if (q.dimension === 'length' && size >= PACED_FROM_METRES) return system === 'US' ? 'ft' : 'm';
+  if (q.dimension === 'energy' && size < KILOJOULES_FROM) return 'J';
   if (q.dimension === 'stress' && system === 'US' && size >= KSI_FROM_PASCALS) return 'ksi';
   if (q.dimension === 'time' && size < MINUTES_FROM_SECONDS) return 's';
   if (q.dimension === 'time' && size >= 60 * 86400) return 'month';

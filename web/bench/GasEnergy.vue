@@ -28,7 +28,6 @@ const worked = computed(() => {
       Gas stores about a thousand times what water would. Fill what can be filled; say what volume is left
       under it.
     </p>
-    <QuantityField v-model="typed" label="Volume under gas" dimension="volume" example="0.5 L" optional />
     <template v-if="worked">
       <p v-if="!typed && volume" class="label muted">
         Taken as {{ show(volume) }}, three bores long, until you say what it is:
@@ -41,6 +40,7 @@ const worked = computed(() => {
       </p>
       <WorkingPaper :steps="worked.steps" :notes="worked.notes" :source="worked.source" />
     </template>
+    <QuantityField v-model="typed" label="Volume under gas" dimension="volume" example="0.5 L" optional />
   </div>
 </template>
 
