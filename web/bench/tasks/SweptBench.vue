@@ -33,16 +33,27 @@ const bench = useStrokeBench(() => props.step.id);
 /** Slow enough that the casing follows its gauge. */
 const SWEEP_SECONDS = 36;
 const LOOP_POINTS = 120;
+/** Seconds for the air to be out of the casing. */
+const MOST_OUT = 3;
 type Sample = (typeof bench.samples.value)[number];
 const swept = ref<readonly Sample[]>([]);
-const isUp = ref(false);
+/** Readings since the signal stood at its top, however many came at once. */
+const down = computed(() => {
+  const all = bench.samples.value;
+  const top = all.findIndex(({ signalPercent }) => signalPercent > 90);
+  return top < 0 ? [] : all.slice(top);
+});
+const isUp = computed(() => down.value.length > 0);
+/** Down again and the last of the air out; what hangs on its friction is not waited for. */
+const isOver = computed(() => {
+  const out = down.value.find(({ signalPercent }) => signalPercent < 0.2);
+  const last = down.value.at(-1);
+  if (!out || !last) return false;
+  return last.travelPercent < 2 || last.seconds - out.seconds > MOST_OUT;
+});
 watch(bench.now, (now, before) => {
-  if (now && !before) {
-    isUp.value = false;
-    bench.sweep(SWEEP_SECONDS);
-  } else if (now && now.signalPercent > 90) isUp.value = true;
-  // Down again, and the last of the air out: all of it is read.
-  else if (now && isUp.value && now.signalPercent < 0.2 && now.travelPercent < 2) end();
+  if (now && !before) bench.sweep(SWEEP_SECONDS);
+  else if (now && isOver.value) end();
 });
 function run(): void {
   swept.value = [];
