@@ -162,6 +162,11 @@ const series = computed((): XySeries[] => {
   flex-wrap: wrap;
   gap: 0 18px;
 }
+.ways > a {
+  display: inline-flex;
+  align-items: center;
+  min-height: var(--touch);
+}
 .bluing-page {
   display: grid;
   gap: 10px;

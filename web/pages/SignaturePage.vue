@@ -216,6 +216,11 @@ const headerOf = (role: RecordingRole) => {
   flex-wrap: wrap;
   gap: 0 18px;
 }
+.ways > a {
+  display: inline-flex;
+  align-items: center;
+  min-height: var(--touch);
+}
 .signature {
   display: grid;
   gap: 10px;
