@@ -14,6 +14,7 @@ import type { BluingReader } from '../workers/bluing.worker';
 import FileAnswer from '../workings/FileAnswer.vue';
 import { useOpenedFromJob } from '../workings/opened-from-job';
 import { useRecentWorkings } from '../workings/recent';
+import WaysBack from '../workings/WaysBack.vue';
 import SeatPhotograph from '../workings/SeatPhotograph.vue';
 
 /** A photograph of a blued seat, dropped as a file: the ring found, its breaks marked, its width by angle. */
@@ -103,10 +104,7 @@ const series = computed((): XySeries[] => {
 
 <template>
   <div class="page bluing-page">
-    <p class="label no-print ways">
-      <router-link :to="{ path: '/workings', query: from ? { job: from.id } : {} }">All workings</router-link>
-      <router-link v-if="from" :to="`/jobs/${from.id}`">Back to {{ from.tag }}</router-link>
-    </p>
+    <WaysBack :from="from" />
     <header>
       <h1>Photograph of a blued seat</h1>
       <p>{{ working.meaning }} Square on, sharp, the lamp to one side; 12 o’clock up.</p>
@@ -157,16 +155,6 @@ const series = computed((): XySeries[] => {
 </template>
 
 <style scoped>
-.ways {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0 18px;
-}
-.ways > a {
-  display: inline-flex;
-  align-items: center;
-  min-height: var(--touch);
-}
 .bluing-page {
   display: grid;
   gap: 10px;

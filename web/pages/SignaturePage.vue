@@ -21,6 +21,7 @@ import type { SignatureReader } from '../workers/signature.worker';
 import FileAnswer from '../workings/FileAnswer.vue';
 import { useOpenedFromJob } from '../workings/opened-from-job';
 import { useRecentWorkings } from '../workings/recent';
+import WaysBack from '../workings/WaysBack.vue';
 
 /** A recorded stroke, dropped as a file: friction, bench set, seat and stick-slip, with the fitted lines. */
 const preferences = usePreferences();
@@ -141,10 +142,7 @@ const headerOf = (role: RecordingRole) => {
 
 <template>
   <div class="page signature">
-    <p class="label no-print ways">
-      <router-link :to="{ path: '/workings', query: from ? { job: from.id } : {} }">All workings</router-link>
-      <router-link v-if="from" :to="`/jobs/${from.id}`">Back to {{ from.tag }}</router-link>
-    </p>
+    <WaysBack :from="from" />
     <header>
       <h1>Signature of a stroke recording</h1>
       <p>{{ working.meaning }}</p>
@@ -211,16 +209,6 @@ const headerOf = (role: RecordingRole) => {
 </template>
 
 <style scoped>
-.ways {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0 18px;
-}
-.ways > a {
-  display: inline-flex;
-  align-items: center;
-  min-height: var(--touch);
-}
 .signature {
   display: grid;
   gap: 10px;

@@ -14,6 +14,7 @@ import FillFromJob from '../workings/FillFromJob.vue';
 import { exampleFor, fieldsFor, formParts, missingFrom, rawFrom, type Typed } from '../workings/given';
 import { useOpenedFromJob } from '../workings/opened-from-job';
 import { useRecentWorkings } from '../workings/recent';
+import WaysBack from '../workings/WaysBack.vue';
 import { asText, givenLines, problemsByField, refusalWords } from '../workings/words';
 import WorkingEntry from '../workings/WorkingEntry.vue';
 import WorkingPicture from '../workings/WorkingPicture.vue';
@@ -91,10 +92,7 @@ const command = () => ({
 
 <template>
   <div v-if="working" class="page working-page">
-    <p class="label no-print ways">
-      <router-link :to="{ path: '/workings', query: from ? { job: from.id } : {} }">All workings</router-link>
-      <router-link v-if="from" :to="`/jobs/${from.id}`">Back to {{ from.tag }}</router-link>
-    </p>
+    <WaysBack :from="from" />
     <header>
       <h1>{{ working.title }}</h1>
       <p>{{ working.meaning }}</p>
@@ -191,11 +189,6 @@ const command = () => ({
   display: flex;
   flex-wrap: wrap;
   gap: 0 18px;
-}
-.ways > a {
-  display: inline-flex;
-  align-items: center;
-  min-height: var(--touch);
 }
 .shown {
   display: grid;
