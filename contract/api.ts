@@ -197,8 +197,9 @@ export const readingMessage = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('bench'),
     seconds: z.number(),
-    /** How many settings it has taken so far. */
+    /** How many settings it has taken so far, and how many turns of screws that were kept. */
     taken: z.number(),
+    turned: z.number(),
     supplyPsig: z.number(),
     signalPercent: z.number(),
     drivenPsig: z.number(),
@@ -231,7 +232,7 @@ export const readingQuery = z.strictObject({
   reading: z.uuid().exactOptional(),
 });
 
-/** What is set on an instrument while it is read. */
+/** What is set on an instrument while it is read. A screw is turned by hand: its turns are facts of the job. */
 export const instrumentControl = z.discriminatedUnion('kind', [
   /** The signal put in, percent of its range. */
   z.strictObject({ kind: z.literal('signal'), percent: z.number().min(-5).max(105) }),
@@ -239,12 +240,9 @@ export const instrumentControl = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('sweep'), seconds: z.number().min(5).max(300) }),
   /** What its supply is set to; none vents it. */
   z.strictObject({ kind: z.literal('supply'), psig: z.number().min(0).max(150) }),
-  /** A screw turned, clockwise positive. */
-  z.strictObject({
-    kind: z.literal('turn'),
-    screw: z.enum(['zero screw', 'span screw', 'relay nozzle', 'spring adjuster']),
-    turns: z.number().min(-10).max(10),
-  }),
+  /** The pump of a rig, running or stopped, and its vent. */
+  z.strictObject({ kind: z.literal('pump'), on: z.boolean() }),
+  z.strictObject({ kind: z.literal('vent'), open: z.boolean() }),
 ]);
 export type InstrumentControl = z.output<typeof instrumentControl>;
 export const controlRequest = z.strictObject({ reading: z.uuid(), control: instrumentControl });

@@ -89,7 +89,7 @@ export function createApp(
   api.use(notTooDeep);
   api.use(jobRoutes({ sequelize, feed, streams, config, now }));
   api.use(paperRoutes(printer, config));
-  api.use(shopRoutes(config, streams, today));
+  api.use(shopRoutes(config, feed, streams, today));
   api.use(stockRoutes(sequelize, isoNow));
   api.use(notFound);
   app.use('/api', api);

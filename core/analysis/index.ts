@@ -24,6 +24,6 @@ export { findPops, type Pop } from './pops';
 export { sweptEnds, type SweptEnds } from './swept-ends';
 export { strokePoints, type StrokePoint } from './stroke-points';
 export { stepResponse, type StepResponse } from './step-response';
-export { standsAt, type Moving } from './standing';
+export { huntsBy, standsAt, type Moving } from './standing';
 export { thinned } from './thinned';
 export { niceTop, plotPath, type PlotBox } from './plot';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { standsAt } from './standing';
+import { huntsBy, standsAt } from './standing';
 
 const sampled = (seconds: number, at: (t: number) => number) =>
   Array.from({ length: Math.round(seconds * 10) + 1 }, (_, i) => ({ seconds: i / 10, value: at(i / 10) }));
@@ -19,5 +19,22 @@ describe('where a travel stands (handbook part 6.5: change below 0.1 % a second,
     const creeping = (t: number) => t;
     expect(standsAt(sampled(29, creeping), 0)).toBeUndefined();
     expect(standsAt(sampled(31, creeping), 0)).toBeCloseTo(30.5, 0);
+  });
+});
+
+describe('a travel that hunts (handbook part 6.4: higher gain is quicker and hunts)', () => {
+  const hunting = (wide: number) => sampled(6, (t) => 50 + (wide / 2) * Math.sin((2 * Math.PI * t) / 0.6));
+  it('goes to and fro, and by how much is said', () => {
+    expect(huntsBy(hunting(2), 0)).toBeCloseTo(2, 0);
+  });
+  it('is not one that stands in its noise, nor one that goes somewhere, nor one just disturbed', () => {
+    expect(huntsBy(hunting(0.2), 0)).toBeUndefined();
+    expect(
+      huntsBy(
+        sampled(6, (t) => 10 * t),
+        0,
+      ),
+    ).toBeUndefined();
+    expect(huntsBy(hunting(2), 3)).toBeUndefined();
   });
 });

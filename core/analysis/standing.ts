@@ -20,3 +20,19 @@ export function standsAt(samples: readonly Moving[], since: number): number | un
   const [before, last] = [meanOf(now - 2 * LOOK, now - LOOK), meanOf(now - LOOK, now)];
   return Math.abs(last - before) < STANDS_WITHIN || now > since + MOST ? last : undefined;
 }
+
+/** It hunts: so many times to and fro about its middle in the last seconds, wider than this, percent. */
+const [TO_AND_FRO, WIDE, WATCHED] = [6, 0.4, 4];
+
+/** How far it goes to and fro instead of standing, percent from side to side; undefined where it stands or goes somewhere. */
+export function huntsBy(samples: readonly Moving[], since: number): number | undefined {
+  const now = samples.at(-1)?.seconds;
+  if (now === undefined || now < since + WATCHED) return undefined;
+  const values = samples.filter(({ seconds }) => seconds > now - WATCHED).map(({ value }) => value);
+  const [least, most] = [Math.min(...values), Math.max(...values)];
+  const middle = (least + most) / 2;
+  const crossings = values.filter(
+    (value, i) => i > 0 && value > middle !== (values[i - 1] ?? value) > middle,
+  );
+  return most - least > WIDE && crossings.length >= TO_AND_FRO ? most - least : undefined;
+}

@@ -2,6 +2,7 @@ export { chance, seedFrom, type Chance } from './random';
 export { conditionOf, conditionSchema, type Condition } from './condition';
 export { DIAL_RESOLUTION_THOU, dialReading } from './dial-on-stem';
 export { wrenchClick } from './torque-wrench';
+export { PUMPING, type RigHand } from './rig-hand';
 export { leakThrough, rigRun, type RigSample, type RigTest } from './test-rig';
 export {
   opensAt,

@@ -1,5 +1,6 @@
 import { psig, si, valueIn, type GaugePressure } from '../quantity';
 import type { Chance } from './random';
+import { PUMPING, VENTS_IN, type RigHand } from './rig-hand';
 
 /** What is really the matter with a relief valve. Shares are of its set pressure. */
 export interface ReliefCondition {
@@ -48,12 +49,13 @@ export const reseatShare = (huddling: number): number => (1 + SPRING_TAKES * hud
 /**
  * A relief valve on a shop's rig, sampled every `every` seconds: pressure comes up, slowly near its set; it simmers, pops
  * as the huddling chamber takes hold, empties the rig and shuts as that pressure no longer holds its disc up. Nozzle force
- * `P·A` against the spring; discharge in proportion to pressure and lift. Ends after it has shut, or at 150 % of set.
+ * `P·A` against the spring; discharge in proportion to pressure and lift. `hand` is asked how pump and vent stand. Ends after it has shut, or at 150 % of set.
  */
 export function* reliefRun(
   { set, condition, opened }: Run,
   dice: Chance,
   every = 0.05,
+  hand: () => RigHand = () => PUMPING,
 ): Generator<ReliefSample, void> {
   const aim = si(set);
   const { screwOff, dirt, turns, perTurn, huddling } = condition;
@@ -76,9 +78,12 @@ export function* reliefRun(
       shutAgain = seconds;
     }
     lift += ((isOpen ? 1 : 0) - lift) * (STEP / LIFT);
-    const brought = shutAgain < Infinity || isOpen ? 0 : feed * (pressure < 0.9 * aim ? 1 : SLOWLY);
+    const { pumping, vented } = hand();
+    const isFed = pumping && !vented && !isOpen && shutAgain === Infinity;
+    const brought = isFed ? feed * (pressure < 0.9 * aim ? 1 : SLOWLY) : 0;
     const simmer = !isOpen && pressure > SIMMERS_FROM * pop ? SIMMER_TAKES * brought : 0;
-    pressure += (brought - simmer - (pressure * lift) / EMPTY) * STEP;
+    const letGo = (pressure * lift) / EMPTY + (vented ? pressure / VENTS_IN : 0);
+    pressure += (brought - simmer - letGo) * STEP;
   }
 }
 

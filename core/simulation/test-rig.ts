@@ -10,6 +10,7 @@ import {
 } from '../quantity';
 import { CLASS_VI_BUBBLE_ML, DROPS_PER_ML } from '../standards';
 import type { Chance } from './random';
+import { PUMPING, VENTS_IN, type RigHand } from './rig-hand';
 
 export interface RigSample {
   /** Seconds since the pump was started. */
@@ -53,8 +54,16 @@ export function leakThrough({ gap, pressure, fluid, of }: LeakPath): Leak {
   return { perMinute: flow * 60 * 1e6 * COUNTS[of].perMl, of };
 }
 
-/** A run of the rig, a sample every `step` seconds: pressure rises and settles, the hold runs, the leak is counted. */
-export function* rigRun(test: RigTest, dice: Chance, step = 0.5): Generator<RigSample, void> {
+/**
+ * A run of the rig, a sample every `step` seconds: pressure rises and settles, the hold runs, the leak is counted. `hand` is
+ * asked how pump and vent stand; vented below its pressure, the hold begins anew.
+ */
+export function* rigRun(
+  test: RigTest,
+  dice: Chance,
+  step = 0.5,
+  hand: () => RigHand = () => PUMPING,
+): Generator<RigSample, void> {
   const asked = valueIn(test.pressure, 'psig');
   // Whoever pumps it up aims a little over what is asked: the gauge shows whole psi.
   const target = Math.max(asked * 1.005, asked + 1);
@@ -64,11 +73,12 @@ export function* rigRun(test: RigTest, dice: Chance, step = 0.5): Generator<RigS
   let held = 0;
   let counted = 0;
   let due = dice.uniform() / 2;
+  let reached = 0;
   for (let seconds = 0; ; seconds += step) {
-    const reached = 1 - Math.exp((-seconds * 5) / RISE_SECONDS);
     const shown = psig(Math.max(0, Math.round(target * (reached + 0.0004 * dice.normal()))));
     const holding = reached >= SETTLED;
-    if (holding) {
+    if (!holding) [held, counted] = [0, 0];
+    else {
       held = Math.min(hold, held + step);
       due += rate * step;
       counted += Math.floor(due);
@@ -78,5 +88,8 @@ export function* rigRun(test: RigTest, dice: Chance, step = 0.5): Generator<RigS
     const phase = done ? 'done' : holding ? 'holding' : 'rising';
     yield { seconds, pressure: shown, phase, held, leaked: counted * least };
     if (done) return;
+    const { pumping, vented } = hand();
+    if (vented) reached *= Math.exp(-step / VENTS_IN);
+    else if (pumping) reached = 1 - (1 - reached) * Math.exp((-step * 5) / RISE_SECONDS);
   }
 }

@@ -99,6 +99,7 @@ export { boltProgress, type BoltProgress, type ClickVerdict, type JudgedClick } 
 export { noteOf } from './do';
 export type { LapsAgainst } from './lapping';
 export type { LookChoice } from './look';
+export { huntingAdvice, responseAdvice, type GainAdvice } from './gain-advice';
 export { screwsOf, type Live } from './live';
 export { lastTurned, nextPop, turnedSincePop, type LeverFigures, type Pops, type Turned } from './pops';
 export {

@@ -11,6 +11,5 @@ export type Live = Pops | Stroked | Swept | Response | Regulated;
 
 /** The screws that may be turned while it is read. */
 export function screwsOf(live: Live): readonly Screw[] {
-  if (live.kind === 'response') return [];
   return live.kind === 'pops' ? (live.screw ? [live.screw] : []) : live.screws;
 }

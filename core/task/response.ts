@@ -1,5 +1,6 @@
 import type { Moving } from '../analysis';
 import { stepResponse } from '../analysis';
+import type { Screw } from '../job';
 import { quantity, type Quantity } from '../quantity';
 
 /** A step of the signal, percent of its range. */
@@ -40,6 +41,7 @@ export const stepFigure = (figure: (typeof STEP_FIGURES)[number], { from, to }: 
 /** A step that is read by itself: dead band, steps and stroke times, one after the other. */
 export interface Response {
   readonly kind: 'response';
+  readonly screws: readonly Screw[];
 }
 
 /** The signal goes on in steps so small until travel follows, and no further than this, percent. */

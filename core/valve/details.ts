@@ -17,6 +17,7 @@ import { closureOf } from './closures';
 import { boltedJoint, metalSeatOf, packedBox, type Features } from './features';
 import { jointOf } from './joints';
 import { HAZARD_IDS } from './medium';
+import { ACTINGS, SIGNAL_RANGES } from './signal';
 import { valveSchema, type Valve } from './valve';
 
 /**
@@ -32,6 +33,8 @@ export const detailsSchema = z.strictObject({
   setPressure: quantityOf('gauge pressure').exactOptional(),
   orifice: z.enum(ORIFICES).exactOptional(),
   stamp: z.enum(RELIEF_STAMPS).exactOptional(),
+  signal: z.enum(SIGNAL_RANGES).exactOptional(),
+  acting: z.enum(ACTINGS).exactOptional(),
   serial: valveSchema.shape.serial,
   mediumName: z.string().trim().min(1).max(60).exactOptional(),
   hazards: z.array(z.enum(HAZARD_IDS)).exactOptional(),
@@ -252,8 +255,9 @@ function mediumWith(valve: Valve, { mediumName, hazards }: Details): Pick<Valve,
   return { medium: { ...valve.medium, name, hazards: hazards ?? valve.medium?.hazards ?? [] } };
 }
 
-function plateWith({ plate }: Valve, { setPressure, orifice, stamp }: Details): Pick<Valve, 'plate'> {
-  const learnt = picked({ setPressure, orifice, stamp });
+function plateWith({ plate }: Valve, details: Details): Pick<Valve, 'plate'> {
+  const { setPressure, orifice, stamp, signal, acting } = details;
+  const learnt = picked({ setPressure, orifice, stamp, signal, acting });
   return Object.keys(learnt).length === 0 ? {} : { plate: { ...plate, ...learnt } };
 }
 

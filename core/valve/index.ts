@@ -76,6 +76,7 @@ export { moverWords } from './mover-words';
 export { protectionFor, type Protection } from './protection';
 export { HAZARD_IDS, HAZARDS, type Hazard } from './medium';
 export { ratingWords } from './rating';
+export { SIGNAL_RANGES, signalAt, signalOf, signalSpan, type Acting, type SignalRangeName } from './signal';
 export { bareFeatures, defaultValve, ENDS, endsOf, valveSchema, type Ends, type Valve } from './valve';
 export {
   asksOf,

@@ -11,6 +11,7 @@ import {
   type PressureClass,
   type ReliefStamp,
 } from '../standards';
+import { ACTINGS, readSignalRange, type Acting, type SignalRangeName } from './signal';
 
 /** What a nameplate line says, as far as it could be read. */
 export interface PlateReading {
@@ -26,6 +27,8 @@ export interface PlateReading {
   readonly sizeCode?: string;
   readonly setPressure?: Quantity<'gauge pressure'>;
   readonly springRange?: QuantityRange<'gauge pressure'>;
+  readonly signal?: SignalRangeName;
+  readonly acting?: Acting;
   readonly orifice?: Orifice;
   readonly stamp?: ReliefStamp;
 }
@@ -133,6 +136,18 @@ const springRange: Take = (found, into) => {
   return true;
 };
 
+const signal: Take = (found, into) => {
+  const range = readSignalRange(found[1] ?? '');
+  if (range) into.signal = range;
+  return range !== undefined;
+};
+
+const acting: Take = (found, into) => {
+  const way = ACTINGS.find((each) => each === found[1]?.toLowerCase());
+  if (way) into.acting = way;
+  return way !== undefined;
+};
+
 /** What each piece of a plate may be, with its word first, without it after. */
 const PATTERNS: readonly (readonly [label: string, pattern: RegExp, take: Take])[] = [
   ['Tag', /^(?:tag|item)(?: ?no\.?)?[ :#]*([A-Z0-9][A-Z0-9./-]*)$/i, word('tag')],
@@ -141,6 +156,8 @@ const PATTERNS: readonly (readonly [label: string, pattern: RegExp, take: Take])
   ['Set pressure', /^(?:set(?: ?press(?:ure|\.)?)?|cdtp)[ :=]*(\d.*)$/i, setPressure],
   ['Orifice', /^(?:orifice|orif\.?)[ :=]*([A-Z])$/i, orifice],
   ['Stamp', /^(UV|V)(?: ?stamp)?$/i, stamp],
+  ['Signal', /^(?:signal|input)(?: ?range)?[ :=]*(\d.*)$/i, signal],
+  ['Acting', /^(?:acting[ :=]*)?(direct|reverse)(?: ?acting)?$/i, acting],
   ['Spring range', /^(?:spring|range|bench ?set)(?: ?range)?[ :=]*(\d.*)$/i, springRange],
   ['Trim', /^trim[ :]*(\S.*)$/i, word('trim')],
   ['Size code', /^(?:size ?code|k(?= ?[:=])|order ?key)[ :=]*(\S+)$/i, word('sizeCode')],
@@ -162,7 +179,7 @@ const PATTERNS: readonly (readonly [label: string, pattern: RegExp, take: Take])
 
 /** Words that begin a new piece where somebody wrote no comma. */
 const BEGINS =
-  /\s+(?=(?:tag|item|serial|ser\b|s\/?n\b|model|type\b|fig\b|set\b|cdtp|orifice|spring|bench ?set|trim|size(?: ?code)?\b|order ?key|class|cl\b|ansi|body|nps ?\d|dn ?\d)(?:\b|[ :#=.]))/i;
+  /(?<!\bbench)\s+(?=(?:tag|item|serial|ser\b|s\/?n\b|model|type\b|fig\b|set\b|cdtp|orifice|spring|signal|input|acting|bench ?set|trim|size(?: ?code)?\b|order ?key|class|cl\b|ansi|body|nps ?\d|dn ?\d)(?:\b|[ :#=.]))/i;
 
 /**
  * Reads a nameplate line as it was typed, pasted or scanned: pieces between commas, semicolons, bars and line ends, or

@@ -13,6 +13,7 @@ import { CONSTRUCTION_IDS, CONSTRUCTIONS, type ConstructionId } from './construc
 import { featuresSchema, type Features } from './features';
 import type { MakersSheet } from './makers-sheet';
 import { HAZARD_IDS } from './medium';
+import { ACTINGS, SIGNAL_RANGES } from './signal';
 
 const words = (most: number) => z.string().trim().min(1).max(most);
 
@@ -58,6 +59,9 @@ export const valveSchema = z.strictObject({
       springRange: z
         .strictObject({ low: quantityOf('gauge pressure'), high: quantityOf('gauge pressure') })
         .exactOptional(),
+      /** The signal that it answers, and whether it opens by more of it. */
+      signal: z.enum(SIGNAL_RANGES).exactOptional(),
+      acting: z.enum(ACTINGS).exactOptional(),
     })
     .exactOptional(),
   medium: z

@@ -12,17 +12,28 @@ const STEP = 'setup.span';
 const ME = '00000000-0000-4000-8000-000000000001';
 type Bench = Extract<ReadingMessage, { kind: 'bench' }>;
 
-/** The last of so many readings of a valve at its span step, these settings sent first. */
+/** The last of so many readings of a valve at its span step, these settings sent first, and this entered meanwhile. */
 async function after(
   readings: number,
   settings: readonly InstrumentControl[],
   job = benchJob(),
+  meanwhile: (job: BenchJob) => BenchJob = (same) => same,
 ): Promise<Bench> {
   const current = must(plan(job.state));
   const step = current && stepOf(current, STEP);
   if (!current || !step) throw new Error('no such step');
   const condition = { ...conditionOf('FV-1'), positioner: { zero: 0, span: 0, balance: 0 } };
-  const work = { state: job.state, plan: current, step, pass: 0, check: undefined, condition, rate: 1000 };
+  let grown = job.state;
+  const work = {
+    state: job.state,
+    stateNow: () => grown,
+    plan: current,
+    step,
+    pass: 0,
+    check: undefined,
+    condition,
+    rate: 1000,
+  };
   const open = new OpenControls();
   const { controls } = open.begin('a reading', ME);
   for (const control of settings) open.send('a reading', ME, control);
@@ -32,6 +43,7 @@ async function after(
   for await (const message of simulatedGaugeSet.read(work, stop.signal, controls)) {
     if (message.kind === 'bench') last = message;
     if (++count >= readings) stop.abort();
+    if (count === 2) grown = meanwhile(job).state;
   }
   if (!last) throw new Error('nothing was read');
   return last;
@@ -51,12 +63,11 @@ it('a supply that is vented drives nothing', async () => {
   expect(read.travelPercent).toBeLessThan(1);
 });
 it('a screw turned while it is read counts like one that was turned in the job before', async () => {
-  const now = await after(120, [signal(50), { kind: 'turn', screw: 'zero screw', turns: 1 }]);
-  const turned = benchJob().send({
-    kind: 'turn-screw',
-    body: { step: STEP, screw: 'zero screw', by: '1 turn' },
-  });
-  const before = await after(120, [signal(50)], turned);
+  const turn = (job: BenchJob) =>
+    job.send({ kind: 'turn-screw', body: { step: STEP, screw: 'zero screw', by: '1 turn' } });
+  const now = await after(120, [signal(50)], benchJob(), turn);
+  const before = await after(120, [signal(50)], turn(benchJob()));
+  expect(now.turned).toBe(1);
   expect(now.travelPercent).toBeGreaterThan(54);
   expect(Math.abs(now.travelPercent - before.travelPercent)).toBeLessThan(0.3);
 });

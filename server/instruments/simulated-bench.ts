@@ -1,5 +1,5 @@
 import type { InstrumentControl, ReadingMessage } from '@dusk-wren/contract';
-import { valveOf } from '@dusk-wren/core/job';
+import { valveOf, type JobState } from '@dusk-wren/core/job';
 import { si, psig, valueIn } from '@dusk-wren/core/quantity';
 import {
   actuatorOf,
@@ -10,6 +10,7 @@ import {
   straightOf,
   turnScrew,
   type Plant,
+  type ScrewTurns,
 } from '@dusk-wren/core/simulation';
 import { positionerOf, type Valve } from '@dusk-wren/core/valve';
 import type { Controls } from './controls';
@@ -25,12 +26,26 @@ const SIMULATED = {
   'span screw': 'span',
   'relay nozzle': 'nozzle',
   'spring adjuster': 'adjuster',
+  'gain screw': 'gain',
 } as const;
+type TurnedScrew = keyof typeof SIMULATED;
+const TURNED = Object.keys(SIMULATED) as TurnedScrew[];
 
-/** Turns of a screw in this job so far. */
-function turnsOf({ state }: Work, screw: keyof typeof SIMULATED): number {
-  const turned = state.records['screw-turned'].filter(({ body }) => body.screw === screw);
-  return turned.reduce((sum, { body }) => sum + valueIn(body.by, 'turn'), 0);
+interface Turns {
+  readonly by: ScrewTurns;
+  readonly count: number;
+}
+
+/** How far the screws of this valve have been turned in its job so far, and how often any was. */
+function turnsIn(state: JobState): Turns {
+  const entries = state.records['screw-turned'];
+  const by = Object.fromEntries(
+    TURNED.map((screw) => [
+      SIMULATED[screw],
+      entries.reduce((sum, { body }) => sum + (body.screw === screw ? valueIn(body.by, 'turn') : 0), 0),
+    ]),
+  ) as Record<keyof ScrewTurns, number>;
+  return { by, count: entries.length };
 }
 
 /** A signal on its way up to its whole range and down again. */
@@ -49,7 +64,15 @@ function set(plant: Plant, control: InstrumentControl): void {
   if (control.kind === 'signal') plant.signal = control.percent / 100;
   else if (control.kind === 'sweep') plant.signal = 0;
   else if (control.kind === 'supply') plant.supplySet = si(psig(control.psig));
-  else turnScrew(plant, SIMULATED[control.screw], control.turns);
+}
+
+/** Turns the screws from where they stood to where they stand. */
+function follow(plant: Plant, before: Turns, now: Turns): Turns {
+  for (const screw of Object.values(SIMULATED)) {
+    const by = now.by[screw] - before.by[screw];
+    if (by !== 0) turnScrew(plant, screw, by);
+  }
+  return now;
 }
 
 /** What is planted in it shows as it is found, and in a job that opens nothing; an overhaul has put it right. */
@@ -59,13 +82,7 @@ function stillAmiss({ condition, plan, step }: Work) {
 }
 
 /** What air goes into: the actuator alone where it is swept, else the valve through its positioner. */
-function plantFor(work: Work, valve: Valve): Plant {
-  const turns = {
-    zero: turnsOf(work, 'zero screw'),
-    span: turnsOf(work, 'span screw'),
-    nozzle: turnsOf(work, 'relay nozzle'),
-    adjuster: turnsOf(work, 'spring adjuster'),
-  };
+function plantFor(work: Work, valve: Valve, turns: ScrewTurns): Plant {
   const { task } = work.step;
   if (task.kind === 'measure' && task.live?.kind === 'swept') return actuatorOf(valve, task.live.most, turns);
   return positionerOf(valve.features)
@@ -81,7 +98,8 @@ export async function* simulatedBench(
 ): AsyncGenerator<ReadingMessage, void> {
   const valve = valveOf(work.state);
   if (!valve) return;
-  const plant = plantFor(work, valve);
+  let turned = turnsIn(work.state);
+  const plant = plantFor(work, valve, turned.by);
   const dice = chance(seedFrom(`${work.step.id} ${work.state.version}`));
   let taken = 0;
   let sweep: Sweep | undefined;
@@ -92,6 +110,7 @@ export async function* simulatedBench(
       sweep =
         control.kind === 'sweep' ? { from: sample * SAMPLE_SECONDS, seconds: control.seconds } : undefined;
     }
+    turned = follow(plant, turned, turnsIn(work.stateNow()));
     if (sweep) plant.signal = sweptTo(sweep, sample * SAMPLE_SECONDS);
     taken += settings.length;
     plant.run(SAMPLE_SECONDS);
@@ -100,6 +119,7 @@ export async function* simulatedBench(
       kind: 'bench',
       seconds: sample * SAMPLE_SECONDS,
       taken,
+      turned: turned.count,
       supplyPsig: valueIn(supply, 'psig'),
       signalPercent: valueIn(signal, '%'),
       drivenPsig: valueIn(driven, 'psig'),

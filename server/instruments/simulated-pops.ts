@@ -1,7 +1,14 @@
 import type { ReadingMessage } from '@dusk-wren/contract';
 import { measuredLast, onStep } from '@dusk-wren/core/job';
 import { quantity, seconds, si, valueIn } from '@dusk-wren/core/quantity';
-import { chance, reliefRun, seedFrom, waterLegRun, type DumpValve } from '@dusk-wren/core/simulation';
+import {
+  chance,
+  reliefRun,
+  seedFrom,
+  waterLegRun,
+  type DumpValve,
+  type RigHand,
+} from '@dusk-wren/core/simulation';
 import type { Pops } from '@dusk-wren/core/task';
 import { pause } from './pace';
 import type { Work } from './source';
@@ -53,12 +60,13 @@ export async function* simulatedPops(
   work: Work,
   live: Pops,
   stop: AbortSignal,
+  hand: () => RigHand,
 ): AsyncGenerator<ReadingMessage, void> {
   const dice = chance(seedFrom(`${work.step.id} ${work.state.version}`));
   const dump = dumpOf(work, live);
   const run = dump
     ? waterLegRun(dump, si(live.aim), dice, SAMPLE_SECONDS)
-    : reliefRun({ set: live.aim, ...reliefOf(work) }, dice, SAMPLE_SECONDS);
+    : reliefRun({ set: live.aim, ...reliefOf(work) }, dice, SAMPLE_SECONDS, hand);
   for (const { seconds: at, pressure } of run) {
     if (!(await pause((SAMPLE_SECONDS * 1000) / (FASTER * work.rate), stop))) return;
     yield { kind: 'pressure', psig: valueIn(pressure, 'psig'), seconds: valueIn(seconds(at), 's') };

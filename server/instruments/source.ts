@@ -8,7 +8,9 @@ import type { Controls } from './controls';
 
 /** What a source is told about the work it reads for. Real instruments need none of it. */
 export interface Work {
+  /** The job as the reading began, and as it is now: who turns a screw meanwhile turns it on what is read. */
   readonly state: JobState;
+  readonly stateNow: () => JobState;
   readonly plan: Plan;
   readonly step: PlannedStep;
   /** The pass that a torque wrench was set for by whoever holds it. */

@@ -1,5 +1,5 @@
 import { controlRequest, likeQuery, readingQuery, valveListQuery } from '@dusk-wren/contract';
-import { instrumentId } from '@dusk-wren/core/job';
+import { instrumentId, type JobId, type JobState } from '@dusk-wren/core/job';
 import { plan, stepOf } from '@dusk-wren/core/plan';
 import { must } from '@dusk-wren/core/problem';
 import { Router } from 'express';
@@ -7,6 +7,7 @@ import type { Config } from '../config';
 import { OpenControls } from '../instruments/controls';
 import { sourceFor } from '../instruments/registry';
 import { eventStream } from '../live/event-stream';
+import type { LiveFeed } from '../live/feed';
 import type { OpenStreams } from '../live/open-streams';
 import { Refusal } from '../refusal';
 import { findInstrument, listInstruments } from '../database/instruments';
@@ -18,7 +19,12 @@ import { personOf } from '../sign-in/person';
 import { read } from './read';
 
 /** The shop's own things: valves on file, customers, instruments and what they read. */
-export function shopRoutes(config: Config, streams: OpenStreams, today: () => string): Router {
+export function shopRoutes(
+  config: Config,
+  feed: LiveFeed,
+  streams: OpenStreams,
+  today: () => string,
+): Router {
   const router = Router();
   const open = new OpenControls();
 
@@ -53,11 +59,14 @@ export function shopRoutes(config: Config, streams: OpenStreams, today: () => st
     const current = must(plan(state));
     const step = current && stepOf(current, query.step);
     if (!current || !step) throw new Refusal({ code: 'step.unknown', step: query.step });
+    const condition = await conditionFor(row.valveId);
+    const { stateNow, unheard } = grownStates(feed, query.job, state);
     const work = {
       state,
+      stateNow,
       plan: current,
       step,
-      condition: await conditionFor(row.valveId),
+      condition,
       rate: config.SIMULATION_RATE,
       pass: query.pass ?? 0,
       check: query.check,
@@ -67,6 +76,7 @@ export function shopRoutes(config: Config, streams: OpenStreams, today: () => st
     try {
       for await (const message of source.read(work, stream.stop, controls)) stream.send(message);
     } finally {
+      unheard();
       close();
     }
     stream.send({ kind: 'end' });
@@ -80,4 +90,21 @@ export function shopRoutes(config: Config, streams: OpenStreams, today: () => st
     response.status(204).end();
   });
   return router;
+}
+
+/** A job as it is now, until `unheard`: what is read of it follows what is entered meanwhile, on whichever screen. */
+function grownStates(
+  feed: LiveFeed,
+  job: JobId,
+  begun: JobState,
+): { readonly stateNow: () => JobState; readonly unheard: () => void } {
+  let now = begun;
+  const unheard = feed.listen(job, (version) => {
+    stateOf(job, version).then(
+      (grown) => (now = grown.version > now.version ? grown : now),
+      // It is asked again as the job grows; until then it is read as it was.
+      () => undefined,
+    );
+  });
+  return { stateNow: () => now, unheard };
 }

@@ -51,7 +51,7 @@ const medium = computed(() => {
 const stamped = computed(() => {
   const { plate } = props.valve;
   if (!plate) return '';
-  const { model, sizeCode, trim, setPressure, springRange, orifice, stamp } = plate;
+  const { model, sizeCode, trim, setPressure, springRange, orifice, stamp, signal, acting } = plate;
   return [
     model,
     sizeCode && `code ${sizeCode}`,
@@ -60,6 +60,8 @@ const stamped = computed(() => {
     orifice && `orifice ${orifice}`,
     stamp,
     springRange && `spring ${read(springRange.low, 'gauge')} to ${read(springRange.high, 'gauge')}`,
+    signal && `signal ${signal}`,
+    acting === 'reverse' && 'reverse acting',
   ]
     .filter(Boolean)
     .join(' · ');

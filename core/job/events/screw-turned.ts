@@ -11,6 +11,7 @@ export const SCREWS = [
   'zero screw',
   'span screw',
   'relay nozzle',
+  'gain screw',
   'spring adjuster',
   'adjusting screw',
 ] as const;

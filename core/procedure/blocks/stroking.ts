@@ -80,6 +80,6 @@ function responseTask(by: StrokeTestTask['by']): MeasureTask {
       inSeconds(RESPONSE.rising, '4 s'),
       inSeconds(RESPONSE.falling, '4 s'),
     ],
-    live: { kind: 'response' },
+    live: { kind: 'response', screws: by === 'positioner' ? ['gain screw'] : [] },
   };
 }

@@ -2,7 +2,7 @@ import { phrase, psig, quantity, valueIn, type Ratio } from '../../quantity';
 import { onStep } from '../../job';
 import { CYLINDER_BALANCE, POSITIONER_LIMITS } from '../../standards';
 import type { MeasureAsk, MeasureTask, Stroked, StrokedRead } from '../../task';
-import { closureOf, moverOf, positionerOf } from '../../valve';
+import { closureOf, moverOf, positionerOf, signalAt, signalSpan } from '../../valve';
 import { pressureAsk } from '../blocks/asks';
 import { strokeTests } from '../blocks/stroking';
 import { CAUTIONS } from '../cautions';
@@ -75,9 +75,14 @@ const travelAt = (at: number, within: number): MeasureAsk => ({
   example: `${at} %`,
   mustBe: { from: percent(at - within), to: percent(at + within) },
 });
-const MID = travelAt(50, 2);
+/** Shares of the signal, percent: half of it, and off the stops. */
+const [MID_SIGNAL, LOW_SIGNAL, HIGH_SIGNAL] = [50, 5, 95];
+const MID = travelAt(MID_SIGNAL, 2);
 /** Off the stops, which would hide an error; within what zero and span may be off. */
-const [LOW, HIGH] = [travelAt(5, POSITIONER_LIMITS.ends), travelAt(95, POSITIONER_LIMITS.ends)];
+const [LOW, HIGH] = [
+  travelAt(LOW_SIGNAL, POSITIONER_LIMITS.ends),
+  travelAt(HIGH_SIGNAL, POSITIONER_LIMITS.ends),
+];
 const readAt = (what: string, at: number, off: StrokedRead['off'] = 'travel'): StrokedRead => ({
   what,
   off,
@@ -90,8 +95,12 @@ const ONE_SIDE: MeasureTask = {
   asks: [pressureAsk(SUPPLY, '20 psig'), pressureAsk(ACTUATOR, '9 psig'), MID],
   live: {
     kind: 'stroked',
-    reads: [readAt(SUPPLY, 50, 'supply'), readAt(ACTUATOR, 50, 'driven'), readAt(MID.what, 50)],
-    screws: ['zero screw'],
+    reads: [
+      readAt(SUPPLY, MID_SIGNAL, 'supply'),
+      readAt(ACTUATOR, MID_SIGNAL, 'driven'),
+      readAt(MID.what, MID_SIGNAL),
+    ],
+    screws: ['zero screw', 'gain screw'],
   },
 };
 /** Where both gauges of a cylinder are to stand, once its supply has been read. */
@@ -115,24 +124,25 @@ const bothSides = (c: Context): MeasureTask => ({
   live: {
     kind: 'stroked',
     reads: [
-      readAt(SUPPLY, 50, 'supply'),
-      readAt(TOP, 50, 'other'),
-      readAt(BOTTOM, 50, 'driven'),
-      readAt(MID.what, 50),
+      readAt(SUPPLY, MID_SIGNAL, 'supply'),
+      readAt(TOP, MID_SIGNAL, 'other'),
+      readAt(BOTTOM, MID_SIGNAL, 'driven'),
+      readAt(MID.what, MID_SIGNAL),
     ],
-    screws: ['zero screw', 'relay nozzle'],
+    screws: ['zero screw', 'relay nozzle', 'gain screw'],
   },
 });
 const ENDS: Stroked = {
   kind: 'stroked',
-  reads: [readAt(LOW.what, 5), readAt(HIGH.what, 95)],
-  screws: ['span screw', 'zero screw'],
+  reads: [readAt(LOW.what, LOW_SIGNAL), readAt(HIGH.what, HIGH_SIGNAL)],
+  screws: ['span screw', 'zero screw', 'gain screw'],
 };
 const SPAN = stepName('setup.span');
 const MIDWAY = stepName('setup.mid');
 
 function set(c: Context): Draft[] {
   const isDouble = moverOf(c.features).bothSides === true;
+  const at = (share: number) => signalAt(c.valve, share);
   return sequence(c, setUp(POSITIONER, ['bench set']), [
     {
       id: 'setup.supply',
@@ -151,8 +161,8 @@ function set(c: Context): Draft[] {
         ? 'Half of the signal in: bias until mid-travel; then balance by the nozzles'
         : 'Half of the signal in: feedback at a right angle, bias until mid-travel',
       why: !isDouble
-        ? phrase`${psig(9)} in. One side only: there is nothing to balance.`
-        : phrase`${psig(9)} in. Both cylinder gauges at 75 % of supply and within ${quantity('pressure difference', 5, 'psi')} of each other; beam level, its free end midway between its stops.`,
+        ? phrase`${at(MID_SIGNAL)} in. One side only: there is nothing to balance.`
+        : phrase`${at(MID_SIGNAL)} in. Both cylinder gauges at 75 % of supply and within ${quantity('pressure difference', 5, 'psi')} of each other; beam level, its free end midway between its stops.`,
       tools: ['signal source', 'test gauges'],
       task: isDouble ? bothSides(c) : ONE_SIDE,
       minutes: 12,
@@ -161,7 +171,7 @@ function set(c: Context): Draft[] {
       id: SPAN,
       benchAir: true,
       title: 'Span, then zero, and again until neither moves',
-      why: phrase`${psig(3.6)} and ${psig(14.4)} in, clear of both stops. Full travel at more than ${quantity('pressure difference', 12, 'psi')} of range: range spring anticlockwise; at less: clockwise. Zero after it, for the span moves it.`,
+      why: phrase`${at(LOW_SIGNAL)} and ${at(HIGH_SIGNAL)} in, clear of both stops. Full travel at more than ${signalSpan(c.valve)} of range: range spring anticlockwise; at less: clockwise. Zero after it, for the span moves it.`,
       tools: ['spanners', 'signal source'],
       task: { kind: 'measure', asks: [LOW, HIGH], live: ENDS },
       minutes: 16,

@@ -46,7 +46,7 @@ export function withFault(parts: Parts, fault: PlantedFault): Parts {
     case 'relay faulty':
       return { ...parts, valve: { ...valve, conductance: SLOW * valve.conductance } };
     case 'gain too high':
-      return { ...parts, set: { ...set, gain: 4 * set.gain } };
+      return { ...parts, set: { ...set, gain: 10 * set.gain } };
     case 'bench set wrong':
       return { ...parts, valve: { ...valve, preload: 2.2 * valve.preload } };
     case 'packing too tight':

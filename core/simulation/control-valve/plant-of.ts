@@ -20,10 +20,11 @@ export interface ScrewTurns {
   readonly zero: number;
   readonly span: number;
   readonly nozzle: number;
+  readonly gain: number;
 }
 
-/** What one turn clockwise does: bias up, range spring less travel for the signal, nozzle more pressure on both sides; psi of the adjuster. */
-const PER_TURN = { zero: 0.08, span: -0.06, nozzle: 0.1, adjuster: 0.8 } as const;
+/** What one turn clockwise does: bias up, range spring less travel for the signal, nozzle more pressure on both sides; psi of the adjuster; times the gain. */
+const PER_TURN = { zero: 0.08, span: -0.06, nozzle: 0.1, adjuster: 0.8, gain: 1.6 } as const;
 /** A valve that nobody wrote down is off by up to so much. */
 const OFF = { zero: 0.06, span: 0.1, balance: 0.15 } as const;
 /** And its spring by up to so many psi. */
@@ -87,7 +88,7 @@ function bodyOf(valve: Valve, adjusterTurns: number): ControlValve {
 /** The supply that this valve is made for. */
 const supplyFor = ({ features }: Valve): GaugePressure => psig(elementOf(features).supplyWanted);
 
-const UNTURNED: ScrewTurns = { zero: 0, span: 0, nozzle: 0, adjuster: 0 };
+const UNTURNED: ScrewTurns = { zero: 0, span: 0, nozzle: 0, adjuster: 0, gain: 0 };
 
 /** A control valve on the bench: air at the pressure it is made for, its positioner as its screws stand. */
 export function plantOf(
@@ -102,6 +103,7 @@ export function plantOf(
     zero: off.zero + PER_TURN.zero * turns.zero,
     span: 1 + off.span + PER_TURN.span * turns.span,
     balance: WELL_SET.balance + off.balance + PER_TURN.nozzle * turns.nozzle,
+    gain: WELL_SET.gain * PER_TURN.gain ** turns.gain,
   };
   const sound: Parts = {
     valve: bodyOf(valve, turns.adjuster),
@@ -134,6 +136,10 @@ export function turnScrew(plant: Plant, screw: keyof ScrewTurns, turns: number):
   }
   if (plant.source.by !== 'positioner') return;
   const { set } = plant.source;
+  if (screw === 'gain') {
+    plant.source.set = { ...set, gain: set.gain * PER_TURN.gain ** turns };
+    return;
+  }
   const by = PER_TURN[screw] * turns;
   plant.source.set = {
     ...set,

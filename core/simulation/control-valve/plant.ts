@@ -31,8 +31,8 @@ export type Driven =
   { readonly by: 'positioner'; set: PositionerSet } | { readonly by: 'straight'; low: number; high: number };
 
 const ATMOSPHERE = 101_325;
-/** Seconds: of a step, and for a signal to come through its tube. */
-const [STEP, SIGNAL_LAG] = [0.0005, 0.08];
+/** Seconds: of a step, for a signal to come through its tube, and for a relay to follow its nozzle. */
+const [STEP, SIGNAL_LAG, RELAY_LAG] = [0.0005, 0.08, 0.04];
 /** A stop takes up what hits it within this share of its critical damping. */
 const STOP_DAMPING = 0.7;
 
@@ -52,6 +52,8 @@ export class Plant {
   preload: number;
   /** The signal that has arrived, share of its range. */
   arrived = 0;
+  /** Gauge pressures that the relay gives to both sides, on its way to what its nozzle asks, Pa. */
+  private readonly relay = { driven: 0, other: 0 };
   /** Joules: put in by air and process, rubbed away by friction and stops. */
   readonly work = { putIn: 0, rubbed: 0 };
 
@@ -124,7 +126,10 @@ export class Plant {
     const { travel, linkage, bothSides } = this.valve;
     const fed = { signal: arrived, stroke: this.stem / travel, linkage, bothSides };
     const [driven, other] = relayOutput(source.set, fed);
-    return [driven * this.supply, other * this.supply];
+    const { relay } = this;
+    relay.driven += (driven * this.supply - relay.driven) * (STEP / RELAY_LAG);
+    relay.other += (other * this.supply - relay.other) * (STEP / RELAY_LAG);
+    return [relay.driven, relay.other];
   }
 
   private move(): void {

@@ -183,7 +183,7 @@ function fromGauge(value: Quantity, readBy: InstrumentId, watched: readonly Watc
     <StrokedFigures v-if="task.live?.kind === 'stroked'" :step="step" :task="task" :live="task.live" />
     <SweptBench v-if="task.live?.kind === 'swept'" :step="step" :task="task" :live="task.live" />
     <RegulatorBench v-if="task.live?.kind === 'regulated'" :step="step" :task="task" :live="task.live" />
-    <ResponseBench v-if="task.live?.kind === 'response'" :step="step" />
+    <ResponseBench v-if="task.live?.kind === 'response'" :step="step" :task="task" :live="task.live" />
     <WrenchReading
       v-if="onWrench"
       :step="step.id"

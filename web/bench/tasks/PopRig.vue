@@ -23,6 +23,7 @@ import WorkingPaper from '../../parts/WorkingPaper.vue';
 import { useJob } from '../../stores/job';
 import { usePreferences } from '../../stores/preferences';
 import InstrumentPick from '../InstrumentPick.vue';
+import RigCocks from './RigCocks.vue';
 import StepBar from '../StepBar.vue';
 import SlideWeight from './SlideWeight.vue';
 import TurnScrew from './TurnScrew.vue';
@@ -49,7 +50,7 @@ const words = props.live.weight
         'No pop up to half again its set: stuck shut, or stopped too soon. Pressure off; nothing is struck.',
     };
 
-const { samples, instrument, choices, picked, running, run, stop, now, unit, points } = usePressureOnRig(
+const { samples, instrument, choices, picked, running, set, run, stop, now, unit, points } = usePressureOnRig(
   () => props.step.id,
   () => props.live.aim,
 );
@@ -207,6 +208,7 @@ useKeys([{ key: 'enter', label: words.keep, run: keep, when: () => found.value !
       :disabled="running"
       @placed="placed"
     />
+    <RigCocks v-if="running && !live.weight" @set="set" />
     <StepBar>
       <BenchButton v-if="found" lamp hint="enter" @press="keep">{{ words.keep }}</BenchButton>
       <BenchButton

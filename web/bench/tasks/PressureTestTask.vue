@@ -29,6 +29,7 @@ import StepBar from '../StepBar.vue';
 import './live-reading.css';
 import { usePreferences } from '../../stores/preferences';
 import InstrumentPick from '../InstrumentPick.vue';
+import RigCocks from './RigCocks.vue';
 import { useReadings } from '../use-readings';
 
 /** A pressure test beside the live rig: what is asked, what is there, what leaks, and the verdict as it ends. */
@@ -41,7 +42,7 @@ const { show, parts } = preferences;
 type Sample = Extract<ReadingMessage, { kind: 'rig' }>;
 const samples = ref<Sample[]>([]);
 const now = computed(() => samples.value.at(-1));
-const { instrument, choices, picked, running, start, stop } = useReadings(
+const { instrument, choices, picked, running, set, start, stop } = useReadings(
   'test rig',
   () => ({ step: props.step.id }),
   (reading) => {
@@ -152,6 +153,7 @@ useKeys([{ key: 'enter', label: 'Keep this test', run: keep, when: () => now.val
         </p>
       </div>
     </div>
+    <RigCocks v-if="running" @set="set" />
     <StepBar>
       <BenchButton v-if="now?.phase === 'done'" lamp hint="enter" @press="keep">{{
         outcome === 'holds'

@@ -1,7 +1,15 @@
 <script setup lang="ts">
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import { formatNumber, type Quantity } from '@dusk-wren/core/quantity';
-import { responseRun, RESPONSE_STEPS, type Move } from '@dusk-wren/core/task';
+import {
+  responseAdvice,
+  responseRun,
+  RESPONSE_STEPS,
+  StepFacts,
+  type Move,
+  type Response,
+  type TaskOf,
+} from '@dusk-wren/core/task';
 import { computed, ref, shallowRef, watch } from 'vue';
 import StrokeScale from '../../charts/StrokeScale.vue';
 import XyChart, { type XySeries } from '../../charts/XyChart.vue';
@@ -9,12 +17,13 @@ import BenchButton from '../../parts/BenchButton.vue';
 import { useJob } from '../../stores/job';
 import { usePreferences } from '../../stores/preferences';
 import InstrumentPick from '../InstrumentPick.vue';
+import GainScrew from './GainScrew.vue';
 import StepBar from '../StepBar.vue';
 import './live-reading.css';
 import { useStrokeBench } from './use-stroke-bench';
 
 /** A valve asked small steps, three steps and a full stroke each way, one after the other, and its answers. */
-const props = defineProps<{ step: PlannedStep }>();
+const props = defineProps<{ step: PlannedStep; task: TaskOf<'measure'>; live: Response }>();
 const job = useJob();
 const { show } = usePreferences();
 const bench = useStrokeBench(() => props.step.id);
@@ -62,6 +71,10 @@ function keep(): void {
   figures.value = [];
 }
 
+const answered = computed(() =>
+  job.state ? responseAdvice(props.task, new StepFacts(job.state, props.step.id, true)) : undefined,
+);
+
 const COLOURS = ['--blue', '--lamp', '--fit'] as const;
 /** The steps, and not the full strokes, which are read in seconds alone. */
 const series = computed((): XySeries[] =>
@@ -105,6 +118,7 @@ const series = computed((): XySeries[] =>
         <dd class="number">{{ show(value) }}</dd>
       </div>
     </dl>
+    <GainScrew :step="step" :bench="bench" :screws="live.screws" :answered="answered" />
     <StepBar>
       <BenchButton v-if="figures.length > 0" lamp @press="keep">Keep how it answers</BenchButton>
       <BenchButton v-if="bench.running.value" @press="bench.stop">Stop, air off</BenchButton>

@@ -1,13 +1,14 @@
 <script setup lang="ts">
-import { formatNumber, psig, type Length } from '@dusk-wren/core/quantity';
+import { formatExactly, formatNumber, psig, type Length } from '@dusk-wren/core/quantity';
+import { SIGNAL_RANGES, signalAt, signalOf, type Details } from '@dusk-wren/core/valve';
 import { computed } from 'vue';
 import StrokeScale from '../../charts/StrokeScale.vue';
 import BenchButton from '../../parts/BenchButton.vue';
+import { useJob } from '../../stores/job';
 import { usePreferences } from '../../stores/preferences';
-import { useKeptHere } from '../../stores/kept-here';
 import InstrumentPick from '../InstrumentPick.vue';
+import SupplyCock from './SupplyCock.vue';
 import './live-reading.css';
-import { inSignal, SIGNAL_RANGES, type SignalRange } from './signal-ranges';
 import { useRatedTravel } from './use-rated-travel';
 import type { StrokeBench } from './use-stroke-bench';
 
@@ -20,12 +21,11 @@ const ofRated = (length: Length): Length => ({
   value: Math.round(length.value * (now.value?.travelPercent ?? 0) * 10) / 1000,
   unit: length.unit,
 });
-const kept = useKeptHere().text(() => 'signal range');
-const range = computed<SignalRange>(
-  () => SIGNAL_RANGES.find(({ name }) => name === kept.value) ?? SIGNAL_RANGES[0],
-);
-const acting = useKeptHere().text(() => 'signal acting');
-const isReverse = computed(() => acting.value === 'reverse');
+const job = useJob();
+const signal = computed(() => signalOf(job.planned?.valve ?? {}));
+const put = (percent: number) => formatExactly(signalAt(job.planned?.valve ?? {}, percent));
+/** What its plate did not say, or said otherwise. */
+const learn = (details: Details) => job.act({ kind: 'identify-valve', body: { details } });
 const now = computed(() => props.bench.now.value);
 const gauges = computed(() => {
   const read = now.value;
@@ -62,7 +62,7 @@ const gauges = computed(() => {
         </div>
         <div>
           <dt class="label">signal</dt>
-          <dd class="number">{{ inSignal(range, bench.signal.value, isReverse) }}</dd>
+          <dd class="number">{{ put(bench.signal.value) }}</dd>
         </div>
       </dl>
       <div class="points" role="group" aria-label="Signal">
@@ -72,23 +72,35 @@ const gauges = computed(() => {
           :aria-pressed="bench.signal.value === percent"
           :disabled="busy ?? false"
           @press="bench.put(percent)"
-          >{{ inSignal(range, percent, isReverse) }} in</BenchButton
+          >{{ put(percent) }} in</BenchButton
         >
         <p class="label stands" role="status">
-          {{ bench.stands.value === undefined ? 'Moving: read once it stands.' : 'It stands.' }}
+          {{
+            bench.hunts.value !== undefined
+              ? 'It hunts.'
+              : bench.stands.value === undefined
+                ? 'Moving: read once it stands.'
+                : 'It stands.'
+          }}
         </p>
         <v-select
           class="range"
           label="Range of the signal"
-          :model-value="range.name"
-          :items="SIGNAL_RANGES.map(({ name }) => name)"
-          @update:model-value="kept = $event"
+          :model-value="signal.range"
+          :items="SIGNAL_RANGES"
+          @update:model-value="learn({ signal: $event })"
         />
-        <BenchButton :aria-pressed="isReverse" @press="acting = isReverse ? 'direct' : 'reverse'"
+        <BenchButton
+          :aria-pressed="signal.acting === 'reverse'"
+          @press="learn({ acting: signal.acting === 'reverse' ? 'direct' : 'reverse' })"
           >Reverse acting</BenchButton
         >
       </div>
     </div>
+    <details v-if="now">
+      <summary class="label">The supply: regulator and vent</summary>
+      <SupplyCock :bench="bench" />
+    </details>
   </div>
 </template>
 
@@ -142,5 +154,9 @@ const gauges = computed(() => {
     flex-wrap: wrap;
     gap: 0 8px;
   }
+}
+summary {
+  min-height: var(--touch);
+  align-content: center;
 }
 </style>

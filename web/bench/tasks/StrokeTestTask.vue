@@ -12,6 +12,7 @@ import WorkingPaper from '../../parts/WorkingPaper.vue';
 import { useJob } from '../../stores/job';
 import { usePreferences } from '../../stores/preferences';
 import StepBar from '../StepBar.vue';
+import GainScrew from './GainScrew.vue';
 import TurnScrew from './TurnScrew.vue';
 import StrokeRecording from './StrokeRecording.vue';
 import StrokeGauges from './StrokeGauges.vue';
@@ -158,6 +159,7 @@ function keep(): void {
 <template>
   <div class="stroke-test">
     <StrokeGauges :bench="bench" :at="at" :busy="going !== undefined" />
+    <GainScrew :step="step" :bench="bench" :screws="task.screws" />
     <BenchButton v-if="going === undefined" class="fine" :aria-pressed="fine" @press="fine = !fine"
       >Eleven points instead of five</BenchButton
     >

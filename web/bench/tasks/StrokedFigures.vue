@@ -16,6 +16,7 @@ import { usePreferences } from '../../stores/preferences';
 import StepBar from '../StepBar.vue';
 import StrokeGauges from './StrokeGauges.vue';
 import AdvisedTurn from './AdvisedTurn.vue';
+import GainScrew from './GainScrew.vue';
 import { useStrokeBench } from './use-stroke-bench';
 import { useTurnedScrew } from './use-turned-screw';
 
@@ -61,7 +62,6 @@ const { words, turn } = useTurnedScrew(
   () => props.step,
   () => advice.value,
   () => waits.value,
-  bench.turned,
 );
 /** Turned, it is read from its first point again. */
 function turned(turns: number): void {
@@ -73,8 +73,9 @@ function turned(turns: number): void {
 <template>
   <div class="stroked">
     <StrokeGauges :bench="bench" :at="points" />
+    <GainScrew :step="step" :bench="bench" :screws="live.screws" />
     <AdvisedTurn
-      v-if="advice"
+      v-if="advice && bench.hunts.value === undefined"
       :advice="advice"
       :words="words"
       :waits="waits"

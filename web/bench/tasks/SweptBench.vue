@@ -122,7 +122,6 @@ const { words, turn } = useTurnedScrew(
   () => props.step,
   () => advice.value,
   () => waits.value,
-  bench.turned,
 );
 useKeys([{ key: 'enter', label: 'Keep what it reads', run: keep, when: () => figures.value.length > 0 }]);
 </script>

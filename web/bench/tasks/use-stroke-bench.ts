@@ -1,13 +1,10 @@
-import { standsAt } from '@dusk-wren/core/analysis';
-import type { Screw } from '@dusk-wren/core/job';
+import { huntsBy, standsAt } from '@dusk-wren/core/analysis';
 import type { ReadingMessage } from '@dusk-wren/contract';
 import { computed, ref, shallowRef } from 'vue';
+import { useJob } from '../../stores/job';
 import { useReadings } from '../use-readings';
 
 type Sample = Extract<ReadingMessage, { kind: 'bench' }>;
-/** Screws that a valve on the bench has: what its simulation is told of. */
-const TURNED = ['zero screw', 'span screw', 'relay nozzle', 'spring adjuster'] as const;
-const isTurned = (screw: Screw): screw is (typeof TURNED)[number] => TURNED.some((each) => each === screw);
 /** As far back as it takes to tell that it stands. */
 const LOOKED_BACK = 400;
 
@@ -41,27 +38,36 @@ export function useStrokeBench(step: () => string) {
     sent.value++;
     readings.set({ kind: 'sweep', seconds });
   }
-  /** Tells the instrument of a turn: a simulated screw has to be told, at a real one nobody listens. */
-  function turned(screw: Screw, turns: number): void {
-    if (!now.value || !isTurned(screw)) return;
+  function supply(psig: number): void {
     sent.value++;
-    readings.set({ kind: 'turn', screw, turns });
+    readings.set({ kind: 'supply', psig });
   }
+  /** Read since the last setting arrived, and the last turn of a screw, by whomever. */
+  const job = useJob();
+  const turns = computed(() => job.state?.records['screw-turned'].length ?? 0);
+  const isSince = ({ taken, turned }: Sample) => taken === sent.value && turned === turns.value;
+  /** Travel since it was last disturbed, and when that was. */
+  const settled = computed(() => {
+    const since = samples.value.filter(isSince);
+    return {
+      moving: since.map(({ seconds, travelPercent }) => ({ seconds, value: travelPercent })),
+      from: now.value && since[0]?.seconds,
+    };
+  });
   /** Where the travel stands, percent; undefined while it moves. */
   const stands = computed(() => {
-    const settled = samples.value.filter(({ taken }) => taken === sent.value);
-    const since = settled[0]?.seconds;
-    return now.value && since !== undefined
-      ? standsAt(
-          settled.map(({ seconds, travelPercent }) => ({ seconds, value: travelPercent })),
-          since,
-        )
-      : undefined;
+    const { moving, from } = settled.value;
+    return from === undefined ? undefined : standsAt(moving, from);
+  });
+  /** How far it goes to and fro instead, percent. */
+  const hunts = computed(() => {
+    const { moving, from } = settled.value;
+    return from === undefined ? undefined : huntsBy(moving, from);
   });
   /** Travel over time, and when the last setting arrived. */
   function sinceSet() {
     const all = samples.value;
-    const first = all.findIndex(({ taken }) => taken === sent.value);
+    const first = all.findIndex(isSince);
     return {
       samples: all.map(({ seconds, travelPercent }) => ({ seconds, value: travelPercent })),
       // It arrived after the reading before the first that knows of it.
@@ -69,7 +75,7 @@ export function useStrokeBench(step: () => string) {
     };
   }
   const pick = (id: string | undefined) => (readings.picked.value = id);
-  return { ...readings, pick, start, now, samples, signal, stands, sinceSet, put, sweep, turned };
+  return { ...readings, pick, start, now, samples, signal, stands, hunts, sinceSet, put, sweep, supply };
 }
 
 export type StrokeBench = ReturnType<typeof useStrokeBench>;

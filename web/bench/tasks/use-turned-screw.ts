@@ -1,4 +1,3 @@
-import type { Screw } from '@dusk-wren/core/job';
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import { formatNumber, quantity, valueIn } from '@dusk-wren/core/quantity';
 import type { ScrewAdvice } from '@dusk-wren/core/task';
@@ -12,8 +11,6 @@ export function useTurnedScrew(
   advice: () => ScrewAdvice | undefined,
   /** Whether it was turned since it was read. */
   waits: () => boolean,
-  /** Told of each turn: a simulated screw has to be. */
-  turned: (screw: Screw, turns: number) => void = () => undefined,
 ) {
   const job = useJob();
   const { show } = usePreferences();
@@ -35,9 +32,7 @@ export function useTurnedScrew(
     const { screw } = advice() ?? {};
     if (screw === undefined) return false;
     const by = quantity('angle', turns, 'turn');
-    if (!job.act({ kind: 'turn-screw', body: { step: step().id, screw, by } })) return false;
-    turned(screw, turns);
-    return true;
+    return job.act({ kind: 'turn-screw', body: { step: step().id, screw, by } });
   }
   return { words, turn };
 }
