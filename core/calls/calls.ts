@@ -86,6 +86,7 @@ function callOn(
     ...(part === stemRole(valve) ? runoutCalls(state, valve, part) : []),
     ...measuredCalls(state, valve, part, SEVERITY),
     ...foundCalls(state, valve, part, found),
+    ...(part === 'body' ? wallCalls(state, valve) : []),
   ];
   const worst = made.reduce<{ call: Call; seq: number } | undefined>(
     (kept, each) => (kept && SEVERITY[kept.call.verdict] >= SEVERITY[each.call.verdict] ? kept : each),
@@ -130,6 +131,14 @@ function foundCalls(
     call: callOnFinding({ valve, site, part }, entry.body.finding),
     seq: entry.seq,
   }));
+}
+
+/** A body that a test found to leak through its wall. */
+function wallCalls(state: JobState, valve: Valve) {
+  const site = siteOf(state);
+  return state.records['leak-traced']
+    .filter(({ body }) => body.to === 'body wall')
+    .map(({ seq }) => ({ call: callOnFinding({ valve, site, part: 'body' }, { kind: 'leaks' }), seq }));
 }
 
 function runoutCalls(state: JobState, valve: Valve, part: PartRole) {

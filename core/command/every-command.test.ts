@@ -56,6 +56,7 @@ const EVERY: { readonly [K in CommandKind]: Extract<RawCommand, { kind: K }>['bo
   'take-evidence': { symptom: 'gland leaks', check: 'gland nuts', result: 0, readBy: hand },
   'take-measurement': { step, what: 'width', value: '1 in', readBy: hand },
   'take-runout': { step, readings: Array.from({ length: 12 }, () => '0 thou'), readBy: hand },
+  'trace-leak': { step, to: 'joint' },
   'turn-screw': { step, screw: 'compression screw', by: '0.25 turn' },
   'keep-stroke': {
     step,

@@ -38,6 +38,7 @@ import { takeMeasurement } from './commands/take-measurement';
 import { keepCurve } from './commands/keep-curve';
 import { keepStroke } from './commands/keep-stroke';
 import { turnScrew } from './commands/turn-screw';
+import { traceLeak } from './commands/trace-leak';
 import { takeRunout } from './commands/take-runout';
 import { tightenBolt } from './commands/tighten-bolt';
 
@@ -47,6 +48,7 @@ export const COMMANDS = {
   'do-step': doStep,
   'take-measurement': takeMeasurement,
   'turn-screw': turnScrew,
+  'trace-leak': traceLeak,
   'keep-curve': keepCurve,
   'keep-stroke': keepStroke,
   'take-runout': takeRunout,

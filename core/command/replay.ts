@@ -35,6 +35,7 @@ const WRITTEN_BY: Readonly<Record<EventKind, CommandKind | undefined>> = {
   'stroke-tested': 'keep-stroke',
   'runout-taken': 'take-runout',
   'finding-made': 'make-finding',
+  'leak-traced': 'trace-leak',
   'call-overruled': 'overrule-call',
   'part-ordered': 'order-part',
   'part-arrived': 'receive-part',

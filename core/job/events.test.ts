@@ -5,6 +5,7 @@ import places from './samples/frozen-2026-11-26-place.json';
 import scopes from './samples/frozen-2026-11-26-scope.json';
 import rounds from './samples/frozen-2026-11-26-ways-round.json';
 import live from './samples/frozen-2026-11-27-live.json';
+import leaks from './samples/frozen-2026-11-27-leak.json';
 import strokes from './samples/frozen-2026-11-27-stroke.json';
 import tests from './samples/frozen-2026-11-26-pressure-tested.json';
 import { must } from '../problem';
@@ -23,6 +24,7 @@ const frozen: readonly { kind: string }[] = [
   ...rounds,
   ...live,
   ...strokes,
+  ...leaks,
 ];
 const sample = (kind: string): Record<string, unknown> => {
   const found = frozen.find((entry) => entry.kind === kind);

@@ -39,6 +39,7 @@ export {
 } from './registry';
 export { measuredLast } from './measured-last';
 export { SCREWS, type Screw } from './events/screw-turned';
+export { LEAK_SOURCES, type LeakSource } from './events/leak-traced';
 export { MOST_POINTS } from './events/curve-kept';
 export { PLACE_WORDS, PLACES, type Place } from './places';
 export { placeOf } from './place';

@@ -5,6 +5,7 @@ import places from './samples/frozen-2026-11-26-place.json';
 import scopes from './samples/frozen-2026-11-26-scope.json';
 import rounds from './samples/frozen-2026-11-26-ways-round.json';
 import live from './samples/frozen-2026-11-27-live.json';
+import leaks from './samples/frozen-2026-11-27-leak.json';
 import strokes from './samples/frozen-2026-11-27-stroke.json';
 import later from './samples/frozen-2026-11-26-later-kinds.json';
 import { must } from '../problem';
@@ -84,6 +85,18 @@ function eventful(): BenchJob {
   return job.workTo('nothing');
 }
 
+/** What only a test that leaks at something brings into a log. */
+function leaked(): BenchJob {
+  const step = 'test.shell';
+  const job = new BenchJob(defaultValve('globe-bolted'), { place: 'bare' }).workTo(step);
+  const leak = { perMinute: 6, of: 'drops' } as const;
+  job.send({
+    kind: 'run-pressure-test',
+    body: { step, pressure: '1130 psig', hold: '60 s', leak, readBy: DIAL },
+  });
+  return job.send({ kind: 'trace-leak', body: { step, to: 'gland' } });
+}
+
 /** What only a valve that pops brings into a log. */
 function popped(): BenchJob {
   const step = 'test.pops';
@@ -106,7 +119,7 @@ const WRITTEN_BY_COMMANDS = Object.keys(EVENTS).filter((kind) => kind !== 'job-i
 
 describe('folding', () => {
   it('every kind of event is in the sample', () => {
-    const kinds = [...full.log, ...popped().log, ...stroked().log].map(({ kind }) => kind);
+    const kinds = [...full.log, ...popped().log, ...stroked().log, ...leaked().log].map(({ kind }) => kind);
     expect(new Set(kinds)).toEqual(new Set(WRITTEN_BY_COMMANDS));
   });
 
@@ -208,7 +221,7 @@ describe('stored formats', () => {
     const log = must(readLog(first));
     expect(
       new Set(
-        [log, ...[later, places, scopes, rounds, live, strokes].map((each) => must(readLog(each)))]
+        [log, ...[later, places, scopes, rounds, live, strokes, leaks].map((each) => must(readLog(each)))]
           .flat()
           .map(({ kind }) => kind),
       ),

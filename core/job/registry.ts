@@ -19,6 +19,7 @@ import { makersSheetFiled } from './events/makers-sheet-filed';
 import { certificateSigned } from './events/certificate-signed';
 import { entryStruck } from './events/entry-struck';
 import { findingMade } from './events/finding-made';
+import { leakTraced } from './events/leak-traced';
 import { holdReleased } from './events/hold-released';
 import { jobImported } from './events/job-imported';
 import { jobOpened } from './events/job-opened';
@@ -58,6 +59,7 @@ export const EVENTS = {
   'stroke-tested': strokeTested,
   'runout-taken': runoutTaken,
   'finding-made': findingMade,
+  'leak-traced': leakTraced,
   'call-overruled': callOverruled,
   'part-ordered': partOrdered,
   'part-arrived': partArrived,

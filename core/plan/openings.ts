@@ -1,6 +1,7 @@
 import { siteOf } from '../calls';
-import { counts, onStep, openingOf, placeOf, scopeOf, type EntryOf, type JobState, type Stage } from '../job';
+import { counts, onStep, openingOf, placeOf, scopeOf, type JobState, type Stage } from '../job';
 import {
+  finding,
   FRAGMENTS,
   inService,
   spelt,
@@ -9,8 +10,9 @@ import {
   type Fragment,
   type Opening,
   type Outcome,
+  type Reopened,
 } from '../procedure';
-import { outcomeOf } from '../task';
+import { outcomeOf, reopenedBy } from '../task';
 import { asksOf, partsOf, type Valve } from '../valve';
 import { proposed, type Proposed } from './order';
 
@@ -23,11 +25,11 @@ const LEFT_OUT: Readonly<Record<Outcome, readonly Stage[]>> = {
 
 interface Openings {
   readonly steps: readonly Proposed[];
-  /** How many times the valve has been opened, the present time included. */
-  readonly openings: number;
+  /** Each time that the valve has been opened, the present one last. */
+  readonly openings: readonly Opening[];
 }
 
-/** The steps of the first opening, and of one more for each counted seat test over its allowance. */
+/** The steps of the first opening, and of one more for each counted seat test over its allowance, and each leak that opens it. */
 export function stepsOfAllOpenings(
   state: JobState,
   valve: Valve,
@@ -40,6 +42,7 @@ export function stepsOfAllOpenings(
     ({ when, of }) => (when?.(valve.features) ?? true) && (of?.includes(outcome) ?? true),
   );
   const steps: Proposed[] = [];
+  const openings: Opening[] = [];
   for (let opening: Opening = { number: 1 }; ;) {
     const { number } = opening;
     const context = contextFor(state, valve, calls, opening);
@@ -53,22 +56,37 @@ export function stepsOfAllOpenings(
             .map((draft) => proposed(inService(valve, placeOf(state), draft), number, named, fragment.room)),
         );
     const own = composed(number === 1 ? ['first', 'every'] : ['later', 'every']);
-    steps.push(...own);
-    const failed = failedSeatTest(state, own);
-    if (!failed) {
+    const again = openedAgain(state, own);
+    // What was not tested before it was opened is tested once it is shut.
+    const begun = ({ id, draft }: Proposed) =>
+      draft.stage !== 'test' || again?.only === undefined || isBegun(state, id);
+    steps.push(...own.filter(begun));
+    openings.push(opening);
+    if (!again) {
       steps.push(...composed(['last']), ...composed(['afterwards'], 1));
-      return { steps, openings: number };
+      return { steps, openings };
     }
-    opening = { number: number + 1, failed };
+    opening = { number: number + 1, again };
   }
 }
 
-function failedSeatTest(state: JobState, steps: readonly Proposed[]): EntryOf<'pressure-tested'> | undefined {
+const isBegun = (state: JobState, id: string): boolean =>
+  onStep(state, 'pressure-tested', id).length > 0 || onStep(state, 'step-done', id).length > 0;
+
+/** The test that opens it again: a seat over its allowance, or a leak that was traced to what must be opened for it. */
+function openedAgain(state: JobState, steps: readonly Proposed[]): Reopened | undefined {
   for (const { id, draft } of steps) {
     const { task } = draft;
-    if (task.kind !== 'pressure-test' || task.test !== 'seat') continue;
+    if (task.kind !== 'pressure-test') continue;
+    const traced = onStep(state, 'leak-traced', id);
+    const only = reopenedBy(traced.map(({ body }) => body.to));
+    const last = traced.at(-1);
+    if (only && last)
+      return { because: finding(`the ${task.test} test leaked at the ${last.body.to}`, last.seq), only };
+    if (task.test !== 'seat') continue;
     const test = onStep(state, 'pressure-tested', id).findLast(({ body }) => counts(body.readBy));
-    if (test && outcomeOf(test.body, task) === 'leaks') return test;
+    if (test && outcomeOf(test.body, task) === 'leaks')
+      return { because: finding('the seat test was over its allowance', test.seq) };
   }
   return undefined;
 }

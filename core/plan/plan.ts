@@ -18,7 +18,7 @@ import { withBenchAir } from './bench-air';
 import { deliberateSteps } from './deliberate';
 import { stepsOfAllOpenings } from './openings';
 import { ordered, settled, type Placed } from './order';
-import { withinScope } from './scope';
+import { withinOpenings, withinScope } from './scope';
 import { bothSides, coveredBy, signingOf, type Signing } from './signatures';
 import { onTheBench } from './swap';
 
@@ -81,7 +81,8 @@ function compose(state: JobState): Result<Plan | undefined> {
   const condemned = [...calls.values()].some(({ verdict }) => verdict === 'condemn');
   const { steps: asked, openings } = stepsOfAllOpenings(state, valve, calls, condemned);
   const scope = scopeOf(state);
-  const cut = withinScope(state, valve, settled(onTheBench(state, valve, asked)));
+  const whole = withinOpenings(state, valve, settled(onTheBench(state, valve, asked)), openings);
+  const cut = withinScope(state, valve, whole);
   const sorted = ordered(cut);
   if (!sorted.ok) return sorted;
   const order = hasOwnAir({ state, valve, place: placeOf(state), scope })
@@ -99,7 +100,7 @@ function compose(state: JobState): Result<Plan | undefined> {
       steps.find(({ status }) => status === 'ready'),
     remainingMinutes: open.reduce((total, step) => total + step.minutes, 0),
     condemned,
-    openings,
+    openings: openings.length,
   });
 }
 

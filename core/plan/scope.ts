@@ -1,5 +1,5 @@
-import { scopeOf, standingEntries, stepIdOf, type JobState, type Scope } from '../job';
-import { scopeProcedure, worksOn } from '../procedure';
+import { scopeOf, standingEntries, stepIdOf, type JobState } from '../job';
+import { scopeProcedure, worksOn, type Opening } from '../procedure';
 import type { Task } from '../task';
 import { partsOf, rolesByRoom, ROOMS, type PartRole, type Room, type Valve } from '../valve';
 import type { Placed } from './order';
@@ -28,20 +28,96 @@ export function withinScope(state: JobState, valve: Valve, steps: readonly Place
   const scope = scopeOf(state);
   const procedure = scopeProcedure(scope);
   if (!procedure) return [...steps];
-  const reach = reachOf(scope, valve, steps, begunOn(state));
-  const wanted = (step: Placed) => isWanted(step, reach, scope);
-  return contracted(steps, wanted).map((step) => onlyOn(step, reach));
+  const { features } = valve;
+  const reach = reachOf(
+    {
+      worked: worksOn(scope, features),
+      inPlace: procedure.inPlace?.(features) === true ? procedure.works(features) : undefined,
+      sees: procedure.sees ?? [],
+      sets: procedure.sets ?? [],
+    },
+    valve,
+    steps,
+    begunOn(state),
+  );
+  const cut: Cut = { reach, proves: procedure.proves === true, quotes: scope === 'quote' };
+  return contracted(steps, (step) => isWanted(step, cut)).map((step) => onlyOn(step, reach));
+}
+
+/**
+ * An opening that is for one room alone is cut to what that room asks: what is in its way comes off and goes back, and what
+ * is not proved yet is proved.
+ */
+export function withinOpenings(
+  state: JobState,
+  valve: Valve,
+  steps: readonly Placed[],
+  openings: readonly Opening[],
+): Placed[] {
+  return openings.reduce<Placed[]>(
+    (left, { number, again }) => (again?.only ? withinRoom(state, valve, left, number, again.only) : left),
+    [...steps],
+  );
+}
+
+function withinRoom(
+  state: JobState,
+  valve: Valve,
+  steps: readonly Placed[],
+  opening: number,
+  room: Room,
+): Placed[] {
+  const own = steps.filter((step) => step.opening === opening);
+  const asked = {
+    worked: new Set(rolesByRoom(valve.features)[room]),
+    inPlace: undefined,
+    sees: [room],
+    sets: [],
+  };
+  const reach = reachOf(asked, valve, own, begunOn(state));
+  if (reach.strip.size === 0) return [...steps];
+  const cut: Cut = { reach, proves: true, quotes: false };
+  const isOwn = (step: Placed) => step.opening === opening;
+  // What lets the pressure out is no room's; the call on every part was seen before, and stands.
+  const wanted = (step: Placed) => {
+    if (!isOwn(step)) return true;
+    const { stage, task, off, parts } = step.draft;
+    if (stage === 'repair' && task.kind === 'hold') return false;
+    return (stage === 'strip' && off.length === 0 && parts.length === 0) || isWanted(step, cut);
+  };
+  return contracted(steps, wanted).map((step) => (isOwn(step) ? onlyOn(step, reach) : step));
+}
+
+/** What a cut keeps: what is reached, whether everything is proved, and whether it ends with a quote. */
+interface Cut {
+  readonly reach: Reach;
+  readonly proves: boolean;
+  readonly quotes: boolean;
+}
+
+/** What a cut is for. */
+interface Asked {
+  /** The parts that it works on. */
+  readonly worked: ReadonlySet<PartRole>;
+  /** The rooms that it works in where they stand; nothing else comes off for them. */
+  readonly inPlace: readonly Room[] | undefined;
+  /** The rooms that are looked at, and those that are set, though nothing of them came off. */
+  readonly sees: readonly Room[];
+  readonly sets: readonly Room[];
 }
 
 /** Steps with facts on them: what came off for a wider job goes back, whatever the job is for now. */
 const begunOn = (state: JobState): ReadonlySet<string> =>
   new Set(standingEntries(state).flatMap((entry) => stepIdOf(entry) ?? []));
 
-function reachOf(scope: Scope, valve: Valve, steps: readonly Placed[], begun: ReadonlySet<string>): Reach {
+function reachOf(
+  { worked, inPlace, sees, sets }: Asked,
+  valve: Valve,
+  steps: readonly Placed[],
+  begun: ReadonlySet<string>,
+): Reach {
   const { features } = valve;
-  const procedure = scopeProcedure(scope);
-  const worked = worksOn(scope, features);
-  const isHere = procedure?.inPlace?.(features) === true;
+  const isHere = inPlace !== undefined;
   const byId = new Map(steps.map((step) => [step.id, step]));
   const strip = new Set<string>();
   const want = (step: Placed): void => {
@@ -59,16 +135,16 @@ function reachOf(scope: Scope, valve: Valve, steps: readonly Placed[], begun: Re
   const off = new Set(steps.flatMap(({ id, draft }) => (strip.has(id) ? draft.off : [])));
   const rooms = rolesByRoom(features);
   const touched = new Set<Room>([
-    ...(isHere ? (procedure?.works(features) ?? []) : []),
+    ...(inPlace ?? []),
     ...ROOMS.filter((room) => rooms[room].some((part) => (isHere ? taken : off).has(part))),
-    ...(procedure?.sets ?? []),
+    ...sets,
   ]);
   const boundary = BOUNDARY.some((room) => touched.has(room));
   const stays = partsOf(valve).filter((part) => part.stays);
   // What stays in the body is reached once the way to it is open; a shaft or stem where its packing is out.
   const seen = [
     ...(touched.has('closure') || touched.has('joint') ? stays.map(({ role }) => role) : []),
-    ...(procedure?.sees ?? []).flatMap((room) => rooms[room]),
+    ...sees.flatMap((room) => rooms[room]),
   ];
   return { strip, off, reached: new Set([...off, ...seen]), rooms: touched, boundary, here: isHere };
 }
@@ -76,7 +152,8 @@ function reachOf(scope: Scope, valve: Valve, steps: readonly Placed[], begun: Re
 /** What a valve must be apart for. */
 const APART: readonly Task['kind'][] = ['runout', 'bluing', 'lapping'];
 
-function isWanted(step: Placed, reach: Reach, scope: Scope): boolean {
+function isWanted(step: Placed, cut: Cut): boolean {
+  const { reach } = cut;
   const { id, room, draft } = step;
   const { parts, task, off } = draft;
   const isOpen = reach.off.size > 0;
@@ -92,7 +169,7 @@ function isWanted(step: Placed, reach: Reach, scope: Scope): boolean {
       return reach.strip.has(id) || (off.length === 0 && parts.length === 0 && ofRoom);
     case 'inspect':
     case 'repair':
-      if (scope === 'quote' && draft.stage === 'repair') return false;
+      if (cut.quotes && draft.stage === 'repair') return false;
       if (parts.length === 0) return isOpen;
       if (reach.here && (draft.stage === 'repair' || APART.includes(task.kind)))
         return parts.every((part) => reach.off.has(part));
@@ -109,7 +186,7 @@ function isWanted(step: Placed, reach: Reach, scope: Scope): boolean {
       if (task.kind === 'marks') return reach.strip.has(task.was ?? '');
       return ofRoom || (room === undefined && parts.some((part) => reach.off.has(part)));
     case 'test':
-      return isProof(scope, step, reach);
+      return cut.proves || isProof(step, reach);
   }
 }
 
@@ -119,8 +196,7 @@ function takenBy(task: Task): string[] {
   return asks.flatMap(({ was }) => was ?? []);
 }
 
-function isProof(scope: Scope, { room, draft }: Placed, reach: Reach): boolean {
-  if (scopeProcedure(scope)?.proves) return true;
+function isProof({ room, draft }: Placed, reach: Reach): boolean {
   if (draft.ofTheJob) return true;
   const { task, parts } = draft;
   if (task.kind === 'pressure-test')

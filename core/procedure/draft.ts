@@ -1,7 +1,7 @@
 import { wordReason, type SiteRules } from '../inspection';
 import type { EnergyKind } from '../isolation';
 import type { StandingCall } from '../calls';
-import type { EntryOf, JobState, Place, Scope, Stage } from '../job';
+import type { JobState, Place, Scope, Stage } from '../job';
 import { phrase, type Phrase } from '../quantity';
 import type { Task } from '../task';
 import type { Ask, Features, PartRole, Room, Valve } from '../valve';
@@ -65,11 +65,17 @@ export type IsolationPart =
 /** How a valve leaves: put right, beyond repair, or apart on its tray until a quote is answered. */
 export type Outcome = 'sound' | 'condemned' | 'quoted';
 
-/** One time that the valve is open: the first, and one more for each seat test over its allowance. */
+/** One time that the valve is open: the first, and one more for each test that asks for it. */
 export interface Opening {
   readonly number: number;
-  /** The failed test that made it necessary; absent on the first. */
-  readonly failed?: EntryOf<'pressure-tested'>;
+  /** What made it necessary; absent on the first. */
+  readonly again?: Reopened;
+}
+
+/** Why a valve is opened again, and how far: the whole of it, or no further than one room. */
+export interface Reopened {
+  readonly because: Because;
+  readonly only?: Room;
 }
 
 /** What a fragment may look at. */

@@ -8,8 +8,10 @@ export {
   type Draft,
   type Fragment,
   type IsolationPart,
+  finding,
   type Opening,
   type Outcome,
+  type Reopened,
 } from './draft';
 export { consumableOf, type ConsumableName } from './consumables';
 export { toolOf, type ToolName } from './tools';

@@ -1,6 +1,6 @@
 import type { Stage } from '../job';
 import { arrivalOf } from './blocks/arrival';
-import { draft, finding, type Because, type Context, type Draft } from './draft';
+import { draft, type Because, type Context, type Draft } from './draft';
 import { ifThere, stepName, type Milestone, type Relation, type StepName } from './relations';
 
 /** A step of a sequence, with only what is particular to it. */
@@ -88,9 +88,7 @@ export function sequence(c: Context, thread: Thread, sketches: readonly (Sketch 
 }
 
 /** On a later opening the reason is the test that failed. */
-function reopened({ opening }: Context, because: Because): Because {
-  return opening.failed ? finding('the seat test was over its allowance', opening.failed.seq) : because;
-}
+const reopened = ({ opening }: Context, because: Because): Because => opening.again?.because ?? because;
 
 /** What comes off after the marks are set waits until the settings are taken too, where the valve has any. */
 export const strip = (because: Because, after: readonly Relation[], ...provides: Milestone[]): Thread => ({

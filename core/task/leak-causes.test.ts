@@ -1,7 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { PRESSURE_TESTS } from '../job';
 import { valueIn } from '../quantity';
-import { asFlow, leakCauses } from '.';
+import { defaultValve } from '../valve';
+import { asFlow, leakCauses, reopenedBy } from '.';
+
+const GLOBE = defaultValve('globe-bolted').features;
 
 describe('a leak in what is counted, as a flow', () => {
   it.each([
@@ -21,12 +24,33 @@ describe('a leak in what is counted, as a flow', () => {
 
 describe('what a failed test may come from (common practice)', () => {
   it.each(PRESSURE_TESTS)('%s: the rig itself first, the dear one last', (test) => {
-    const causes = leakCauses({ test, fluid: 'liquid' });
+    const causes = leakCauses({ test, fluid: 'liquid' }, GLOBE);
     expect(causes[0]?.cause).toMatch(/rig/);
     expect(causes.length).toBeGreaterThan(2);
   });
   it('a leak that does not change with closing force is behind the ring, not on the line', () => {
-    const behind = leakCauses({ test: 'seat', fluid: 'gas' }).find(({ cause }) => cause.includes('behind'));
+    const behind = leakCauses({ test: 'seat', fluid: 'gas' }, GLOBE).find(({ cause }) =>
+      cause.includes('behind'),
+    );
     expect(behind?.look).toMatch(/however hard/);
+  });
+  it('a stem without a gland has seals to look at instead', () => {
+    const of = (id: 'globe-bolted' | 'ball-three-piece') =>
+      leakCauses({ test: 'shell', fluid: 'liquid' }, defaultValve(id).features).map(({ source }) => source);
+    expect(of('globe-bolted')).toContain('gland');
+    expect(of('globe-bolted')).not.toContain('stem seals');
+  });
+});
+
+describe('what is opened again (common practice: no more than the leak asks)', () => {
+  it('a joint is tightened once more first, and opened when that did not hold', () => {
+    expect(reopenedBy(['joint'])).toBeUndefined();
+    expect(reopenedBy(['joint', 'rig', 'joint'])).toBe('joint');
+  });
+  it('the rig, the gland and a fitting open nothing; a shoulder opens the way to its stem', () => {
+    for (const from of ['rig', 'gland', 'fitting', 'not fully open', 'body wall'] as const)
+      expect(reopenedBy([from, from])).toBeUndefined();
+    expect(reopenedBy(['backseat shoulder'])).toBe('stem');
+    expect(reopenedBy([])).toBeUndefined();
   });
 });

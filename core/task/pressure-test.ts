@@ -1,8 +1,9 @@
 import { counts, type EntryOf, type PressureTest } from '../job';
 import { isWithin, si, type Flow, type GaugePressure, type Leak, type Time, type Volume } from '../quantity';
 import { leakConvert, type BubbleTube } from '../workings';
+import { reopenedBy } from './reopened';
 import type { Shown } from './shown';
-import type { TaskKind } from './task-kind';
+import type { StepFacts, TaskKind } from './task-kind';
 
 export interface PressureTestTask {
   readonly kind: 'pressure-test';
@@ -25,6 +26,8 @@ export interface PressureTestTask {
 export const pressureTestTask: TaskKind<PressureTestTask> = {
   letsPressureIn: true,
   finishedBy: (task, facts) => {
+    const traced = facts.on('leak-traced');
+    if (reopenedBy(traced.map(({ body }) => body.to))) return traced.at(-1);
     const test = facts.on('pressure-tested').findLast(({ body }) => counts(body.readBy));
     if (!test) return undefined;
     const outcome = outcomeOf(test.body, task);
@@ -43,6 +46,16 @@ export const pressureTestTask: TaskKind<PressureTestTask> = {
     },
   ],
 };
+
+/** The last run, where it leaked and nobody has found where. */
+export function untracedLeak(
+  task: PressureTestTask,
+  facts: StepFacts,
+): EntryOf<'pressure-tested'> | undefined {
+  const last = facts.on('pressure-tested').findLast(({ body }) => counts(body.readBy));
+  if (!last || outcomeOf(last.body, task) !== 'leaks') return undefined;
+  return facts.on('leak-traced').some(({ seq }) => seq > last.seq) ? undefined : last;
+}
 
 /** A leak as a flow: a bubble is that of its own tube, and of no other. */
 export function asFlow({ perMinute, of }: Leak, tube: BubbleTube | undefined): Flow | undefined {

@@ -179,7 +179,7 @@ const PATTERNS: readonly (readonly [label: string, pattern: RegExp, take: Take])
 
 /** Words that begin a new piece where somebody wrote no comma. */
 const BEGINS =
-  /(?<!\bbench)\s+(?=(?:tag|item|serial|ser\b|s\/?n\b|model|type\b|fig\b|set\b|cdtp|orifice|spring|signal|input|acting|bench ?set|trim|size(?: ?code)?\b|order ?key|class|cl\b|ansi|body|nps ?\d|dn ?\d)(?:\b|[ :#=.]))/i;
+  /(?<!\bbench)\s+(?=(?:tag|item|serial|ser\b|s\/?n\b|model|type\b|fig\b|set\b|cdtp|orifice|spring|signal|input|bench ?set|trim|size(?: ?code)?\b|order ?key|class|cl\b|ansi|body|nps ?\d|dn ?\d)(?:\b|[ :#=.]))/i;
 
 /**
  * Reads a nameplate line as it was typed, pasted or scanned: pieces between commas, semicolons, bars and line ends, or

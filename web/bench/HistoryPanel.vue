@@ -31,7 +31,7 @@ const IS: Readonly<Record<(typeof FILTERS)[number], (entry: Entry) => boolean>> 
       'curve-kept',
       'stroke-tested',
     ].includes(kind),
-  called: ({ kind }) => kind === 'finding-made' || kind === 'call-overruled',
+  called: ({ kind }) => kind === 'finding-made' || kind === 'leak-traced' || kind === 'call-overruled',
   struck: (entry) => isStruck(entry) || entry.kind === 'entry-struck',
 };
 const entries = computed(() => job.entries.filter((entry) => IS[only.value](entry)).reverse());

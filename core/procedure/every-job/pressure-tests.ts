@@ -18,6 +18,7 @@ import { storedEnergy } from '../../workings';
 import { pressureAsk } from '../blocks/asks';
 import { formatExactly, phrase, type GaugePressure } from '../../quantity';
 import { ifThere, stepName } from '../relations';
+import { facesOfLeak, putRight, putRightOf } from './leak-put-right';
 
 /** Shell, backseat and seat. */
 export const pressureTests: Fragment = {
@@ -43,8 +44,10 @@ function tests(c: Context): Draft[] {
   // What stays in its line goes on no rig; the seats of an oilfield valve are proved between its blocks (API 6A).
   if (c.place === 'in line') return proof.by === 'working pressure' ? [seat(c, proof)] : [];
   return [
+    ...facesOfLeak(c),
+    ...putRight(c, SHELL),
     shellStep(c, proof),
-    ...(c.features.backseat ? [backseat(c)] : []),
+    ...(c.features.backseat ? [...putRight(c, BACKSEAT), backseat(c)] : []),
     seat(c, proof),
     ...atOperatingPressure(c),
   ];
@@ -87,7 +90,7 @@ function shellStep(c: Context, proof: Proof): Draft {
     parts: ['body'],
     minutes: c.minutes(20),
     because: rule(isWellhead ? API_6A.name : API_598.name),
-    after: ['set up', 'rebuilt', 'asked'],
+    after: ['set up', 'rebuilt', 'asked', ...putRightOf(c, SHELL)],
     provides: ['tests'],
   });
 }
@@ -104,7 +107,7 @@ function backseat(c: Context): Draft {
     task: backseatTest(c),
     minutes: c.minutes(10),
     because: feature('has a backseat'),
-    after: [SHELL],
+    after: [SHELL, ...putRightOf(c, BACKSEAT)],
     provides: ['tests'],
   });
 }

@@ -167,7 +167,7 @@ useKeys([{ key: 'enter', label: 'Keep this test', run: keep, when: () => now.val
       }}</BenchButton>
       <BenchButton v-else @press="stop">Stop, pressure off</BenchButton>
     </StepBar>
-    <LeakCauses v-if="leaks" :task="task" />
+    <LeakCauses v-if="leaks" :step="step" :task="task" />
     <GasEnergy v-if="task.fluid === 'gas'" :pressure="task.pressure" :volume="task.volume" />
     <p v-for="entry in before" :key="entry.seq" class="problem">
       Tried before: {{ show(entry.body.pressure) }}, {{ said(outcomeOf(entry.body, task), entry.body.leak) }}.

@@ -42,7 +42,7 @@ function rounds(c: Context, contact: Contact): Draft[] {
 
 /** Why there is seat work at all; undefined while nothing asks for it. */
 function startOf(c: Context, contact: Contact): Because | undefined {
-  if (c.opening.failed) return finding('the seat test was over its allowance', c.opening.failed.seq);
+  if (c.opening.again) return c.opening.again.only ? undefined : c.opening.again.because;
   const cut = [contact.seat, contact.closure].map((part) => c.calls.get(part)).find(isCut);
   if (cut) return fromCall(cut);
   const asFound = blueOn(c, asFoundOf(contact));
