@@ -8,6 +8,7 @@ import {
   PLACES,
   SCOPES,
   ROLES,
+  SCREWS,
   STAGES,
   valveId,
 } from '@dusk-wren/core/job';
@@ -250,6 +251,12 @@ export const controlRequest = z.strictObject({ reading: z.uuid(), control: instr
 /** How often each cause was placed on closed jobs, by symptom: what the fault finder learns from. */
 export const faultCountsView = z.object({
   counts: z.array(z.object({ symptom: z.enum(SYMPTOM_IDS), cause: z.enum(CAUSE_IDS), count: z.number() })),
+});
+
+/** What one turn of a screw did on the last valve of a model: percent of travel, or psi, for one turn clockwise. */
+export const screwEffectsQuery = z.strictObject({ model: z.string().trim().min(1).max(60) });
+export const screwEffectsView = z.object({
+  effects: z.array(z.object({ screw: z.enum(SCREWS), what: z.string(), perTurn: z.number() })),
 });
 
 /** A signed paper, by the code that is printed on it: what its record says now. */

@@ -25,6 +25,8 @@ export {
   controlRequest,
   readingMessage,
   readingQuery,
+  screwEffectsQuery,
+  screwEffectsView,
   sessionView,
   signInRequest,
   staleView,

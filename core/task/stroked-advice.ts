@@ -5,6 +5,7 @@ import { positionerScrews, settingTurns, type Worked } from '../workings';
 import type { MeasureAsk } from './measure-ask';
 import { meets } from './meets';
 import { roundsOf, type Stroked, type StrokedRead } from './stroked';
+import { NOTHING_TAUGHT, type Taught } from './screw-effects';
 import type { StepFacts } from './task-kind';
 
 /** Which screw to turn next, and why. */
@@ -22,17 +23,28 @@ interface Asked {
 }
 
 /** What to turn next on a valve that is stroked, by what its turns did; undefined while nothing is read, or all is right. */
-export function screwAdvice(task: Asked, live: Stroked, facts: StepFacts): ScrewAdvice | undefined {
+export function screwAdvice(
+  task: Asked,
+  live: Stroked,
+  facts: StepFacts,
+  taught: Taught = NOTHING_TAUGHT,
+): ScrewAdvice | undefined {
   const travels = live.reads.filter(({ off }) => off === 'travel');
   const [low, high] = travels;
   if (!low) return undefined;
-  if (high) return byBothEnds(low, high, facts);
+  if (high) return byBothEnds(low, high, facts, taught);
   return (
-    byOne(task, low, facts) ?? (live.screws.includes('relay nozzle') ? byBalance(live, facts) : undefined)
+    byOne(task, low, facts, taught) ??
+    (live.screws.includes('relay nozzle') ? byBalance(live, facts, taught) : undefined)
   );
 }
 
-function byBothEnds(low: StrokedRead, high: StrokedRead, facts: StepFacts): ScrewAdvice | undefined {
+function byBothEnds(
+  low: StrokedRead,
+  high: StrokedRead,
+  facts: StepFacts,
+  taught: Taught,
+): ScrewAdvice | undefined {
   const readings = roundsOf([low.what, high.what], facts).map(({ turned, read }) => ({
     zero: turned['zero screw'] ?? 0,
     span: turned['span screw'] ?? 0,
@@ -40,7 +52,15 @@ function byBothEnds(low: StrokedRead, high: StrokedRead, facts: StepFacts): Scre
     high: percentOf(read.get(high.what)),
   }));
   if (readings.length === 0) return undefined;
-  const worked = positionerScrews.work({ lowWanted: low.at, highWanted: high.at, readings });
+  const worked = positionerScrews.work({
+    lowWanted: low.at,
+    highWanted: high.at,
+    readings,
+    ...onLike('spanLow', taught('span screw', low.what)),
+    ...onLike('spanHigh', taught('span screw', high.what)),
+    ...onLike('zeroLow', taught('zero screw', low.what)),
+    ...onLike('zeroHigh', taught('zero screw', high.what)),
+  });
   if (!worked.ok || worked.value.result.screw === 'none') return undefined;
   const { screw, turn, low: lowTo, high: highTo } = worked.value.result;
   const comesTo = [lowTo, highTo].flatMap((each) => (each ? [each] : []));
@@ -48,7 +68,12 @@ function byBothEnds(low: StrokedRead, high: StrokedRead, facts: StepFacts): Scre
 }
 
 /** One figure and one screw. */
-function byOne({ asks }: Asked, { what, at }: StrokedRead, facts: StepFacts): ScrewAdvice | undefined {
+function byOne(
+  { asks }: Asked,
+  { what, at }: StrokedRead,
+  facts: StepFacts,
+  taught: Taught,
+): ScrewAdvice | undefined {
   const ask = asks.find((each) => each.what === what);
   const [now, before] = roundsOf([what], facts).slice(-2).reverse();
   const read = now?.read.get(what);
@@ -59,11 +84,12 @@ function byOne({ asks }: Asked, { what, at }: StrokedRead, facts: StepFacts): Sc
     { ...read, dimension: 'ratio' },
     before?.read.get(what),
     now.turned['zero screw'],
+    taught('zero screw', what),
   );
 }
 
 /** The mean of both sides against the supply, by the nozzle. */
-function byBalance(live: Stroked, facts: StepFacts): ScrewAdvice | undefined {
+function byBalance(live: Stroked, facts: StepFacts, taught: Taught): ScrewAdvice | undefined {
   const named = (off: StrokedRead['off']) => live.reads.find((read) => read.off === off)?.what ?? '';
   const sides = [named('driven'), named('other')];
   const supply = facts.on('measured').findLast(({ body }) => body.what === named('supply'))?.body.value;
@@ -76,7 +102,19 @@ function byBalance(live: Stroked, facts: StepFacts): ScrewAdvice | undefined {
   const read = share(now.read);
   const wanted = quantity('ratio', CYLINDER_BALANCE.share * 100, '%');
   if (Math.abs(valueIn(read, '%') - valueIn(wanted, '%')) <= CYLINDER_BALANCE.within * 100) return undefined;
-  return settingOf('relay nozzle', wanted, read, before && share(before.read), now.turned['relay nozzle']);
+  const bySide = sides.flatMap((what) => taught('relay nozzle', what) ?? []);
+  const perTurn =
+    bySide.length === sides.length
+      ? (bySide.reduce((sum, each) => sum + each, 0) / 2 / gauge(supply)) * 100
+      : undefined;
+  return settingOf(
+    'relay nozzle',
+    wanted,
+    read,
+    before && share(before.read),
+    now.turned['relay nozzle'],
+    perTurn,
+  );
 }
 
 function settingOf(
@@ -85,6 +123,8 @@ function settingOf(
   read: Ratio,
   before: Quantity | undefined,
   turned: number | undefined,
+  /** Percent, on one of its model. */
+  perTurn: number | undefined,
 ): ScrewAdvice | undefined {
   const percent = (share: Quantity) => quantity('ratio', Number(formatNumber(percentOf(share), 4)), '%');
   const worked = settingTurns.work({
@@ -93,11 +133,18 @@ function settingOf(
     ...(before && turned !== undefined
       ? { before: percent(before), turned: quantity('angle', turned, 'turn') }
       : {}),
+    ...onLike('taught', perTurn),
   });
   if (!worked.ok || worked.value.result.verdict === 'fit') return undefined;
-  const { turn, perTurn } = worked.value.result;
-  return { screw, turn, comesTo: perTurn === undefined ? [] : [wanted], worked: worked.value };
+  const { turn, perTurn: known } = worked.value.result;
+  return { screw, turn, comesTo: known === undefined ? [] : [wanted], worked: worked.value };
 }
+
+/** What a turn did on one of its model, in the field that takes it; percent. */
+const onLike = <K extends string>(field: K, perTurn: number | undefined): Partial<Record<K, Ratio>> =>
+  perTurn === undefined
+    ? {}
+    : ({ [field]: quantity('ratio', Number(formatNumber(perTurn, 3)), '%') } as Record<K, Ratio>);
 
 const percentOf = (share: Quantity | undefined) =>
   share ? valueIn({ ...share, dimension: 'ratio' }, '%') : Number.NaN;

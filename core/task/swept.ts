@@ -5,6 +5,7 @@ import type { MeanOf } from './measure-ask';
 import { meets } from './meets';
 import { meansOf } from './means';
 import { roundsOf } from './stroked';
+import { NOTHING_TAUGHT, type Taught } from './screw-effects';
 import type { ScrewAdvice } from './stroked-advice';
 import type { StepFacts } from './task-kind';
 
@@ -30,7 +31,12 @@ interface Asked {
  * How far to turn the adjuster, by what its last turn did. It moves both ends alike, so that it is turned by the mean of
  * both; nothing is advised where both are right, or where no adjuster helps: their span is another.
  */
-export function sweptAdvice(task: Asked, live: Swept, facts: StepFacts): ScrewAdvice | undefined {
+export function sweptAdvice(
+  task: Asked,
+  live: Swept,
+  facts: StepFacts,
+  taught: Taught = NOTHING_TAUGHT,
+): ScrewAdvice | undefined {
   const [screw] = live.screws;
   const [now, before] = roundsOf(Object.values(live.reads), facts).slice(-2).reverse();
   if (!now || !screw) return undefined;
@@ -41,12 +47,15 @@ export function sweptAdvice(task: Asked, live: Swept, facts: StepFacts): ScrewAd
   if (wanted === undefined || read === undefined) return undefined;
   const was = before && middle(meansOf(task, before.read).map(({ value }) => value));
   const turned = now.turned[screw];
+  const onLike = Object.values(live.reads).flatMap((what) => taught(screw, what) ?? []);
+  const onOneLike = onLike.reduce((sum, each) => sum + each, 0) / onLike.length;
   const worked = settingTurns.work({
     wanted: psig(wanted),
     read: psig(read),
     ...(was !== undefined && turned !== undefined
       ? { before: psig(was), turned: quantity('angle', turned, 'turn') }
       : {}),
+    ...(onLike.length > 0 ? { taught: psig(Math.round(onOneLike * 1000) / 1000) } : {}),
   });
   if (!worked.ok || worked.value.result.verdict === 'fit') return undefined;
   const { turn, perTurn } = worked.value.result;

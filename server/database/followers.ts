@@ -3,12 +3,14 @@ import { countFault } from './fault-counts';
 import { followSheet } from './makers-sheets';
 import { followValveAsLeft } from './valves-as-left';
 import { followShelf } from './shelf';
+import { followScrews } from './screw-effects';
 
 /** What follows from new entries outside the job itself: all of it with them, or none. */
 const FOLLOWERS: readonly ((change: Change) => Promise<void>)[] = [
   followSheet,
   countFault,
   followShelf,
+  followScrews,
   followValveAsLeft,
 ];
 

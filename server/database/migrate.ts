@@ -5,6 +5,7 @@ import * as storeTables from './migrations/002-store';
 import * as beforeMeasuring from './migrations/003-before-measuring';
 import * as whoMay from './migrations/004-who-may';
 import * as whatStopsAJob from './migrations/005-what-stops-a-job';
+import * as screwEffects from './migrations/006-screw-effects';
 
 type Log = (message: string) => void;
 
@@ -15,6 +16,7 @@ export const MIGRATIONS = [
   { name: '003-before-measuring', ...beforeMeasuring },
   { name: '004-who-may', ...whoMay },
   { name: '005-what-stops-a-job', ...whatStopsAJob },
+  { name: '006-screw-effects', ...screwEffects },
 ];
 
 const PATIENCE_SECONDS = 120;

@@ -96,6 +96,18 @@ export class FaultCountRow extends Model<
   declare count: number;
 }
 
+/** What one turn of a screw did on the last valve of a model. */
+export class ScrewEffectRow extends Model<
+  InferAttributes<ScrewEffectRow>,
+  InferCreationAttributes<ScrewEffectRow>
+> {
+  /** As sheets are filed by it. */
+  declare model: string;
+  declare screw: string;
+  declare what: string;
+  declare perTurn: number;
+}
+
 /** A maker's sheet that is the shop's: the latest of a model is used. */
 export class SheetRow extends Model<InferAttributes<SheetRow>, InferCreationAttributes<SheetRow>> {
   declare id: CreationOptional<number>;
@@ -303,6 +315,15 @@ export function defineModels(sequelize: Sequelize): void {
       count: count(),
     },
     { sequelize, tableName: 'fault_counts' },
+  );
+  ScrewEffectRow.init(
+    {
+      model: { ...text(60), primaryKey: true },
+      screw: { ...text(40), primaryKey: true },
+      what: { ...text(80), primaryKey: true },
+      perTurn: { type: DataTypes.DOUBLE, allowNull: false },
+    },
+    { sequelize, tableName: 'screw_effects' },
   );
   SheetRow.init(
     {

@@ -1,4 +1,10 @@
-import { controlRequest, likeQuery, readingQuery, valveListQuery } from '@dusk-wren/contract';
+import {
+  controlRequest,
+  likeQuery,
+  readingQuery,
+  screwEffectsQuery,
+  valveListQuery,
+} from '@dusk-wren/contract';
 import { instrumentId, type JobId, type JobState } from '@dusk-wren/core/job';
 import { plan, stepOf } from '@dusk-wren/core/plan';
 import { must } from '@dusk-wren/core/problem';
@@ -12,6 +18,7 @@ import type { OpenStreams } from '../live/open-streams';
 import { Refusal } from '../refusal';
 import { findInstrument, listInstruments } from '../database/instruments';
 import { listFaultCounts } from '../database/fault-counts';
+import { listScrewEffects } from '../database/screw-effects';
 import { stateOf } from '../database/state-of';
 import { findJob } from '../database/jobs';
 import { conditionFor, listCustomers, listValves, valvesLike } from '../database/valves';
@@ -42,6 +49,11 @@ export function shopRoutes(
 
   router.get('/fault-counts', async (_request, response) => {
     response.json({ counts: await listFaultCounts() });
+  });
+
+  router.get('/screw-effects', async (request, response) => {
+    const { model } = read(screwEffectsQuery, request.query);
+    response.json({ effects: await listScrewEffects(model) });
   });
 
   router.get('/instruments', async (_request, response) => {

@@ -16,6 +16,17 @@ const travel = z.union([
     .transform((text) => Number(text.replace('%', ''))),
 ]);
 
+/** What a turn did on one of the same model: a first guess, until this one has been turned. */
+const taught = (screw: string, end: string) =>
+  quantityField(
+    'ratio',
+    {
+      label: `${screw} screw, one turn clockwise on one like it: ${end}`,
+      example: screw === 'Span' ? '-6 %' : '8 %',
+    },
+    'any',
+  ).exactOptional();
+
 const input = z.strictObject({
   lowWanted: quantityField('ratio', { label: 'Wanted at the low signal', example: '5 %' }, 'any'),
   highWanted: quantityField('ratio', { label: 'Wanted at the high signal', example: '95 %' }),
@@ -36,6 +47,10 @@ const input = z.strictObject({
     },
     60,
   ),
+  spanLow: taught('Span', 'low'),
+  spanHigh: taught('Span', 'high'),
+  zeroLow: taught('Zero', 'low'),
+  zeroHigh: taught('Zero', 'high'),
 });
 
 type Given = z.output<typeof input>;
@@ -54,6 +69,8 @@ export interface PositionerScrews {
 const SOURCE: Source = { ...COMMON_PRACTICE, name: 'Zero and span by what one turn did' };
 /** Turned to see, turns; less than this is come up to by half. */
 const [QUARTER, HALF] = [0.25, 0.5];
+/** By what another one taught no further than this before it is read again, turns. */
+const GUESSED = 1;
 /** Nearer an end of the stroke than this it may stand on its stop, percent. */
 const STOP = 0.6;
 /** A screw that moves less than this, percent a turn, moves nothing. */
@@ -69,7 +86,8 @@ interface Effect {
 
 /**
  * Which screw of a positioner to turn next, how far and which way, two by two: each screw moves both readings, so each has
- * two effects, learned from the readings before and after it was turned. Span first, by the difference of the readings;
+ * two effects, learned from the readings before and after it was turned, and until then guessed by what a turn did on one of its
+ * model, a whole turn at most. Span first, by the difference of the readings;
  * then zero, by their mean; of less than a quarter turn half. A screw that was not turned yet gets a quarter turn to see:
  * the span screw anticlockwise for more travel, zero clockwise for more (this type). A reading on a stop hides how far it
  * is off: half a turn brings it off first. One that moves nothing slips or is at
@@ -95,7 +113,12 @@ export const positionerScrews: Working<typeof input, PositionerScrews> = {
   work: screws,
 };
 
-function screws({ lowWanted, highWanted, readings }: Given): Result<Worked<PositionerScrews>> {
+function screws({
+  lowWanted,
+  highWanted,
+  readings,
+  ...taughtBefore
+}: Given): Result<Worked<PositionerScrews>> {
   const wanted = { low: percentOf(lowWanted), high: percentOf(highWanted) };
   const now = readings.at(-1);
   if (!now) return inConflict(['readings'], 'Read the travel at both signals first.');
@@ -128,7 +151,8 @@ function screws({ lowWanted, highWanted, readings }: Given): Result<Worked<Posit
       ? line('Span is short by', 'high off − low off', '', percent(spanOff))
       : line('Zero is low by', 'mean of both', '', percent(wantedBy)),
   );
-  const effect = effectsOf(readings)[screw];
+  const learned = effectsOf(readings)[screw];
+  const effect = learned ?? taughtOf(taughtBefore)[screw];
   if (!effect) {
     const sign = screw === 'span screw' ? -1 : 1;
     return answer(
@@ -141,7 +165,7 @@ function screws({ lowWanted, highWanted, readings }: Given): Result<Worked<Posit
   steps.push(
     line(
       'One turn clockwise',
-      'by what its turns did',
+      learned ? 'by what its turns did' : 'on one of its model',
       `low ${percentText(effect.low)}, high ${percentText(effect.high)}`,
       percent(by),
     ),
@@ -153,11 +177,20 @@ function screws({ lowWanted, highWanted, readings }: Given): Result<Worked<Posit
       'It moves nothing: it slips, or is at its stop.',
     );
   const whole = wantedBy / by;
-  const turn = Math.abs(whole) < QUARTER ? whole / 2 : whole;
+  const most = learned ? Infinity : GUESSED;
+  const turn = Math.abs(whole) < QUARTER ? whole / 2 : Math.sign(whole) * Math.min(Math.abs(whole), most);
   steps.push(
     line('Turn', 'wanted / effect', `${number(wantedBy)} / ${number(by)}`, `${number(whole)} turns`),
   );
-  if (turn !== whole) steps.push(line('Less than a quarter: half of it', '', '', `${number(turn)} turns`));
+  if (turn !== whole)
+    steps.push(
+      line(
+        Math.abs(whole) < QUARTER ? 'Less than a quarter: half of it' : 'A guess: a whole turn at most',
+        '',
+        '',
+        `${number(turn)} turns`,
+      ),
+    );
   return answer({ screw, turn, verdict: 'ask', now, effect }, steps, 'Read both again after every turn.');
 }
 
@@ -179,6 +212,19 @@ function effectsOf(readings: Given['readings']): Partial<Record<Screw, Effect>> 
   };
   const [zero, span] = [of('zero', 'span'), of('span', 'zero')];
   return { ...(zero ? { 'zero screw': zero } : {}), ...(span ? { 'span screw': span } : {}) };
+}
+
+/** What a turn did on one of the same model, where both ends of it are known. */
+function taughtOf({
+  spanLow,
+  spanHigh,
+  zeroLow,
+  zeroHigh,
+}: Omit<Given, 'lowWanted' | 'highWanted' | 'readings'>): Partial<Record<Screw, Effect>> {
+  const both = (low: Ratio | undefined, high: Ratio | undefined) =>
+    low && high && { low: percentOf(low), high: percentOf(high) };
+  const [span, zero] = [both(spanLow, spanHigh), both(zeroLow, zeroHigh)];
+  return { ...(span ? { 'span screw': span } : {}), ...(zero ? { 'zero screw': zero } : {}) };
 }
 
 /** A reading at an end of the stroke: the stop hides how far it is off. */

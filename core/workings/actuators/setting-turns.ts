@@ -21,6 +21,11 @@ const input = z.strictObject({
     { label: 'Turned since, clockwise', example: '-0.5 turns', inExample: true },
     'any',
   ).exactOptional(),
+  taught: eitherField(
+    FIGURES,
+    { label: 'One turn clockwise moved one like it by', example: '-4 psig' },
+    'any',
+  ).exactOptional(),
 });
 
 type Given = z.output<typeof input>;
@@ -44,7 +49,8 @@ const AS_SET = 1e-3;
 /**
  * How far to turn a setting screw, learned from what its last turn did: effect = (read − before) / turned, turns =
  * (wanted − read) / effect; of less than a quarter turn half, so that it is come up to and not run past. Nothing turned
- * yet: a quarter turn, to see (`ask`). A screw that moves nothing slips or is at its stop (`stop`).
+ * yet: by what a turn did on one of its model (`taught`), a whole turn at most; else a quarter turn, to see (`ask`). A
+ * screw that moves nothing slips or is at its stop (`stop`).
  * Errors: figures of different kinds. Source: common practice.
  * Example: wanted 250, read 258 after half a turn anticlockwise from 263 psig → 0.8 turns anticlockwise.
  */
@@ -64,10 +70,10 @@ export const settingTurns: Working<typeof input, SettingTurns> = {
   work: turns,
 };
 
-function turns({ wanted, read, before, turned }: Given): Result<Worked<SettingTurns>> {
-  const given: readonly (Quantity | undefined)[] = [wanted, read, before];
+function turns({ wanted, read, before, turned, taught }: Given): Result<Worked<SettingTurns>> {
+  const given: readonly (Quantity | undefined)[] = [wanted, read, before, taught];
   if (new Set(given.flatMap((each) => (each ? [each.dimension] : []))).size > 1)
-    return inConflict(['wanted', 'read', 'before'], 'These figures are not of one kind.');
+    return inConflict(['wanted', 'read', 'before', 'taught'], 'These figures are not of one kind.');
   const answer = (
     turn: number,
     rest: Omit<SettingTurns, 'turn' | 'way'>,
@@ -94,6 +100,15 @@ function turns({ wanted, read, before, turned }: Given): Result<Worked<SettingTu
   if (Math.abs(si(wanted) - si(read)) <= AS_SET * Math.abs(si(wanted)))
     return answer(0, { verdict: 'fit' }, [off], 'It is set.');
   const by = turned ? valueIn(turned, 'turn') : 0;
+  if ((!before || by === 0) && taught && Math.abs(si(taught)) >= NOTHING * Math.abs(si(wanted))) {
+    const guess = (si(wanted) - si(read)) / si(taught);
+    return answer(
+      Math.sign(guess) * Math.min(Math.abs(guess), PLAIN),
+      { perTurn: inUnitOf(read, si(taught)), verdict: 'ask' },
+      [off, line('One turn clockwise, on one like it', '', '', inUnitOf(read, si(taught)))],
+      'A first guess, by what a turn did on one of its model: read again, and its own turn counts.',
+    );
+  }
   if (!before || by === 0)
     return answer(
       TRY,

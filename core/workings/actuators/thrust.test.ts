@@ -219,6 +219,12 @@ describe('setting.turns (handbook part 6.4: how far to turn is learned)', () => 
       expect(Math.abs(read - 250)).toBeLessThan(2.5);
     }
   });
+  it('nothing turned yet, but one like it was: by what that did, a whole turn at most, and its own turn counts', () => {
+    const asked = { wanted: '250 psig', read: '258 psig', taught: '10 psig' };
+    expect(ask('setting.turns', asked).in('turn', 'turn')).toBeCloseTo(-0.8, 9);
+    expect(ask('setting.turns', { ...asked, read: '290 psig' }).in('turn', 'turn')).toBe(-1);
+    expect(ask('setting.turns', { ...pops, taught: '40 psig' }).in('turn', 'turn')).toBeCloseTo(-0.8, 9);
+  });
   it('refuses figures of two kinds', () => {
     expect(refusal('setting.turns', { wanted: '250 psig', read: '50 %' }).code).toBe('input.conflict');
   });
@@ -256,6 +262,23 @@ describe('positioner.screws (handbook part 6.4: two by two, span first, then zer
   });
   it('both turned between two readings teaches neither', () => {
     expect(next([0, 0, 5, 90], [0.25, -0.25, 6, 93]).in('turn', 'turn')).toBe(-0.25);
+  });
+  it('what a turn did on one of its model is a first guess, of a whole turn at most (handbook 6.4)', () => {
+    const asked = (high: string, more: object = {}) =>
+      ask('positioner.screws', {
+        ...wanted,
+        readings: [{ zero: 0, span: 0, low: '5 %', high }],
+        spanLow: '-0.4 %',
+        spanHigh: '-5.6 %',
+        ...more,
+      });
+    expect(asked('92.4 %').in('turn', 'turn')).toBeCloseTo(-0.5, 9);
+    expect(asked('80 %').in('turn', 'turn')).toBe(-1);
+    const own = [
+      { zero: 0, span: 0, low: '5 %', high: '90 %' },
+      { zero: 0, span: -0.25, low: '5 %', high: '88 %' },
+    ];
+    expect(asked('', { readings: own }).result).toMatchObject({ way: 'clockwise' });
   });
   it('refuses an empty table and a low travel over the high one', () => {
     expect(refusal('positioner.screws', { ...wanted, readings: [] }).code).toBe('input.conflict');

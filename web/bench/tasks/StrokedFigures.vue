@@ -13,6 +13,7 @@ import { computed } from 'vue';
 import BenchButton from '../../parts/BenchButton.vue';
 import { useJob } from '../../stores/job';
 import { usePreferences } from '../../stores/preferences';
+import { useScrewEffects } from '../../stores/screw-effects';
 import StepBar from '../StepBar.vue';
 import StrokeGauges from './StrokeGauges.vue';
 import AdvisedTurn from './AdvisedTurn.vue';
@@ -52,7 +53,8 @@ function keep(): void {
 }
 
 const facts = computed(() => job.state && new StepFacts(job.state, props.step.id, false));
-const advice = computed(() => facts.value && screwAdvice(props.task, props.live, facts.value));
+const taught = useScrewEffects();
+const advice = computed(() => facts.value && screwAdvice(props.task, props.live, facts.value, taught.value));
 const moved = computed(() => props.live.reads.filter(({ off }) => off !== 'supply').map(({ what }) => what));
 const since = computed(() => (facts.value ? turnedSince(moved.value, facts.value) : []));
 const waits = computed(() => advice.value !== undefined && since.value.includes(advice.value.screw));

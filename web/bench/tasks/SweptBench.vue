@@ -17,6 +17,7 @@ import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
 import { useJob } from '../../stores/job';
 import { usePreferences } from '../../stores/preferences';
+import { useScrewEffects } from '../../stores/screw-effects';
 import InstrumentPick from '../InstrumentPick.vue';
 import StepBar from '../StepBar.vue';
 import './live-reading.css';
@@ -114,7 +115,8 @@ function keep(): void {
 }
 
 const facts = computed(() => job.state && new StepFacts(job.state, props.step.id, false));
-const advice = computed(() => facts.value && sweptAdvice(props.task, props.live, facts.value));
+const taught = useScrewEffects();
+const advice = computed(() => facts.value && sweptAdvice(props.task, props.live, facts.value, taught.value));
 const waits = computed(
   () => facts.value !== undefined && turnedSince(Object.values(props.live.reads), facts.value).length > 0,
 );
