@@ -22,7 +22,7 @@ export * from './bluing';
 export { ringPoint, ringSpan, ringStretch } from './ring-path';
 export { findPops, type Pop } from './pops';
 export { sweptEnds, type SweptEnds } from './swept-ends';
-export { strokePoints, type StrokePoint } from './stroke-points';
+export { strokeLoop, strokePoints, type StrokePoint } from './stroke-points';
 export { stepResponse, type StepResponse } from './step-response';
 export { huntsBy, standsAt, type Moving } from './standing';
 export { thinned } from './thinned';

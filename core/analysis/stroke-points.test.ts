@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { strokePoints } from '.';
+import { strokeLoop, strokePoints } from '.';
 
 /** A ramp there and back of so many samples; what travel is off its signal going up and coming down, percent. */
 const ramp = (up: number, down: number, samples = 4000, top = 1) => {
@@ -42,5 +42,14 @@ describe('a recording in place of the points (handbook part 6.5)', () => {
     expect(signal.length).toBe(4000);
     expect(strokePoints(rest, FIVE)).toBe('no signal');
     expect(strokePoints(ramp(0, 0, 4000, 0.9), FIVE)).toBe('not all the way');
+  });
+  it('its loop is kept in no more samples than asked, there and back', () => {
+    const loop = strokeLoop(ramp(-0.4, 0.6), 500);
+    expect(loop.signal.length).toBeLessThanOrEqual(500);
+    expect(loop.travel).toHaveLength(loop.signal.length);
+    expect(Math.max(...loop.signal)).toBeGreaterThan(99);
+    const off = loop.signal.map((at, i) => (loop.travel[i] ?? 0) - at);
+    expect(off[100]).toBeCloseTo(-0.4, 2);
+    expect(off.at(-100)).toBeCloseTo(0.6, 2);
   });
 });

@@ -7,6 +7,21 @@ export interface StrokePoint {
   readonly down: number;
 }
 
+/** The loop of a recording, percent of the signal and of the rated travel, thinned to so many samples. */
+export function strokeLoop(
+  { signal, travel }: StrokeRecording,
+  most: number,
+  rated?: number,
+): { signal: number[]; travel: number[] } {
+  const every = Math.max(1, Math.ceil(travel.length / most));
+  const kept = Array.from({ length: Math.ceil(travel.length / every) }, (_, i) => i * every);
+  const percent = (value: number) => Math.round(value * 10_000) / 100;
+  return {
+    signal: kept.map((i) => percent(signal?.[i] ?? 0)),
+    travel: kept.map((i) => percent((travel[i] ?? 0) / (rated ?? 1))),
+  };
+}
+
 /** Samples about a point that are taken together, percent of the signal to either side. */
 const ABOUT = 1;
 

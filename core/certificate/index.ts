@@ -6,7 +6,7 @@ export { importOf } from './imported';
 export { isolationSheet, type IsolationSheet, type SheetEnergy, type SheetPoint } from './isolation-sheet';
 export { type Pair } from './found-and-left';
 export { type KeptCurves } from './kept-curves';
-export { offDrawn, type StrokeSheet } from './stroke-sheets';
+export { offDrawn, strokeNotes, type StrokeSheet } from './stroke-sheets';
 export { type RunoutTurn } from './runout-plot';
 export { plateOf, type PlateLine } from './plate';
 export { type TestLine } from './pressure-tests';

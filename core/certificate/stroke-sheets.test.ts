@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest';
 import { BenchJob } from '../testing/bench';
 import { defaultValve } from '../valve';
-import { offDrawn, strokeSheets } from './stroke-sheets';
+import { offDrawn, strokeNotes, strokeSheets } from './stroke-sheets';
 
 const STEP = 'setup.stroke-test';
 const keep = (job: BenchJob, off: number, step = STEP) =>
@@ -53,4 +53,18 @@ it('the one as found lies under the one as left, both within the box', () => {
   expect(found?.was).toBeUndefined();
   expect(left?.was?.down).toEqual(found?.down);
   expect(left?.most).toBe(5);
+});
+
+it('a recording lies under the points that were read out of it, cut to the box, and is named', () => {
+  const job = bench();
+  const points = [0, 5, 50, 95, 100].map((at) => ({ signal: `${at} %`, up: `${at} %`, down: `${at} %` }));
+  const recording = { file: 'fv-9.csv', signal: [0, 50, 100], travel: [0, 50.2, 60] };
+  job.send({ kind: 'keep-stroke', body: { step: STEP, points, recording, readBy: 'hand' } });
+  const [sheet] = sheetsOf(job);
+  if (!sheet) throw new Error('no sheet');
+  const drawn = offDrawn(sheet.recording?.off ?? [], sheet.most);
+  expect(drawn).toHaveLength(3);
+  expect(drawn.every(([, up]) => up >= 0 && up <= 2 * sheet.most)).toBe(true);
+  expect(strokeNotes(sheet).join(' ')).toMatch(/fv-9\.csv/);
+  expect(strokeNotes(sheet).join(' ')).toMatch(/judged clear of it/);
 });

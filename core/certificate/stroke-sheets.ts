@@ -2,7 +2,7 @@ import type { EntryOf, JobState } from '../job';
 import { niceTop } from '../analysis';
 import type { Plan } from '../plan';
 import { format, formatNumber, valueIn, type UnitSystem } from '../quantity';
-import { strokeVerdicts, type StrokeTestTask } from '../task';
+import { CLEAR_OF_STOPS, strokeVerdicts, type StrokeTestTask } from '../task';
 
 type Off = readonly (readonly [signal: number, off: number])[];
 
@@ -23,6 +23,10 @@ export interface StrokeSheet {
   readonly up: Off;
   readonly down: Off;
   readonly most: number;
+  /** The recording that it was read out of: its file, and how far it was off all the way. */
+  readonly recording?: { readonly file: string; readonly off: Off };
+  /** An end that a stop holds is judged clear of it. */
+  readonly clear?: true;
   /** The same as found, to lie under it. */
   readonly was?: { readonly up: Off; readonly down: Off };
 }
@@ -51,6 +55,10 @@ const offOf = ({ points }: Stroke) => {
   return { up: off('up'), down: off('down') };
 };
 
+function recorded({ file, signal, travel }: NonNullable<Stroke['recording']>) {
+  return { file, off: signal.map((at, i) => [at, (travel[i] ?? at) - at] as const) };
+}
+
 function sheetOf(
   body: Stroke,
   before: Stroke | undefined,
@@ -74,11 +82,25 @@ function sheetOf(
       fits,
     })),
     ...off,
+    ...(body.recording ? { recording: recorded(body.recording) } : {}),
+    ...(body.points.some(
+      ({ signal }) => percent(signal) === CLEAR_OF_STOPS.low || percent(signal) === CLEAR_OF_STOPS.high,
+    )
+      ? { clear: true as const }
+      : {}),
     most: niceTop(Math.max(0.1, ...all.map(([, by]) => Math.abs(by)))),
     ...(was ? { was } : {}),
   };
 }
 
-/** A curve of what it is off by, moved up so that nothing lies below the box that it is drawn in. */
+/** What is said under a stroke test, besides its figures. */
+export const strokeNotes = ({ was, clear, recording, simulated }: StrokeSheet): string[] => [
+  ...(was ? ['Dotted: as found.'] : []),
+  ...(clear ? ['A stop holds it at its end: judged clear of it, at 5 or 95 %.'] : []),
+  ...(recording ? [`Thin: the recording “${recording.file}”, out of which the points were read.`] : []),
+  ...(simulated ? ['Read by simulated gauges.'] : []),
+];
+
+/** A curve of what it is off by, moved up and cut so that nothing lies outside the box that it is drawn in. */
 export const offDrawn = (off: Off, most: number): Off =>
-  off.map(([signal, by]) => [signal, by + most] as const);
+  off.map(([signal, by]) => [signal, Math.max(0, Math.min(2 * most, by + most))] as const);

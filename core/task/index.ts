@@ -126,7 +126,13 @@ export { SWEPT_ENDS, sweptAdvice, type Swept, type SweptEnd } from './swept';
 export { weightAdvice, type WeightAdvice } from './weight-advice';
 export { NOTHING_TAUGHT, screwEffectsIn, type ScrewEffect, type Taught } from './screw-effects';
 export { screwAdvice, type ScrewAdvice } from './stroked-advice';
-export { strokeVerdicts, workedStroke, type StrokeTestTask, type StrokeVerdict } from './stroke-test';
+export {
+  CLEAR_OF_STOPS,
+  strokeVerdicts,
+  workedStroke,
+  type StrokeTestTask,
+  type StrokeVerdict,
+} from './stroke-test';
 export { wantedWords } from './wanted-words';
 export { meansOf } from './means';
 export { apartBy } from './measure';

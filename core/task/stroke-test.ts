@@ -19,6 +19,9 @@ export interface StrokeTestTask {
   readonly was?: string;
 }
 
+/** Percent of the signal at which an end is judged that a stop holds (handbook part 6.5). */
+export const CLEAR_OF_STOPS = { low: 5, high: 95 } as const;
+
 type Points = EntryOf<'stroke-tested'>['body']['points'];
 
 export const strokeTestTask: TaskKind<StrokeTestTask> = {
@@ -49,8 +52,18 @@ export function workedStroke(points: Points): Worked<StrokeTest> | undefined {
       up: inPercent(up),
       down: inPercent(down),
     })),
+    held: heldOf(points),
   });
   return worked.ok ? worked.value : undefined;
+}
+
+/** An end that a stop holds was read clear of it too, and is judged there. */
+function heldOf(points: Points): 'neither end' | '0 %' | '100 %' | 'both ends' {
+  const has = (percent: number) =>
+    points.some(({ signal }) => Math.abs(valueIn(signal, '%') - percent) < 0.5);
+  const { low, high } = CLEAR_OF_STOPS;
+  if (has(low)) return has(high) ? 'both ends' : '0 %';
+  return has(high) ? '100 %' : 'neither end';
 }
 
 const inPercent = (share: Ratio): Ratio => quantity('ratio', valueIn(share, '%'), '%');

@@ -179,4 +179,36 @@ describe('the stroke test (handbook part 6.5)', () => {
     expect(job.try({ kind: 'keep-stroke', body })?.code).toBe('input.conflict');
     expect(job.state.records['stroke-tested']).toHaveLength(0);
   });
+  it('where a stop holds its ends it is judged clear of them, at 5 and 95 % (handbook 6.5)', () => {
+    const at = (signal: number, travel: number) => {
+      const there = `${travel} %`;
+      return { signal: `${signal} %`, up: there, down: there };
+    };
+    // Span short by 4 %: the stops at both ends of its travel show 0 and 100 all the same.
+    const hidden = [at(0, 0), at(25, 26), at(50, 50), at(75, 74), at(100, 100)];
+    const clear = [at(0, 0), at(5, 6.8), ...hidden.slice(1, 4), at(95, 93.2), at(100, 100)];
+    const failed = (points: ReturnType<typeof at>[]) =>
+      strokeVerdicts(
+        keep(bench('setup.stroke-test'), points).state.records['stroke-tested'].at(-1)?.body.points ?? [],
+        'positioner',
+      )?.flatMap(({ label, fits }) => (fits ? [] : [label]));
+    expect(failed(hidden)).toEqual([]);
+    expect(failed(clear)).toEqual(['largest error', 'zero', 'span']);
+  });
+  it('out of a recording keeps its file and its curve; one without a travel for each signal is refused', () => {
+    const job = bench('setup.stroke-test');
+    const recording = { file: 'fv-9.csv', signal: [0, 50, 100, 50, 0], travel: [0.1, 50, 100, 50.4, 0.2] };
+    const send = (curve: object) => ({
+      kind: 'keep-stroke' as const,
+      body: {
+        step: 'setup.stroke-test',
+        points: SOUND,
+        recording: { ...recording, ...curve },
+        readBy: 'hand',
+      },
+    });
+    expect(job.try(send({ travel: [0, 50] }))?.code).toBe('input.conflict');
+    job.send(send({}));
+    expect(job.state.records['stroke-tested'].at(-1)?.body.recording).toEqual(recording);
+  });
 });

@@ -5,6 +5,7 @@ import {
   type KeptCurves,
   type RingPair,
   type RunoutTurn,
+  strokeNotes,
   type StrokeSheet,
 } from '@dusk-wren/core/certificate';
 import { formatNumber, si, valueIn, type Ratio } from '@dusk-wren/core/quantity';
@@ -127,20 +128,13 @@ export function curveChart({ step, unit, seconds, most, curves }: KeptCurves): C
 }
 
 /** A stroke test: each figure against its limit, how far it was off, each point. */
-export function strokeChart({
-  step,
-  simulated,
-  points,
-  verdicts,
-  up,
-  down,
-  was,
-  most,
-}: StrokeSheet): Content {
+export function strokeChart(sheet: StrokeSheet): Content {
+  const { step, points, verdicts, up, down, was, recording, most } = sheet;
   const box = { width: 400, height: 110, right: 100, top: 2 * most };
-  const curve = (off: StrokeSheet['up'], colour: string, dash: string) =>
-    `<path d="${plotPath(offDrawn(off, most), box)}" fill="none" stroke="${colour}" stroke-width="1.8" stroke-dasharray="${dash}"/>`;
+  const curve = (off: StrokeSheet['up'], colour: string, dash: string, width = 1.8) =>
+    `<path d="${plotPath(offDrawn(off, most), box)}" fill="none" stroke="${colour}" stroke-width="${width}" stroke-dasharray="${dash}"/>`;
   const drawn = [
+    ...(recording ? [curve(recording.off, MUTED, '0', 0.7)] : []),
     ...(was ? [curve(was.up, MUTED, '2 5'), curve(was.down, MUTED, '2 5')] : []),
     curve(up, BLUE, '0'),
     curve(down, BLUE, '9 5'),
@@ -159,7 +153,7 @@ export function strokeChart({
         width: 300,
       },
       {
-        text: `off by up to ${formatNumber(most, 2)} % of travel, signal 0 to 100 %; up whole, down dashed${was ? ', as found dotted' : ''}${simulated ? '; simulated' : ''}`,
+        text: `off by up to ${formatNumber(most, 2)} % of travel, signal 0 to 100 %; up whole, down dashed. ${strokeNotes(sheet).join(' ')}`,
         style: 'small',
       },
       {

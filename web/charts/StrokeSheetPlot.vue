@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { plotPath } from '@dusk-wren/core/analysis';
-import { offDrawn, type StrokeSheet } from '@dusk-wren/core/certificate';
+import { offDrawn, strokeNotes, type StrokeSheet } from '@dusk-wren/core/certificate';
 import { formatNumber } from '@dusk-wren/core/quantity';
 import { computed } from 'vue';
 import './kept-plot.css';
@@ -33,6 +33,7 @@ const words = computed(
         <path :d="path(sheet.was.up)" class="curve was" stroke-dasharray="2 5" />
         <path :d="path(sheet.was.down)" class="curve was" stroke-dasharray="2 5" />
       </template>
+      <path v-if="sheet.recording" :d="path(sheet.recording.off)" class="curve thin" />
       <path :d="path(sheet.up)" class="curve" />
       <path :d="path(sheet.down)" class="curve" stroke-dasharray="9 5" />
     </svg>
@@ -46,8 +47,7 @@ const words = computed(
         </tr>
       </tbody>
     </table>
-    <p v-if="sheet.was" class="label muted">Dotted: as found.</p>
-    <p v-if="sheet.simulated" class="label muted">Read by simulated gauges.</p>
+    <p v-for="note in strokeNotes(sheet)" :key="note" class="label muted">{{ note }}</p>
   </div>
 </template>
 
@@ -56,6 +56,9 @@ const words = computed(
   display: grid;
   gap: 6px;
   max-width: 520px;
+}
+svg .thin {
+  stroke-width: 0.8;
 }
 svg .was {
   stroke: var(--muted);

@@ -3,6 +3,7 @@ import { phrase, quantityOf } from '../../quantity';
 import { defineEvent } from '../define-event';
 import { readBy } from '../instrument';
 import { stepRef } from '../stage';
+import { MOST_POINTS } from './curve-kept';
 
 /** A stroke in points by a signal: travel with the signal rising and falling, shares of its range and of the rated travel. */
 export const strokeTested = defineEvent({
@@ -15,7 +16,16 @@ export const strokeTested = defineEvent({
       )
       .min(3)
       .max(21),
+    /** The recording that the points were read out of: its file, and its curve, thinned; percent, both. */
+    recording: z
+      .strictObject({
+        file: z.string().min(1).max(120),
+        signal: z.array(z.number().min(-50).max(150)).min(2).max(MOST_POINTS),
+        travel: z.array(z.number().min(-100).max(200)).min(2).max(MOST_POINTS),
+      })
+      .exactOptional(),
     readBy,
   }),
-  describe: ({ points }) => phrase`stroke test of ${points.length} points, up and down`,
+  describe: ({ points, recording }) =>
+    phrase`stroke test of ${points.length} points, up and down${recording ? `, out of ${recording.file}` : ''}`,
 });

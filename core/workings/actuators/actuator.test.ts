@@ -223,6 +223,19 @@ describe('positioner.stroke (IEC 61298-2, ISA-51.1)', () => {
     expect(apart.in('hysteresis', '%')).toBeCloseTo(0.6, 9);
     expect(apart.in('deadBand', '%')).toBeCloseTo(0.3, 9);
   });
+  it('an end that a stop holds is judged clear of it, and must have been read there', () => {
+    const at = (signal: number, travel: number) => ({
+      signal: `${signal} %`,
+      up: `${travel} %`,
+      down: `${travel} %`,
+    });
+    const points = [at(0, 0), at(5, 3), at(50, 49), at(100, 100)];
+    const found = ask('positioner.stroke', { points, held: '0 %' });
+    expect(found.in('zeroError', '%')).toBeCloseTo(-2, 9);
+    expect(found.in('spanError', '%')).toBeCloseTo(2, 9);
+    expect(found.in('measuredError', '%')).toBeCloseTo(-2, 9);
+    expect(refusal('positioner.stroke', { points, held: 'both ends' }).code).toBe('input.conflict');
+  });
   it('in psi and inches as in percent', () => {
     const points = [
       [3, 0.0075],

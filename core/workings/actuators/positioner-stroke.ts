@@ -36,6 +36,11 @@ const cell = (dimensions: readonly Dimension[]) =>
       return z.NEVER;
     });
 
+/** The ends at which a stop or the seat holds the travel: they are judged clear of it, at 5 and 95 %. */
+const HELD = ['neither end', '0 %', '100 %', 'both ends'] as const;
+/** Percent of the signal at which an end is judged that a stop holds. */
+const CLEAR = { low: 5, high: 95 };
+
 const input = z.strictObject({
   points: rowsField(
     {
@@ -79,6 +84,7 @@ const input = z.strictObject({
     0.5,
   ).exactOptional(),
   action: choiceField(['direct', 'reverse'], { label: 'Action' }).exactOptional(),
+  held: choiceField(HELD, { label: 'A stop holds it at' }).exactOptional(),
 });
 
 type Given = z.output<typeof input>;
@@ -107,7 +113,8 @@ const WORTH_ADJUSTING = 0.5;
  * the same from the line through the ends. Advice says which adjustment first and which way.
  * Signals in psi or mA go from the first to the last of a usual range (3–15, 6–30, 3–9, 9–15 psi and in bar or kPa,
  * 4–20, 4–12, 12–20 mA) unless another is given; degrees are over a quarter turn where they go to about one.
- * Errors: fewer than three points; signals not from the start to the end of the range, or of no usual one; lengths, or
+ * At an end that a stop holds (`held`) its error is hidden: it is judged at 5 or 95 %, and what lies beyond is shown only.
+ * Errors: an end that is held without a point at 5 or 95 %; fewer than three points; signals not from the start to the end of the range, or of no usual one; lengths, or
  * degrees of less than a quarter turn, without a rated travel; a travel that falls as the signal rises without the
  * action reverse; a travel far outside its range. Source: IEC 61298-2, ISA-51.1; order of adjustment is common practice.
  * Example: 1 % up at every point → zero error 1 %, span error 0, turn zero down.
@@ -142,13 +149,18 @@ interface Point {
 function stroke(given: Given): Result<Worked<StrokeTest>> {
   const read = percentPoints(given);
   if (!read.ok) return read;
-  const points = read.value;
+  const points = clearOfStops(read.value, given.held);
   const [first, last] = [points[0], points.at(-1)];
+  if (first && last && (points.length < LEAST_POINTS || !isAtEnds(first, last, given.held)))
+    return inConflict(
+      ['held', 'points'],
+      'Where a stop holds an end, it is read at 5 or 95 % of the signal.',
+    );
   if (!first || !last) return tooFew('points', 0, LEAST_POINTS, 'a stroke test has several');
   const errors = points.flatMap(({ x, up, down }) => [up - x, down - x]);
   const measured = errors.reduce((most, each) => (Math.abs(each) > Math.abs(most) ? each : most), 0);
-  const zero = first.y;
-  const span = last.y - first.y - 100;
+  const zero = first.y - first.x;
+  const span = last.y - first.y - (last.x - first.x);
   const difference = Math.max(...points.map(({ up, down }) => Math.abs(up - down)));
   const deadBand = given.deadBand === undefined ? undefined : given.deadBand * 100;
   const hysteresis = Math.max(0, difference - (deadBand ?? 0));
@@ -172,11 +184,16 @@ function stroke(given: Given): Result<Worked<StrokeTest>> {
         `${2 * points.length} readings`,
         percent(measured),
       ),
-      line('Zero error', 'mean travel at 0 % − 0', `${formatNumber(first.y, 2)} %`, percent(zero)),
+      line(
+        'Zero error',
+        'mean travel − signal, at its start',
+        `${formatNumber(first.y, 2)} − ${formatNumber(first.x, 2)}`,
+        percent(zero),
+      ),
       line(
         'Span error',
-        '(travel at 100 % − travel at 0 %) − 100',
-        `${formatNumber(last.y, 2)} − ${formatNumber(first.y, 2)} − 100`,
+        'travel over the range − the range',
+        `${formatNumber(last.y, 2)} − ${formatNumber(first.y, 2)} − ${formatNumber(last.x - first.x, 2)}`,
         percent(span),
       ),
       line('Largest up-down difference', 'over all points', `${points.length} points`, percent(difference)),
@@ -203,10 +220,33 @@ function stroke(given: Given): Result<Worked<StrokeTest>> {
     ],
     notes: [
       ...(deadBand === undefined ? ['Without a dead band of its own, hysteresis holds it too.'] : []),
+      ...(given.held !== undefined && given.held !== 'neither end'
+        ? [`A stop holds it at ${given.held}: judged from ${first.x} to ${last.x} %, clear of it.`]
+        : []),
       ...(points.length < 5 ? ['Five points or more are wanted: 0, 25, 50, 75, 100 %.'] : []),
     ],
     source: SOURCE,
   });
+}
+
+/** Only the points that no stop holds. */
+function clearOfStops(points: readonly Point[], held: Given['held']): Point[] {
+  const [low, high] = heldEnds(held);
+  return points.filter(({ x }) => (!low || x >= CLEAR.low - NEAR) && (!high || x <= CLEAR.high + NEAR));
+}
+
+const heldEnds = (held: Given['held']): readonly [low: boolean, high: boolean] => [
+  held === '0 %' || held === 'both ends',
+  held === '100 %' || held === 'both ends',
+];
+
+/** Percent of the signal within which a point is where it should be. */
+const NEAR = 0.5;
+function isAtEnds(first: Point, last: Point, held: Given['held']): boolean {
+  const [low, high] = heldEnds(held);
+  return (
+    Math.abs(first.x - (low ? CLEAR.low : 0)) <= NEAR && Math.abs(last.x - (high ? CLEAR.high : 100)) <= NEAR
+  );
 }
 
 /** Signals and travels as percent of their ranges, in order of signal. */

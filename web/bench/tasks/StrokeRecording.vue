@@ -3,9 +3,11 @@ import {
   mapColumns,
   readNumberTable,
   strokeFrom,
+  strokeLoop,
   strokePoints,
   type StrokePoint,
 } from '@dusk-wren/core/analysis';
+import { MOST_POINTS } from '@dusk-wren/core/job';
 import { si, type Length } from '@dusk-wren/core/quantity';
 import { useFileDialog } from '@vueuse/core';
 import { ref } from 'vue';
@@ -13,7 +15,12 @@ import BenchButton from '../../parts/BenchButton.vue';
 
 /** A recorded ramp there and back, from a file: the points are read out of it. */
 const props = defineProps<{ at: readonly number[]; rated: Length | undefined }>();
-const emit = defineEmits<{ points: [points: readonly StrokePoint[]] }>();
+export interface Recorded {
+  readonly points: readonly StrokePoint[];
+  /** Its file and its curve, as they are kept. */
+  readonly recording: { readonly file: string; readonly signal: number[]; readonly travel: number[] };
+}
+const emit = defineEmits<{ points: [recorded: Recorded] }>();
 const said = ref('');
 const WHY = {
   'no signal': 'The recording has no column of the signal: the points are read at their signals.',
@@ -46,9 +53,12 @@ async function read(file: File): Promise<void> {
     said.value = 'Its travel is a length: the rated travel of this valve must be taken first.';
     return;
   }
-  const points = strokePoints(made.stroke, props.at, isLength && props.rated ? si(props.rated) : undefined);
+  const full = isLength && props.rated ? si(props.rated) : undefined;
+  const points = strokePoints(made.stroke, props.at, full);
   said.value = typeof points === 'string' ? WHY[points] : `${points.length} points from “${file.name}”.`;
-  if (typeof points !== 'string') emit('points', points);
+  if (typeof points === 'string') return;
+  const loop = strokeLoop(made.stroke, MOST_POINTS, full);
+  emit('points', { points, recording: { file: file.name.slice(0, 120), ...loop } });
 }
 </script>
 

@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import type { StrokePoint } from '@dusk-wren/core/analysis';
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import { quantity, valueIn, type Quantity } from '@dusk-wren/core/quantity';
-import { strokeVerdicts, workedStroke, type TaskOf } from '@dusk-wren/core/task';
+import { CLEAR_OF_STOPS, strokeVerdicts, workedStroke, type TaskOf } from '@dusk-wren/core/task';
 import { computed, reactive, ref, watch } from 'vue';
 import XyChart, { type XySeries } from '../../charts/XyChart.vue';
 import BenchButton from '../../parts/BenchButton.vue';
@@ -14,7 +13,7 @@ import { usePreferences } from '../../stores/preferences';
 import StepBar from '../StepBar.vue';
 import GainScrew from './GainScrew.vue';
 import TurnScrew from './TurnScrew.vue';
-import StrokeRecording from './StrokeRecording.vue';
+import StrokeRecording, { type Recorded } from './StrokeRecording.vue';
 import StrokeGauges from './StrokeGauges.vue';
 import { useRatedTravel } from './use-rated-travel';
 import { useStrokeBench } from './use-stroke-bench';
@@ -29,52 +28,77 @@ type Way = 'up' | 'down';
 const percent = (share: Quantity<'ratio'>) => valueIn(share, '%');
 const fine = ref(false);
 const ELEVEN = Array.from({ length: 11 }, (_, i) => i * 10);
-const at = computed(() =>
-  fine.value ? ELEVEN : props.task.at.map((share) => Math.round(valueIn(share, '%'))),
-);
+/** Ends that a stop or the seat holds: what it would show there is read clear of it. */
+const held = reactive({ low: false, high: false });
+const at = computed(() => {
+  const { low, high } = CLEAR_OF_STOPS;
+  const plain = fine.value ? ELEVEN : props.task.at.map((share) => Math.round(valueIn(share, '%')));
+  return [...plain, ...(held.low ? [low] : []), ...(held.high ? [high] : [])].sort((a, b) => a - b);
+});
 /** What the bench read, and what was typed instead. */
 const byBench = reactive<Record<string, Quantity<'ratio'> | undefined>>({});
 const typed = reactive<Record<string, Quantity<'ratio'> | undefined>>({});
 const readAt = (way: Way, percent: number) => typed[keyOf(way, percent)] ?? byBench[keyOf(way, percent)];
 const keyOf = (way: Way, percent: number) => `${way} at ${percent} %`;
 
-/** Up point by point, then down again; at the top it is read once for both ways. */
-const order = computed((): readonly (readonly [Way, number])[] => [
-  ...at.value.map((percent) => ['up', percent] as const),
-  ...at.value.toReversed().map((percent) => ['down', percent] as const),
-]);
-const going = ref<number>();
+/** What is still to be stood at: up point by point, then down again; some only to come from the right side. */
+type Stand = readonly [way: Way | 'past', percent: number];
+const order = (): Stand[] => [
+  ...at.value.map((percent): Stand => ['up', percent]),
+  ...at.value.toReversed().map((percent): Stand => ['down', percent]),
+];
+const going = ref<readonly Stand[]>([]);
+const isGoing = computed(() => going.value.length > 0);
 const clear = (readings: typeof typed) => {
   for (const key of Object.keys(readings)) readings[key] = undefined;
 };
 function run(): void {
   clear(byBench);
-  going.value = 0;
+  [held.low, held.high] = [false, false];
+  going.value = order();
   bench.start();
 }
 function put(): void {
-  const [, percent] = order.value[going.value ?? 0] ?? [];
+  const [[, percent] = []] = going.value;
   if (percent !== undefined) bench.put(percent);
 }
 watch(bench.now, (now, before) => {
-  if (now && !before && going.value === 0) put();
+  if (now && !before && isGoing.value) put();
 });
 watch(bench.stands, (stands) => {
-  if (stands === undefined || going.value === undefined) return;
-  const [way, percent] = order.value[going.value] ?? [];
-  if (way === undefined || percent === undefined || bench.signal.value !== percent) return;
-  byBench[keyOf(way, percent)] = quantity('ratio', Math.round(stands * 10) / 10, '%');
-  going.value++;
-  if (going.value < order.value.length) put();
+  const [stand, ...rest] = going.value;
+  if (stands === undefined || !stand || bench.signal.value !== stand[1]) return;
+  const [way, percent] = stand;
+  if (way !== 'past') byBench[keyOf(way, percent)] = quantity('ratio', Math.round(stands * 10) / 10, '%');
+  going.value = clearOfStop(stand, rest);
+  if (isGoing.value) put();
   else stop();
 });
+/** All of the supply on it, or none: a stop holds it, and its end is read clear of that as well, from the right side. */
+function clearOfStop([way, percent]: Stand, rest: readonly Stand[]): readonly Stand[] {
+  const { low, high } = CLEAR_OF_STOPS;
+  if (way !== 'up' || props.task.by !== 'positioner' || !bench.isSpent.value) return rest;
+  if (percent === 0) {
+    held.low = true;
+    return [
+      ['up', low],
+      ...rest.flatMap((each): Stand[] => (each[1] === 0 ? [['down', low], each] : [each])),
+    ];
+  }
+  if (percent !== 100) return rest;
+  held.high = true;
+  const [top, ...down] = rest;
+  return [['past', 75], ['up', high], ['past', 100], ...(top ? [top] : []), ['down', high], ...down];
+}
 function stop(): void {
-  going.value = undefined;
+  going.value = [];
   bench.stop();
 }
 
 const rated = useRatedTravel();
-function recorded(all: readonly StrokePoint[]): void {
+const recording = ref<Recorded['recording']>();
+function recorded({ points: all, recording: from }: Recorded): void {
+  recording.value = from;
   for (const { signal, up, down } of all) {
     typed[keyOf('up', signal)] = quantity('ratio', Math.round(up * 10) / 10, '%');
     typed[keyOf('down', signal)] = quantity('ratio', Math.round(down * 10) / 10, '%');
@@ -150,7 +174,14 @@ function turn(turns: number): void {
 function keep(): void {
   const isTyped = Object.values(typed).some((each) => each !== undefined);
   const readBy = isTyped ? 'hand' : (bench.instrument.value?.id ?? 'hand');
-  if (!job.act({ kind: 'keep-stroke', body: { step: props.step.id, points: points.value, readBy } })) return;
+  const body = {
+    step: props.step.id,
+    points: points.value,
+    ...(recording.value ? { recording: recording.value } : {}),
+    readBy,
+  };
+  if (!job.act({ kind: 'keep-stroke', body })) return;
+  recording.value = undefined;
   clear(byBench);
   clear(typed);
 }
@@ -158,9 +189,9 @@ function keep(): void {
 
 <template>
   <div class="stroke-test">
-    <StrokeGauges :bench="bench" :at="at" :busy="going !== undefined" />
+    <StrokeGauges :bench="bench" :at="at" :busy="isGoing" />
     <GainScrew :step="step" :bench="bench" :screws="task.screws" />
-    <BenchButton v-if="going === undefined" class="fine" :aria-pressed="fine" @press="fine = !fine"
+    <BenchButton v-if="!isGoing" class="fine" :aria-pressed="fine" @press="fine = !fine"
       >Eleven points instead of five</BenchButton
     >
     <ul v-if="verdicts" class="verdicts" aria-live="polite">
@@ -203,6 +234,14 @@ function keep(): void {
     </table>
     <details>
       <summary>No gauges that read: type what stood on the scale, or take a recording</summary>
+      <div class="ends" role="group" aria-label="A stop holds it">
+        <BenchButton :aria-pressed="held.low" @press="held.low = !held.low"
+          >A stop holds it at 0 %</BenchButton
+        >
+        <BenchButton :aria-pressed="held.high" @press="held.high = !held.high"
+          >A stop holds it at 100 %</BenchButton
+        >
+      </div>
       <StrokeRecording :at="at" :rated="rated" @points="recorded" />
       <div class="points">
         <template v-for="percentIn in at" :key="percentIn">
@@ -224,12 +263,12 @@ function keep(): void {
       :advised="0"
       words="by the least that shows; then run it again."
       :waits="false"
-      :disabled="going !== undefined"
+      :disabled="isGoing"
       @turn="turn"
     />
     <StepBar>
       <BenchButton v-if="isWhole" lamp @press="keep">Keep the stroke test</BenchButton>
-      <BenchButton v-if="going === undefined" :lamp="!isWhole" @press="run">{{
+      <BenchButton v-if="!isGoing" :lamp="!isWhole" @press="run">{{
         judged ? 'Run it again' : 'Air on, run the test'
       }}</BenchButton>
       <BenchButton v-else @press="stop">Stop, air off</BenchButton>
@@ -262,6 +301,12 @@ td {
 summary {
   min-height: var(--touch);
   align-content: center;
+}
+.ends {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin-bottom: 8px;
 }
 .points {
   display: grid;

@@ -5,6 +5,8 @@ import { useJob } from '../../stores/job';
 import { useReadings } from '../use-readings';
 
 type Sample = Extract<ReadingMessage, { kind: 'bench' }>;
+/** Nearer than this to nothing, or to its supply, psi. */
+const SPENT = 0.5;
 /** As far back as it takes to tell that it stands. */
 const LOOKED_BACK = 400;
 
@@ -59,6 +61,12 @@ export function useStrokeBench(step: () => string) {
     const { moving, from } = settled.value;
     return from === undefined ? undefined : standsAt(moving, from);
   });
+  /** Its air is all out or all in: what holds it is a stop, and not its positioner. */
+  const isSpent = computed(() => {
+    const read = now.value;
+    if (!read) return false;
+    return read.drivenPsig <= SPENT || read.drivenPsig >= read.supplyPsig - SPENT;
+  });
   /** How far it goes to and fro instead, percent. */
   const hunts = computed(() => {
     const { moving, from } = settled.value;
@@ -75,7 +83,21 @@ export function useStrokeBench(step: () => string) {
     };
   }
   const pick = (id: string | undefined) => (readings.picked.value = id);
-  return { ...readings, pick, start, now, samples, signal, stands, hunts, sinceSet, put, sweep, supply };
+  return {
+    ...readings,
+    pick,
+    start,
+    now,
+    samples,
+    signal,
+    stands,
+    isSpent,
+    hunts,
+    sinceSet,
+    put,
+    sweep,
+    supply,
+  };
 }
 
 export type StrokeBench = ReturnType<typeof useStrokeBench>;
