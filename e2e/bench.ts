@@ -119,3 +119,13 @@ export async function pressureTest(page: Page): Promise<string> {
   await expect(title(page)).not.toHaveText(heading);
   return words;
 }
+
+/** Somebody else signs at this screen, by name and PIN. */
+export async function signHere(page: Page, who: RegExp): Promise<void> {
+  await inHand(page).getByRole('button', { name: 'Somebody else signs here' }).click();
+  await inHand(page).getByRole('button', { name: who }).first().click();
+  await inHand(page)
+    .getByLabel(/^PIN of .*, to sign/)
+    .fill(PIN);
+  await inHand(page).getByRole('button', { name: 'Sign it' }).click();
+}

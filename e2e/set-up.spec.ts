@@ -3,7 +3,7 @@ import { psig } from '@dusk-wren/core/quantity';
 import { defaultValve, type ConstructionId } from '@dusk-wren/core/valve';
 import { releaseHold } from './another-screen';
 import { nothingSerious } from './axe';
-import { inHand, openSheet, signIn, title } from './bench';
+import { inHand, openSheet, signHere, signIn, title } from './bench';
 import { openNamed, openOn } from './own-job';
 import { workTo } from './plain';
 import { isReally } from './really';
@@ -217,5 +217,16 @@ test('shear pins are read twice, the second time by somebody else, who reads the
   await expect(title(page)).not.toHaveText(/^Hold/);
   await workTo(page, /^Somebody else reads them again/);
   await inHand(page).getByLabel('pins fitted').fill('1 piece');
-  await expect(inHand(page).getByText(/Ines Okoro read it the first time/)).toBeVisible();
+  await expect(
+    inHand(page)
+      .getByText(/Ines Okoro read it the first time/)
+      .first(),
+  ).toBeVisible();
+  for (const [label, value] of [
+    ['diameter of the shear pin', '0.188 in'],
+    ['set pressure in the pin table', '3000 psig'],
+  ] as const)
+    await inHand(page).getByLabel(label).fill(value);
+  await signHere(page, /, technician/);
+  await expect(title(page)).not.toHaveText(/^Somebody else reads/);
 });

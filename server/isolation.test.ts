@@ -130,6 +130,7 @@ describe('an isolation on the server', () => {
     expect((await ada.sign(job, version, sign('checked'), '0000', shop.people.lea)).body.problem.code).toBe(
       'pin.wrong',
     );
+    // Only what is signed, read by another, or sealed is done under another name.
     const note = { kind: 'add-note', body: { text: 'under another name' } };
     expect((await ada.sign(job, version, note, PIN, shop.people.lea)).body.problem.code).toBe('pin.needed');
     const signed = await ada.sign(job, version, sign('checked'), PIN, shop.people.lea);

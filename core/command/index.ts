@@ -3,6 +3,7 @@ export {
   commandSchema,
   isCommandKind,
   isSigned,
+  mayCountersign,
   type Command,
   type CommandKind,
   type RawCommand,

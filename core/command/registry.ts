@@ -100,6 +100,11 @@ export type Command = z.output<typeof commandSchema>;
 export type RawCommand = z.input<typeof commandSchema>;
 
 /** Whether a command is a signature: the person's PIN is asked again for it. */
+/** Done with one's own hands at somebody else's screen, by name and PIN: a reading by another, a seal by whoever may. */
+const AT_ANOTHERS_SCREEN: readonly CommandKind[] = ['take-measurement', 'do-step'];
+export const mayCountersign = (kind: CommandKind): boolean =>
+  isSigned(kind) || AT_ANOTHERS_SCREEN.includes(kind);
+
 export function isSigned(kind: CommandKind): boolean {
   const command: { readonly signed?: true } = COMMANDS[kind];
   return command.signed === true;

@@ -4,6 +4,7 @@ import { API_598_EDITIONS, GRIND_IN_TO_IN, REFACE_TO_IN } from '../standards';
 import { schoolsSchema, USUAL_SCHOOLS } from './schools';
 
 export const CERTIFICATE_BY = ['not who did the work', 'anybody'] as const;
+export const SEALED_BY = ['a lead or an inspector', 'anybody'] as const;
 export const SAFETY_PARTS_BY = ['a lead and an inspector', 'a lead or an inspector'] as const;
 
 const TURN_JOINT_FACE_TO = inches(1 / 16);
@@ -43,6 +44,8 @@ export const siteRulesSchema = z.strictObject({
   certificateBy: z.enum(CERTIFICATE_BY).default('not who did the work'),
   /** Who may overrule the call on a safety part. */
   safetyPartsBy: z.enum(SAFETY_PARTS_BY).default('a lead and an inspector'),
+  /** Who may seal a relief valve, where the law leaves it to the site. */
+  sealedBy: z.enum(SEALED_BY).default('a lead or an inspector'),
   /** Which school the site follows, where practitioners disagree. */
   schools: schoolsSchema.default(USUAL_SCHOOLS),
 });
@@ -72,5 +75,6 @@ export const USUAL_RULES: SiteRules = {
   nextDueMonths: 36,
   certificateBy: 'not who did the work',
   safetyPartsBy: 'a lead and an inspector',
+  sealedBy: 'a lead or an inspector',
   schools: USUAL_SCHOOLS,
 };

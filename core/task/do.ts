@@ -1,3 +1,4 @@
+import type { Role } from '../job';
 import type { TaskKind } from './task-kind';
 
 /** Simply to be done. */
@@ -5,13 +6,16 @@ export interface DoTask {
   readonly kind: 'do';
   /** What must be written down with it: one thing, or several, each by its name. */
   readonly writes?: string | readonly string[];
+  /** Only they do it; anybody unless told. */
+  readonly mayBy?: readonly Role[];
 }
 
 export const doTask: TaskKind<DoTask> = {
   finishedBy: (_, facts) => facts.byHand(),
-  plainly: ({ writes }, { step, written }) => [
+  plainly: ({ writes, mayBy }, { step, written }) => [
     {
       kind: 'do-step',
+      ...(mayBy?.[0] ? { by: mayBy[0] } : {}),
       body: {
         step,
         ...(writes === undefined

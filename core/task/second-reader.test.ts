@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { USUAL_RULES, type SiteRules } from '../inspection';
 import { psig } from '../quantity';
-import { BenchJob, SECOND, TECHNICIAN } from '../testing/bench';
+import { BenchJob, INSPECTOR, SECOND, TECHNICIAN } from '../testing/bench';
 import { defaultValve } from '../valve';
 
 const PIN = {
@@ -48,15 +49,23 @@ describe('a shear pin is read by two people (handbook part 6.6)', () => {
 });
 
 describe('a relief valve is sealed (handbook part 6.6)', () => {
-  const seal = (note: string) => {
+  const whole =
+    'number of the seal: 4471; sealed by, and by what authority: J. V., repairer 12; gag and test plugs out, how many: 1';
+  const seal = (note: string, by = INSPECTOR, site?: SiteRules) => {
     const relief = defaultValve('relief-spring');
-    const job = new BenchJob(relief, { place: 'bare' }).workTo('test.seal');
-    return job.try({ kind: 'do-step', body: { step: 'test.seal', note } });
+    const job = new BenchJob(relief, { place: 'bare', ...(site ? { site } : {}) }).workTo('test.seal');
+    return job.try({ kind: 'do-step', body: { step: 'test.seal', note } }, by);
   };
   it('with its number, by whom and by what authority, and what of gags is out', () => {
-    const whole =
-      'number of the seal: 4471; sealed by, and by what authority: J. V., repairer 12; gag and test plugs out, how many: 1';
     expect(seal(whole)).toBeUndefined();
     expect(seal('number of the seal: 4471')).toMatchObject({ code: 'step.wants' });
+  });
+  it('by a lead or an inspector, unless the site lets anybody; and whoever seals may still witness its test', () => {
+    expect(seal(whole, TECHNICIAN)).toMatchObject({ code: 'role.not-allowed' });
+    expect(seal(whole, TECHNICIAN, { ...USUAL_RULES, sealedBy: 'anybody' })).toBeUndefined();
+    const job = new BenchJob(defaultValve('relief-spring'), { place: 'bare' }).workTo('nothing');
+    const sealed = job.state.records['step-done'].find(({ body }) => body.step.id === 'test.seal');
+    expect(sealed?.by.role).toBe('inspector');
+    expect(job.state.records['hold-released'].at(-1)?.by.id).toBe(sealed?.by.id);
   });
 });

@@ -1,5 +1,5 @@
 import { commandRequest, jobListQuery, openJobRequest, type JobView } from '@dusk-wren/contract';
-import { isCommandKind, isSigned } from '@dusk-wren/core/command';
+import { isCommandKind, isSigned, mayCountersign } from '@dusk-wren/core/command';
 import { jobId, type Entry, type PersonStamp } from '@dusk-wren/core/job';
 import { Router } from 'express';
 import type { Sequelize } from 'sequelize';
@@ -61,9 +61,9 @@ export function jobRoutes({ sequelize, feed, streams, config, now }: Host): Rout
     here: PersonStamp,
     { command, commandId, confirmation, signedBy }: z.output<typeof commandRequest>,
   ): Promise<PersonStamp> {
-    const signed = isCommandKind(command.kind) && isSigned(command.kind);
-    if (!signed && signedBy === undefined) return here;
-    const signer = signed ? await findPerson(signedBy ?? here.id) : undefined;
+    const kind = isCommandKind(command.kind) ? command.kind : undefined;
+    if (!(kind && isSigned(kind)) && signedBy === undefined) return here;
+    const signer = kind && mayCountersign(kind) ? await findPerson(signedBy ?? here.id) : undefined;
     if (!signer || !isConfirmed(config, signer.id, commandId, confirmation, now()))
       throw new Refusal({ code: 'pin.needed' });
     return signer;

@@ -14,7 +14,13 @@ import { useSession } from '../stores/session';
  * happens to stand at somebody else's screen: they give their own name and PIN, and nobody is signed out for it. Who may
  * not sign reads why.
  */
-const props = defineProps<{ command: RawCommand; lamp?: boolean }>();
+const props = defineProps<{
+  command: RawCommand;
+  /** Goes with it, under the same name. */
+  more?: readonly RawCommand[];
+  lamp?: boolean;
+}>();
+const emit = defineEmits<{ signed: [] }>();
 const job = useJob();
 const session = useSession();
 const refusal = computed(() => job.refusal(props.command));
@@ -51,7 +57,10 @@ async function go(): Promise<void> {
   if (pin.value.length < 4 || busy.value) return;
   busy.value = true;
   try {
-    if (await job.sign(props.command, pin.value, other.value)) leave();
+    for (const command of [props.command, ...(props.more ?? [])])
+      if (!(await job.sign(command, pin.value, other.value))) return;
+    leave();
+    emit('signed');
   } finally {
     pin.value = '';
     busy.value = false;

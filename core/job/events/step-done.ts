@@ -9,6 +9,8 @@ export const stepDone = defineEvent({
     note: z.string().max(400).exactOptional(),
     /** Looked at and passed over: it was not wanted on this job. */
     notNeeded: z.literal(true).exactOptional(),
+    /** Done as one who may, a seal put on: it is no work on the valve. */
+    asAuthority: z.literal(true).exactOptional(),
   }),
   describe: ({ step, note, notNeeded }) =>
     [step.title, notNeeded && 'not needed', note].filter(Boolean).join(': '),

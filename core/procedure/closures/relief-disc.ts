@@ -389,6 +389,7 @@ function set(c: Context, { balancedBy, pilot }: ReliefDisc): Draft[] {
         caution: CAUTIONS.relief,
         task: {
           kind: 'do',
+          ...(c.site.sealedBy === 'anybody' ? {} : { mayBy: ['inspector', 'lead'] as const }),
           writes: [
             'number of the seal',
             'sealed by, and by what authority',

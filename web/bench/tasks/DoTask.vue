@@ -2,11 +2,13 @@
 import { capital } from '@dusk-wren/core/quantity';
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import { noteOf, type TaskOf } from '@dusk-wren/core/task';
+import type { RawCommand } from '@dusk-wren/core/command';
 import { computed } from 'vue';
 import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
 import { useJob } from '../../stores/job';
 import { useDraft } from '../../stores/drafts';
+import SignPress from '../SignPress.vue';
 import StepBar from '../StepBar.vue';
 import StepForm from '../StepForm.vue';
 
@@ -32,14 +34,26 @@ const note = () => {
   );
   return several ? noteOf(written) : (written[0]?.[1] ?? '');
 };
-function done(notNeeded: boolean): void {
+function commandOf(notNeeded: boolean): RawCommand {
   const text = note();
   const body = {
     step: props.step.id,
     ...(text ? { note: text } : {}),
     ...(notNeeded ? { notNeeded: true as const } : {}),
   };
-  if (job.act({ kind: 'do-step', body })) for (const field of fields) field.text.value = '';
+  return { kind: 'do-step', body };
+}
+/** Others may do it, and not who is signed in: they give their name and PIN here. */
+const isOthers = computed(() => {
+  const { mayBy } = props.task;
+  return mayBy !== undefined && lacking.value === '' && job.refusal(commandOf(false)) !== '';
+});
+const wholeCommand = computed(() => commandOf(false));
+function clear(): void {
+  for (const field of fields) field.text.value = '';
+}
+function done(notNeeded: boolean): void {
+  if (job.act(commandOf(notNeeded))) clear();
 }
 useKeys([
   { key: 'enter', label: 'Step done', run: () => done(false), when: () => lacking.value === '' },
@@ -57,7 +71,8 @@ useKeys([
       :maxlength="several ? 120 : 400"
     />
     <StepBar>
-      <BenchButton lamp hint="enter" :disabled="lacking !== ''" :lacking="lacking" @press="done(false)"
+      <SignPress v-if="isOthers" lamp :command="wholeCommand" @signed="clear">Done</SignPress>
+      <BenchButton v-else lamp hint="enter" :disabled="lacking !== ''" :lacking="lacking" @press="done(false)"
         >Done</BenchButton
       >
       <BenchButton v-if="step.optional" hint="x" @press="done(true)">Not needed</BenchButton>

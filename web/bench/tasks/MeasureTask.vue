@@ -22,6 +22,7 @@ import WorkingPaper from '../../parts/WorkingPaper.vue';
 import { useJob } from '../../stores/job';
 import { usePreferences } from '../../stores/preferences';
 import JudgedFigures from '../JudgedFigures.vue';
+import SignPress from '../SignPress.vue';
 import StepBar from '../StepBar.vue';
 import PopRig from './PopRig.vue';
 import StrokedFigures from './StrokedFigures.vue';
@@ -145,6 +146,18 @@ const fields = useTemplateRef<HTMLElement>('fields');
 const ready = computed(() =>
   props.task.asks.filter((ask) => typed[ask.what] !== undefined && refused(ask) === ''),
 );
+/** Read by somebody else than who is signed in: by name and PIN at this screen. */
+const byAnother = computed(() =>
+  props.task.otherThan === undefined
+    ? []
+    : props.task.asks.flatMap((ask) => {
+        const value = typed[ask.what];
+        return value && refused(ask) !== '' ? [byHand(ask, value)] : [];
+      }),
+);
+function clearTyped(): void {
+  for (const { what } of props.task.asks) typed[what] = undefined;
+}
 function keepAll(): void {
   for (const ask of ready.value) take(ask);
 }
@@ -238,7 +251,16 @@ function fromGauge(value: Quantity, readBy: InstrumentId, watched: readonly Watc
     </p>
     <JudgedFigures :asks="task.asks" :typed="typed" />
     <StepBar v-if="!(onGauge || task.live) || ready.length > 0">
+      <SignPress
+        v-if="byAnother[0]"
+        lamp
+        :command="byAnother[0]"
+        :more="byAnother.slice(1)"
+        @signed="clearTyped"
+        >Keep as read</SignPress
+      >
       <BenchButton
+        v-else
         :lamp="!onGauge && !onWrench && !task.live"
         :disabled="ready.length === 0"
         lacking="type a figure"
