@@ -49,7 +49,9 @@ export function toleranceAt(bands: readonly Tolerance[], psig: number): { psi: n
 export const SECTION_VIII_FROM_PSIG = 15;
 
 /** Section I blowdown, least. */
-export const LEAST_BLOWDOWN = { psi: 2, share: 0.02 } as const;
+const LEAST_BLOWDOWN = { psi: 2, share: 0.02 } as const;
+export const leastBlowdown = (psig: number): number =>
+  Math.min(LEAST_BLOWDOWN.psi, LEAST_BLOWDOWN.share * psig);
 /** Pops of one setting lie within the larger of these of each other (common practice). */
 export const POP_SPREAD = { psi: 1, share: 0.01 } as const;
 

@@ -1,5 +1,14 @@
 import { psig, quantity, valueIn, type GaugePressure } from '../../quantity';
-import { CODE_OF_STAMP, mediumOf, POP_SPREAD, type HazardousMedium } from '../../standards';
+import {
+  CODE_OF_STAMP,
+  leastBlowdown,
+  mediumOf,
+  POP_SPREAD,
+  SECTION_I_BLOWDOWN,
+  toleranceAt,
+  USUAL_BLOWDOWN,
+  type HazardousMedium,
+} from '../../standards';
 import type { Live, MeasureAsk, MeasureTask, Task } from '../../task';
 import { leakAllowance, reliefSet } from '../../workings';
 import { measuredLast, onStep } from '../../job';
@@ -136,6 +145,44 @@ export function popsTask(c: Context): Task {
     shown: worked.value,
   };
 }
+
+/** Section VIII valves that blow down less than this chatter (common practice); Section I has its own least. */
+const LEAST_VIII = 0.02;
+export const TRUE_RESEAT = 'reseat, with capacity behind it';
+
+/** A true blowdown, where the rig keeps it open: what it shut at, within what its code or common practice lets. */
+export function blowdownTask(c: Context, rings: readonly MeasureAsk[]): Task {
+  const { plate } = c.valve;
+  const aim = aimOf(c);
+  if (!aim || !plate?.stamp) return wants(...(aim ? [] : (['setPressure'] as const)), 'stamp');
+  const code = CODE_OF_STAMP[plate.stamp];
+  const psi = valueIn(aim, 'psig');
+  const [from, to] =
+    code === 'I'
+      ? [psi - toleranceAt(SECTION_I_BLOWDOWN, psi).psi, psi - leastBlowdown(psi)]
+      : [(1 - USUAL_BLOWDOWN.high) * psi, (1 - LEAST_VIII) * psi];
+  const read = onStep(c.state, 'measured', c.idOf(BLOWDOWN)).findLast(
+    ({ body }) => body.what === TRUE_RESEAT,
+  );
+  const reseat = read?.body.value;
+  const worked = reliefSet.work({
+    setPressure: aim,
+    code,
+    ...(reseat?.dimension === 'gauge pressure' &&
+    valueIn({ ...reseat, dimension: reseat.dimension }, 'psig') < psi
+      ? { reseat: { ...reseat, dimension: reseat.dimension } }
+      : {}),
+  });
+  return {
+    kind: 'measure',
+    asks: [
+      { ...pressureAsk(TRUE_RESEAT, shareOfSet(c, 0.93)), mustBe: { from: psig(from), to: psig(to) } },
+      ...rings,
+    ],
+    ...(worked.ok ? { shown: worked.value } : {}),
+  };
+}
+export const BLOWDOWN = stepName('test.blowdown');
 
 /** Lifted by its lever at three quarters of set or more, and under it (common practice). */
 export function leverTask(c: Context): MeasureTask {

@@ -8,9 +8,11 @@ import { measured } from '../blocks/measured';
 import {
   AS_FOUND,
   asFoundLive,
-  leverTask,
+  BLOWDOWN,
+  blowdownTask,
   coldSetTask,
   letDownAfter,
+  leverTask,
   poppedBy,
   popsTask,
   RELIEF_SET,
@@ -343,6 +345,20 @@ function set(c: Context, { balancedBy, pilot }: ReliefDisc): Draft[] {
         tools: [sourceOf(c)],
         task: letDownAfter(c, popsTask(c)),
         minutes: 15,
+      },
+      onRig && {
+        id: BLOWDOWN,
+        title: 'A true blowdown, and the rings as left',
+        why: 'A small vessel cannot show one: then the rings stay at the maker’s position. With capacity behind it, 7 to 10 % is usual under Section VIII, Section I has its own most and least. Pressure down, spindle held, before a ring is turned.',
+        optional: 'only where the rig keeps the valve open, by capacity of its own',
+        caution: poppedBy(c, 'Ear protection.'),
+        tools: [sourceOf(c)],
+        parts: ['adjusting rings'],
+        task: blowdownTask(
+          c,
+          RINGS.map((ask) => ({ ...ask, was: spelt(NOTCHES, 1) })),
+        ),
+        minutes: 10,
       },
       onRig && {
         id: 'test.tightness',

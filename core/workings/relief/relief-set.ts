@@ -8,7 +8,7 @@ import {
   SECTION_I_BLOWDOWN,
   SET_TOLERANCES,
   USUAL_BLOWDOWN,
-  LEAST_BLOWDOWN,
+  leastBlowdown,
   SECTION_VIII_FROM_PSIG,
   toleranceAt,
 } from '../../standards';
@@ -157,16 +157,21 @@ function set(given: Given): Result<Worked<ReliefSet>> {
 const inSheet = (sheet: Sheet, psig: number): GaugePressure =>
   sheet.of('gauge pressure', si(quantity('gauge pressure', psig, 'psig')));
 
+/** Which ring, which way (from memory: the maker's sheet says which and by how many). */
+const SHORTER =
+  'Shorter: the upper ring up, a few notches at a time, and pop again (from memory; the maker’s sheet says how many).';
+const LONGER =
+  'Longer: the upper ring down, a few notches at a time; the lower ring up where it simmers long (from memory; the maker’s sheet first).';
+
 function blowdownNote(code: Given['code'], psig: number, blowdown: number): string {
   if (code === 'VIII') {
     const usual = blowdown <= USUAL_BLOWDOWN.high + 1e-9;
     return usual
       ? 'Blowdown is no more than usual (7 to 10 %; the code sets no limit in use).'
-      : 'Blowdown is more than the usual 7 to 10 %: look at the ring.';
+      : `Blowdown is more than the usual 7 to 10 %. ${SHORTER}`;
   }
   const most = toleranceAt(SECTION_I_BLOWDOWN, psig);
   const over = blowdown * psig > most.psi + 1e-9;
-  const least = Math.min(LEAST_BLOWDOWN.psi, LEAST_BLOWDOWN.share * psig);
-  const under = blowdown * psig < least - 1e-9;
-  return `Section I blowdown: at most ${most.words}${over ? ', and this is over it' : ''}; at least 2 psi or 2 %${under ? ', and this is under it: it will chatter' : ''}.`;
+  const under = blowdown * psig < leastBlowdown(psig) - 1e-9;
+  return `Section I blowdown: at most ${most.words}${over ? `, and this is over it. ${SHORTER} At` : '; at'} least 2 psi or 2 %${under ? `, and this is under it: it will chatter. ${LONGER}` : '.'}`;
 }

@@ -38,6 +38,14 @@ describe('relief.set', () => {
       'more than the usual',
     );
   });
+  it('the ring that is turned is named, and which way: up is shorter, down is longer (from memory)', () => {
+    const notes = (code: string, reseat: string) =>
+      ask('relief.set', { setPressure: '200 psig', code, reseat }).notes;
+    expect(notes('VIII', '170 psig')).toContain('upper ring up');
+    expect(notes('I', '187 psig')).toContain('upper ring up');
+    expect(notes('I', '199 psig')).toContain('upper ring down');
+    expect(notes('I', '190 psig')).not.toContain('upper ring');
+  });
   it.each([
     ['60 psig', '56 psig', false],
     ['60 psig', '55 psig', true],
