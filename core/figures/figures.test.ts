@@ -83,3 +83,25 @@ it('what was measured of an actuator fills its workings', () => {
   expect(from(job, 'actuator.bench-sweep')).toMatchObject({ startsUp: '3.4 psig', startsDown: '2.6 psig' });
   expect(from(job, 'signature.analyse')).toMatchObject({ area: '105 in²', travel: '1.5 in' });
 });
+
+it('a positioner brings its readings round by round, with what was turned between them', () => {
+  const STEP = 'setup.span';
+  const job = new BenchJob(defaultValve('control-globe-double-seat')).workTo(STEP);
+  const read = (low: string, high: string) => {
+    for (const [what, value] of [
+      ['travel at 5 % of the signal', low],
+      ['travel at 95 % of the signal', high],
+    ] as const)
+      job.send({ kind: 'take-measurement', body: { step: STEP, what, value, readBy: 'hand' } });
+  };
+  expect(from(job, 'positioner.screws')).toEqual({});
+  read('7.5 %', '90.9 %');
+  job.send({ kind: 'turn-screw', body: { step: STEP, screw: 'span screw', by: '-0.25 turn' } });
+  read('7.7 %', '92.4 %');
+  const { readings = '', lowWanted } = from(job, 'positioner.screws');
+  expect(lowWanted).toBe('5 %');
+  expect(JSON.parse(readings)).toEqual([
+    { zero: '0', span: '0', low: '7.5 %', high: '90.9 %' },
+    { zero: '0', span: '-0.25', low: '7.7 %', high: '92.4 %' },
+  ]);
+});

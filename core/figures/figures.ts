@@ -1,9 +1,10 @@
-import { format, inches, parseQuantity, si, type Quantity, type UnitSystem } from '../quantity';
+import { format, inches, parseQuantity, si, valueIn, type Quantity, type UnitSystem } from '../quantity';
 import { readingsOf } from '../calls';
 import { BENCH_SET, COUPLED, judgesOf, MATCH } from '../inspection';
 import type { JobState } from '../job';
 import type { Plan } from '../plan';
 import { boltedJoint, makersJointTorque, opensByAir, packedBox, type Valve } from '../valve';
+import { CLEAR_OF_STOPS, roundsOf, StepFacts, travelReadAt } from '../task';
 import type { Field, RegisteredWorking } from '../workings';
 
 /** A figure of a job, as it would be typed. */
@@ -100,6 +101,8 @@ function only(id: string, valve: Valve, state: JobState): Figures {
           state.records.measured.findLast(({ body }) => body.what === what)?.body.value,
         ]),
       );
+    case 'positioner.screws':
+      return screwReadings(state);
     case 'actuator.coupling':
     case 'actuator.balance':
       return { action: opensByAir(features) ? 'air to open' : 'air to close' };
@@ -118,6 +121,26 @@ function only(id: string, valve: Valve, state: JobState): Figures {
     default:
       return {};
   }
+}
+
+/** Travel at both signals, round by round, with what was turned in between: a table of the working. */
+function screwReadings(state: JobState): Figures {
+  const [low, high] = [travelReadAt(CLEAR_OF_STOPS.low), travelReadAt(CLEAR_OF_STOPS.high)];
+  const rounds = roundsOf([low, high], new StepFacts(state, '', false));
+  if (rounds.length === 0) return {};
+  const percent = (read: Quantity | undefined) =>
+    read?.dimension === 'ratio' ? `${valueIn({ ...read, dimension: 'ratio' }, '%')} %` : '';
+  const rows = rounds.map(({ turned, read }) => ({
+    zero: String(turned['zero screw'] ?? 0),
+    span: String(turned['span screw'] ?? 0),
+    low: percent(read.get(low)),
+    high: percent(read.get(high)),
+  }));
+  return {
+    lowWanted: `${CLEAR_OF_STOPS.low} %`,
+    highWanted: `${CLEAR_OF_STOPS.high} %`,
+    readings: JSON.stringify(rows),
+  };
 }
 
 /** What a judge has given this working already, where every figure of it was read. */

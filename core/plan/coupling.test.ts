@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { readingsOf } from '../calls';
 import { judgesOf } from '../inspection';
-import { psig } from '../quantity';
+import { psig, valueIn } from '../quantity';
 import { BenchJob } from '../testing/bench';
 import { defaultValve, opensByAir } from '../valve';
 
@@ -52,7 +52,7 @@ describe('coupled for its seat load (handbook part 6.2)', () => {
 });
 
 describe('an actuator and its valve (handbook part 6.3: 2 in port under 100 psi, the process lifts 314 lbf)', () => {
-  const matched = (most: string, limit = '35 psig') => {
+  const bench = (most: string, limit = '35 psig', difference = '100 psi') => {
     const job = new BenchJob(valveOf('air-to-close'), { place: 'bare' }).workTo('rebuild.coupling-figures');
     take(job, 'rebuild.coupling-figures', { ...OF_THE_ACTUATOR, 'most air on the actuator': most });
     job.workTo('setup.bench-set');
@@ -66,8 +66,12 @@ describe('an actuator and its valve (handbook part 6.3: 2 in port under 100 psi,
     take(job, 'setup.match', {
       'casing limit of the actuator': limit,
       'unbalanced area of the plug': '3.1416 in²',
-      'pressure difference, shut': '100 psi',
+      'pressure difference, shut': difference,
     });
+    return job;
+  };
+  const matched = (...of: Parameters<typeof bench>) => {
+    const job = bench(...of);
     const { valve } = job.plan();
     const judge = judgesOf(valve).find(({ subject }) => subject === 'actuator match');
     const judged = judge?.judge(readingsOf(job.state), valve);
@@ -85,6 +89,17 @@ describe('an actuator and its valve (handbook part 6.3: 2 in port under 100 psi,
   it('more air than its casing bears is never right', () => {
     expect(matched('25 psig', '20 psig').get('air against the casing')?.verdict).toBe('rework');
     expect(matched('25 psig').get('air against the casing')?.verdict).toBe('fit');
+  });
+  it('and stops the job there, until the air or the casing is another', () => {
+    expect(status(bench('25 psig', '20 psig'), 'setup.match')).toBe('ready');
+    expect(status(bench('25 psig'), 'setup.match')).toBe('done');
+  });
+  it('flow from above presses it home: 294 lbf more, and not 314 less (handbook part 6.3)', () => {
+    const load = (difference: string) => {
+      const found = matched('25 psig', '35 psig', difference).get('left on the seat')?.found;
+      return typeof found === 'object' ? valueIn({ ...found, dimension: 'force' }, 'lbf') : Number.NaN;
+    };
+    expect(load('-100 psi')).toBeGreaterThan(load('100 psi') + 550);
   });
   it('its spring opens it on loss of air', () => {
     expect(matched('25 psig').get('on loss of air')).toMatchObject({

@@ -1,7 +1,7 @@
 export { plan, stageOf, stepOf, type Plan, type PlannedStep, type Wait } from './plan';
 export { type Signing } from './signatures';
 export { ordered, type Placed } from './order';
-export { leftUnlooked, scopeAdvice, smallestFor, type ScopeAdvice } from './scope-advice';
+export { cures, leftUnlooked, scopeAdvice, smallestFor, type ScopeAdvice } from './scope-advice';
 export { broughtBack } from './brought-back';
 export { placeAdvice, type PlaceAdvice } from './place-advice';
 export { blockedSchema, wordBlocked, type Blocked } from './blocked';

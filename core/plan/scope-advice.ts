@@ -62,6 +62,14 @@ export function smallestFor(cause: CauseId, features: Features): Scope {
   return scopesOf(features).includes(scope) ? scope : 'overhaul';
 }
 
+/** Whether a job of this scope puts the cause right as it goes: it works on all that the smallest one for it works on. */
+export function cures(scope: Scope, cause: CauseId, features: Features): boolean {
+  if (scope === 'overhaul') return true;
+  const wanted = worksOn(smallestFor(cause, features), features);
+  const worked = worksOn(scope, features);
+  return wanted.size > 0 && [...wanted].every((part) => worked.has(part));
+}
+
 /** From the least that is opened to the most. */
 const WIDER: readonly Scope[] = ['repack', 'positioner', 'actuator', 'trim', 'overhaul'];
 

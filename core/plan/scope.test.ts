@@ -5,7 +5,7 @@ import { placesOf, scopesOf } from '../procedure';
 import { BenchJob } from '../testing/bench';
 import { waitsFor } from '../testing/relations';
 import { CONSTRUCTION_IDS, defaultValve, type ConstructionId, type PartRole } from '../valve';
-import { handOver, leftUnlooked, scopeAdvice, smallestFor, summarise } from '.';
+import { handOver, leftUnlooked, cures, scopeAdvice, smallestFor, summarise } from '.';
 
 const valveOf = (id: ConstructionId) => ({ ...defaultValve(id), ends: 'screwed' as const });
 /** In its line, or out of it where it must be for such a job. */
@@ -282,5 +282,21 @@ describe('a fail action reversed as a job of its own (handbook part 6.2)', () =>
     const line = certificate(job.state, job.log, 'US')?.about.find(({ label }) => label === 'Fail action');
     expect(line?.value).toBe('was air-to-close, is air-to-open');
     expect(valveAsLeft(job.state)?.features.moved).toMatchObject({ action: 'air-to-open', reversing: false });
+  });
+});
+
+describe('what a job puts right as it goes', () => {
+  const { features } = defaultValve('control-balanced-cage');
+  it.each([
+    ['overhaul', 'debris', true],
+    ['trim', 'packing too tight', true],
+    ['repack', 'packing too tight', true],
+    ['repack', 'debris', false],
+    ['actuator', 'diaphragm torn', true],
+    ['trim', 'diaphragm torn', false],
+    ['set-up', 'positioner out of set', false],
+    ['check', 'supply low', false],
+  ] as const)('a %s and %s: %s', (scope, cause, is) => {
+    expect(cures(scope, cause, features)).toBe(is);
   });
 });

@@ -110,6 +110,7 @@ export {
   type Round,
   type Stroked,
   type StrokedRead,
+  travelReadAt,
 } from './stroked';
 export { regulatedAdvice, type Regulated } from './regulated';
 export {

@@ -6,6 +6,9 @@ import type { StepFacts } from './task-kind';
 export const BENCH_GAUGES = ['supply', 'driven', 'other', 'travel'] as const;
 export type BenchGauge = (typeof BENCH_GAUGES)[number];
 
+/** What the travel at a share of the signal is called. */
+export const travelReadAt = (percent: number): string => `travel at ${percent} % of the signal`;
+
 /** One figure of a step, and where it is read. */
 export interface StrokedRead {
   readonly what: string;

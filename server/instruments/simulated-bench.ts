@@ -1,5 +1,6 @@
 import type { InstrumentControl, ReadingMessage } from '@dusk-wren/contract';
 import { valveOf, type JobState } from '@dusk-wren/core/job';
+import { cures } from '@dusk-wren/core/plan';
 import { si, psig, valueIn } from '@dusk-wren/core/quantity';
 import {
   actuatorOf,
@@ -75,10 +76,11 @@ function follow(plant: Plant, before: Turns, now: Turns): Turns {
   return now;
 }
 
-/** What is planted in it shows as it is found, and in a job that opens nothing; an overhaul has put it right. */
-function stillAmiss({ condition, plan, step }: Work) {
-  const isUnopened = plan.scope === 'set-up' || plan.scope === 'check';
-  return step.stage === 'diagnose' || isUnopened ? condition.fault : undefined;
+/** What is planted in it shows as it is found, and stays where the job does not work on what it is in. */
+function stillAmiss({ condition: { fault }, plan, step }: Work) {
+  const isPutRight =
+    fault !== undefined && step.stage !== 'diagnose' && cures(plan.scope, fault, plan.valve.features);
+  return isPutRight ? undefined : fault;
 }
 
 /** What air goes into: the actuator alone where it is swept, else the valve through its positioner. */

@@ -120,9 +120,9 @@ export const actuatorMatch: Judge = {
       travel,
       action: opens ? ('air to open' as const) : ('air to close' as const),
       unbalanceArea: unbalance,
-      difference,
+      difference: { ...difference, value: Math.abs(difference.value) },
       packingFriction: friction,
-      flow: 'under' as const,
+      flow: si(difference) < 0 ? ('over' as const) : ('under' as const),
       supply: most,
     };
     const worked = actuatorBalance.work(given);
@@ -170,7 +170,12 @@ export const actuatorMatch: Judge = {
       given,
       shown: {
         ...worked.value,
-        notes: [...worked.value.notes, 'Flow is taken from under the plug, the way that lifts it.'],
+        notes: [
+          ...worked.value.notes,
+          si(difference) < 0
+            ? 'Flow from above, the way that presses the plug home.'
+            : 'Flow from under the plug, the way that lifts it.',
+        ],
       },
     });
   },

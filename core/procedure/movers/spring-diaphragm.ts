@@ -1,5 +1,5 @@
 import { BENCH_SET as BENCH_READ, COUPLED, MATCH, USUAL_BENCH_SET } from '../../inspection';
-import { onStep } from '../../job';
+import { measuredLast, onStep, type JobState } from '../../job';
 import { formatExactly, psig, valueIn, type GaugePressure } from '../../quantity';
 import {
   SWEPT_ENDS,
@@ -246,7 +246,7 @@ function matchAsks({ features, valve, state, idOf }: Context): MeasureAsk[] {
   const known = state.records.measured.filter(({ body }) => body.step.id !== idOf(MATCHED));
   return [
     ...asks.filter(({ what }) => !known.some(({ body }) => body.what === what)),
-    pressureAsk(MATCH.limit, '35 psig'),
+    { ...pressureAsk(MATCH.limit, '35 psig'), ...overMostAir(state) },
     { what: MATCH.unbalance, dimension: 'area', example: '1.5 in²', orNought: true },
     {
       what: MATCH.difference,
@@ -254,6 +254,12 @@ function matchAsks({ features, valve, state, idOf }: Context): MeasureAsk[] {
       example: difference ? formatExactly(difference) : '150 psi',
     },
   ];
+}
+
+/** A casing that would be given more than it is made for stops the job here. */
+function overMostAir(state: JobState): Pick<MeasureAsk, 'mustBe'> {
+  const most = measuredLast(state, COUPLED.most, 'gauge pressure');
+  return most ? { mustBe: { atLeast: most } } : {};
 }
 
 function set(c: Context, action: SpringDiaphragm['action']): Draft[] {
@@ -286,7 +292,7 @@ function set(c: Context, action: SpringDiaphragm['action']): Draft[] {
     {
       id: MATCHED,
       title: 'Does the actuator suit its valve: thrust, stroke, casing, loss of air',
-      why: 'Each with its figure, beside what the seat, the packing and the casing ask.',
+      why: 'Each with its figure, beside what the seat, the packing and the casing ask. The difference with a minus where the flow comes from above and presses the plug home.',
       optional: 'only where its casing limit and the unbalanced area of its plug can be read',
       parts: ['actuator'],
       task: taken(...matchAsks(c)),

@@ -1,7 +1,14 @@
 import { phrase, psig, quantity, valueIn, type Ratio } from '../../quantity';
 import { onStep } from '../../job';
 import { CYLINDER_BALANCE, POSITIONER_LIMITS } from '../../standards';
-import type { MeasureAsk, MeasureTask, Stroked, StrokedRead } from '../../task';
+import {
+  CLEAR_OF_STOPS,
+  travelReadAt,
+  type MeasureAsk,
+  type MeasureTask,
+  type Stroked,
+  type StrokedRead,
+} from '../../task';
 import { closureOf, moverOf, positionerOf, signalAt, signalSpan } from '../../valve';
 import { pressureAsk } from '../blocks/asks';
 import { strokeTests } from '../blocks/stroking';
@@ -70,13 +77,13 @@ const percent = (value: number): Ratio => quantity('ratio', value, '%');
 
 /** Travel at a share of the signal, within this of it; percent of the rated travel, all of them. */
 const travelAt = (at: number, within: number): MeasureAsk => ({
-  what: `travel at ${at} % of the signal`,
+  what: travelReadAt(at),
   dimension: 'ratio',
   example: `${at} %`,
   mustBe: { from: percent(at - within), to: percent(at + within) },
 });
 /** Shares of the signal, percent: half of it, and off the stops. */
-const [MID_SIGNAL, LOW_SIGNAL, HIGH_SIGNAL] = [50, 5, 95];
+const [MID_SIGNAL, LOW_SIGNAL, HIGH_SIGNAL] = [50, CLEAR_OF_STOPS.low, CLEAR_OF_STOPS.high];
 const MID = travelAt(MID_SIGNAL, 2);
 /** Off the stops, which would hide an error; within what zero and span may be off. */
 const [LOW, HIGH] = [

@@ -14,7 +14,7 @@ import {
 import {
   ASME_I,
   ASME_VIII,
-  LEAST_BLOWDOWN,
+  leastBlowdown,
   POP_SPREAD,
   SECTION_I_BLOWDOWN,
   SET_TOLERANCES,
@@ -205,7 +205,7 @@ function blowdownFindings({ code }: Given, aimPsi: number, blowdown: number | un
   if (blowdown <= 0) return { against: ['it did not reseat below its pops'], open: [] };
   if (code === 'VIII') return { against: [], open: [] };
   const most = toleranceAt(SECTION_I_BLOWDOWN, aimPsi);
-  const least = Math.min(LEAST_BLOWDOWN.psi, LEAST_BLOWDOWN.share * aimPsi);
+  const least = leastBlowdown(aimPsi);
   const psi = blowdown * aimPsi;
   return {
     against: [
