@@ -149,6 +149,38 @@ test('a diaphragm valve at half travel, every screw wrong: bench set by its adju
   });
 });
 
+test('a positioner that hunts: less gain until it stands; its supply vented and put on again; its signal in milliamperes', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  const address = await toSetUp(page, 'control-globe-double-seat', 'SET-G7');
+  await isReally(page, address, {
+    positioner: { zero: 0, span: 0, balance: 0 },
+    fault: 'gain too high',
+  });
+  await workTo(page, /^Half of the signal/);
+  await air(page);
+  await inHand(page).locator('.range .v-field').click();
+  await page.getByRole('option', { name: '4–20 mA' }).click();
+  await button(page, '12 mA in').click();
+  const gain = inHand(page).locator('.screw', { hasText: 'Gain screw' });
+  await expect(gain).toContainText('it hunts by', { timeout: 30_000 });
+  for (let turns = 0; turns < 14 && (await gain.count()) > 0; turns++) {
+    await button(page, 'Turned anticlockwise').click();
+    // It is looked at again until it stands, or hunts on.
+    await expect(inHand(page).getByText(/^(It stands|It hunts)/)).toBeVisible({ timeout: 15_000 });
+  }
+  await expect(inHand(page).getByText('It stands.')).toBeVisible({ timeout: 15_000 });
+  await expect(gain).toHaveCount(0);
+  await inHand(page).getByText('The supply: regulator and vent').click();
+  await button(page, 'Vent the supply').click();
+  const supply = inHand(page).locator('.gauges div', { hasText: 'supply' });
+  await expect(supply).toContainText(/^supply0(\.\d)? psig/);
+  await button(page, 'Supply on again').click();
+  await expect(supply).toContainText(/^supply(19|20)/);
+  await expect(inHand(page).getByText('12 mA in. One side only')).toBeVisible();
+});
+
 test('a cylinder valve is balanced: mid-travel by the zero, both gauges to three quarters of supply by the nozzle', async ({
   page,
 }) => {

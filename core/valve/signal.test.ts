@@ -2,7 +2,8 @@ import { expect, it } from 'vitest';
 import { format, valueIn } from '../quantity';
 import { readPlate } from './plate-reader';
 import { readSignalRange } from './signal';
-import { SIGNAL_RANGES, signalAt, signalOf } from '.';
+import type { SIGNAL_RANGES} from '.';
+import { signalAt, signalOf } from '.';
 
 const plate = (signal: (typeof SIGNAL_RANGES)[number], acting?: 'reverse') => ({
   plate: { signal, ...(acting ? { acting } : {}) },

@@ -41,13 +41,24 @@ const isKept = computed(
   border-radius: var(--radius);
 }
 ol {
-  padding-left: 22px;
+  padding: 0;
   margin: 4px 0 0;
+  list-style: none;
 }
 li {
-  padding: 3px 0;
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: 4px 12px;
+  align-items: center;
+  padding: 5px 0;
 }
-li > :deep(.bench-button) {
-  float: right;
+li + li {
+  border-top: 1px solid var(--line);
+}
+@media (max-width: 700px) {
+  li {
+    grid-template-columns: 1fr;
+    justify-items: start;
+  }
 }
 </style>

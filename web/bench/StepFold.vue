@@ -58,10 +58,12 @@ const waits = computed(() => props.step.status === 'waiting' && job.planned !== 
 }
 b {
   font-weight: 600;
-  flex: none;
+  flex: 0 1 auto;
   max-width: 60%;
 }
 .words {
+  flex: 1 1 0;
+  min-width: 0;
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;

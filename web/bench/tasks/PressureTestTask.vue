@@ -2,7 +2,7 @@
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import type { ReadingMessage } from '@dusk-wren/contract';
 import { onStep, type InstrumentId } from '@dusk-wren/core/job';
-import { asFlow, outcomeOf, type TaskOf, type TestOutcome } from '@dusk-wren/core/task';
+import { asFlow, outcomeOf, StepFacts, untracedLeak, type TaskOf, type TestOutcome } from '@dusk-wren/core/task';
 import {
   formatLeak,
   capital,
@@ -90,12 +90,11 @@ function keepTyped(): void {
 function send(pressure: GaugePressure, hold: Time, found: Leak, readBy: InstrumentId | 'hand'): void {
   job.act({ kind: 'run-pressure-test', body: { step: props.step.id, pressure, hold, leak: found, readBy } });
 }
-/** It leaks now, or leaked when it was tried last. */
+/** It leaks now, or leaked when it was tried last and nobody has said where. */
 const leaks = computed(() => {
-  const last = before.value.at(-1);
-  return now.value?.phase === 'done'
-    ? outcome.value === 'leaks'
-    : last !== undefined && outcomeOf(last.body, props.task) === 'leaks';
+  const isLeaking = now.value?.phase === 'done' && outcome.value === 'leaks';
+  const facts = job.state && new StepFacts(job.state, props.step.id, false);
+  return isLeaking || (facts !== undefined && untracedLeak(props.task, facts) !== undefined);
 });
 const before = computed(() => (job.state ? onStep(job.state, 'pressure-tested', props.step.id) : []));
 useKeys([{ key: 'enter', label: 'Keep this test', run: keep, when: () => now.value?.phase === 'done' }]);

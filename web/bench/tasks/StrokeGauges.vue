@@ -97,6 +97,7 @@ const gauges = computed(() => {
         >
       </div>
     </div>
+    <slot />
     <details v-if="now">
       <summary class="label">The supply: regulator and vent</summary>
       <SupplyCock :bench="bench" />
@@ -111,7 +112,7 @@ const gauges = computed(() => {
 }
 .live {
   display: grid;
-  grid-template-columns: auto auto minmax(200px, 1fr);
+  grid-template-columns: auto 290px minmax(200px, 1fr);
   gap: 10px 18px;
 }
 .gauges {

@@ -189,8 +189,9 @@ function keep(): void {
 
 <template>
   <div class="stroke-test">
-    <StrokeGauges :bench="bench" :at="at" :busy="isGoing" />
-    <GainScrew :step="step" :bench="bench" :screws="task.screws" />
+    <StrokeGauges :bench="bench" :at="at" :busy="isGoing">
+      <GainScrew :step="step" :bench="bench" :screws="task.screws" />
+    </StrokeGauges>
     <BenchButton v-if="!isGoing" class="fine" :aria-pressed="fine" @press="fine = !fine"
       >Eleven points instead of five</BenchButton
     >

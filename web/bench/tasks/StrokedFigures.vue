@@ -74,22 +74,23 @@ function turned(turns: number): void {
 
 <template>
   <div class="stroked">
-    <StrokeGauges :bench="bench" :at="points" />
-    <GainScrew :step="step" :bench="bench" :screws="live.screws" />
-    <AdvisedTurn
-      v-if="advice && bench.hunts.value === undefined"
-      :advice="advice"
-      :words="words"
-      :waits="waits"
-      :disabled="false"
-      @turn="turned"
-    />
+    <StrokeGauges :bench="bench" :at="points">
+      <GainScrew :step="step" :bench="bench" :screws="live.screws" />
+      <AdvisedTurn
+        v-if="advice && bench.hunts.value === undefined"
+        :advice="advice"
+        :words="words"
+        :waits="waits"
+        :disabled="false"
+        @turn="turned"
+      />
+    </StrokeGauges>
     <StepBar>
       <BenchButton v-if="!bench.running.value" lamp @press="bench.start">Air on, gauges live</BenchButton>
       <template v-else>
         <BenchButton
           v-if="here.length > 0"
-          :lamp="!turnsNext"
+          :lamp="!turnsNext && bench.hunts.value === undefined"
           :disabled="found.length === 0"
           lacking="once it stands"
           @press="keep"

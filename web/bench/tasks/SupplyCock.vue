@@ -53,7 +53,7 @@ function set(): void {
   align-items: start;
 }
 .supply > :first-child {
-  flex: 0 1 190px;
+  flex: 0 1 270px;
 }
 .supply p {
   flex: 1 0 100%;
