@@ -2,7 +2,7 @@ import { expect, it } from 'vitest';
 import { format, valueIn } from '../quantity';
 import { readPlate } from './plate-reader';
 import { readSignalRange } from './signal';
-import type { SIGNAL_RANGES} from '.';
+import type { SIGNAL_RANGES } from '.';
 import { signalAt, signalOf } from '.';
 
 const plate = (signal: (typeof SIGNAL_RANGES)[number], acting?: 'reverse') => ({

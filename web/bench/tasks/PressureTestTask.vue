@@ -2,7 +2,14 @@
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import type { ReadingMessage } from '@dusk-wren/contract';
 import { onStep, type InstrumentId } from '@dusk-wren/core/job';
-import { asFlow, outcomeOf, StepFacts, untracedLeak, type TaskOf, type TestOutcome } from '@dusk-wren/core/task';
+import {
+  asFlow,
+  outcomeOf,
+  StepFacts,
+  untracedLeak,
+  type TaskOf,
+  type TestOutcome,
+} from '@dusk-wren/core/task';
 import {
   formatLeak,
   capital,
