@@ -35,7 +35,7 @@ const webOrder = [
   ['sync'],
   ['stores'],
   ['parts', 'charts', 'drawings'],
-  ['workings', 'isolation', 'stock'],
+  ['workings', 'isolation', 'stock', 'setup'],
   ['bench'],
   ['pages'],
   ['app'],

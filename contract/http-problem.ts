@@ -18,6 +18,10 @@ export type HostProblem =
   | { code: 'pin.needed' }
   | { code: 'pin.wrong' }
   | { code: 'pin.too-short'; role: string; least: number }
+  | { code: 'pin.to-choose'; least: number }
+  | { code: 'pin.code-over' }
+  | { code: 'person.last-lead'; name: string }
+  | { code: 'person.same-name'; name: string }
   | { code: 'first-lead.wrong-code' }
   | { code: 'first-lead.somebody-is-here' }
   | { code: 'import.exists'; tag: string }

@@ -47,3 +47,4 @@ export {
   type SessionView,
 } from './api';
 export { problemBody, type AnyProblem, type AnyProblemCode, type HostProblem } from './http-problem';
+export * from './setup';

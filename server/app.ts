@@ -18,6 +18,7 @@ import { jobRoutes } from './routes/jobs';
 import { paperRoutes } from './routes/papers';
 import { photoRoutes } from './routes/photos';
 import { sessionRoutes } from './routes/session';
+import { setupRoutes } from './routes/setup';
 import { shopRoutes } from './routes/shop';
 import { stockRoutes } from './routes/stock';
 import { csrfGuard } from './sign-in/csrf';
@@ -91,6 +92,7 @@ export function createApp(
   api.use(paperRoutes(printer, config));
   api.use(shopRoutes(config, feed, streams, today));
   api.use(stockRoutes(sequelize, isoNow));
+  api.use(setupRoutes(sequelize, now));
   api.use(notFound);
   app.use('/api', api);
   if (config.WEB_ROOT !== undefined) servePages(app, config.WEB_ROOT);

@@ -73,7 +73,10 @@ const ACTIONS: Readonly<Record<string, () => Promise<string>>> = {
   pin: async () => {
     const row = await person();
     const { pin, say } = await pinAsked();
-    await row.update({ pinHash: await hashNewPin(pin, personStamp.shape.role.parse(row.role)) });
+    await row.update({
+      pinHash: await hashNewPin(pin, personStamp.shape.role.parse(row.role)),
+      codeUntil: null,
+    });
     await forgetDevicesOf(row.id);
     await forgetTriesOf(row.id);
     return `${name} has another PIN.${say}`;

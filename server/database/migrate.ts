@@ -6,6 +6,7 @@ import * as beforeMeasuring from './migrations/003-before-measuring';
 import * as whoMay from './migrations/004-who-may';
 import * as whatStopsAJob from './migrations/005-what-stops-a-job';
 import * as screwEffects from './migrations/006-screw-effects';
+import * as setup from './migrations/007-setup';
 
 type Log = (message: string) => void;
 
@@ -17,6 +18,7 @@ export const MIGRATIONS = [
   { name: '004-who-may', ...whoMay },
   { name: '005-what-stops-a-job', ...whatStopsAJob },
   { name: '006-screw-effects', ...screwEffects },
+  { name: '007-setup', ...setup },
 ];
 
 const PATIENCE_SECONDS = 120;

@@ -13,6 +13,26 @@ export class PersonRow extends Model<InferAttributes<PersonRow>, InferCreationAt
   declare name: string;
   declare role: string;
   declare pinHash: string;
+  /** What they are known to be good at, as JSON. */
+  declare skills: CreationOptional<string>;
+  /** When they left: kept for the logs, and for nothing else. */
+  declare leftAt: CreationOptional<Date | null>;
+  /** The hash is of a code that a lead gave, good until then, and not yet of a PIN of their own. */
+  declare codeUntil: CreationOptional<Date | null>;
+}
+
+/** Something that was set up: who changed what, from what to what. */
+export class SetupChangeRow extends Model<
+  InferAttributes<SetupChangeRow>,
+  InferCreationAttributes<SetupChangeRow>
+> {
+  declare id: CreationOptional<number>;
+  declare at: Date;
+  declare person: string;
+  declare subject: string;
+  declare what: string;
+  declare before: string | null;
+  declare after: string | null;
 }
 
 export class ValveRow extends Model<InferAttributes<ValveRow>, InferCreationAttributes<ValveRow>> {
@@ -204,8 +224,28 @@ const count = () => ({ type: DataTypes.INTEGER, allowNull: false }) as const;
 
 export function defineModels(sequelize: Sequelize): void {
   PersonRow.init(
-    { id: id(), name: text(80), role: text(20), pinHash: text(200) },
+    {
+      id: id(),
+      name: text(80),
+      role: text(20),
+      pinHash: text(200),
+      skills: { type: DataTypes.TEXT, allowNull: false, defaultValue: '[]' },
+      leftAt: { type: DataTypes.DATE(3), allowNull: true },
+      codeUntil: { type: DataTypes.DATE(3), allowNull: true },
+    },
     { sequelize, tableName: 'people' },
+  );
+  SetupChangeRow.init(
+    {
+      id: { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true },
+      at: moment(),
+      person: json(),
+      subject: text(20),
+      what: text(200),
+      before: { type: DataTypes.TEXT, allowNull: true },
+      after: { type: DataTypes.TEXT, allowNull: true },
+    },
+    { sequelize, tableName: 'setup_changes' },
   );
   ValveRow.init(
     {

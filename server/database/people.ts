@@ -6,8 +6,9 @@ import { PersonRow } from './models';
 const stampOf = (row: PersonRow): PersonStamp =>
   personStamp.parse({ id: row.id, name: row.name, role: row.role });
 
+/** Everybody who works here now. */
 export async function listPeople(): Promise<PersonStamp[]> {
-  return (await PersonRow.findAll({ order: [['name', 'ASC']] })).map(stampOf);
+  return (await PersonRow.findAll({ where: { leftAt: null }, order: [['name', 'ASC']] })).map(stampOf);
 }
 
 export async function nobodyYet(): Promise<boolean> {
@@ -18,16 +19,26 @@ export async function findPerson(
   id: string,
   transaction: Transaction | null = null,
 ): Promise<PersonStamp | undefined> {
-  const row = await PersonRow.findByPk(id, { transaction });
+  const row = await PersonRow.findOne({ where: { id, leftAt: null }, transaction });
   return row ? stampOf(row) : undefined;
 }
 
+interface WithPin {
+  readonly person: PersonStamp;
+  readonly pinHash: string;
+  /** The hash is of a code from a lead, good until then. */
+  readonly codeUntil: Date | null;
+}
+
 /** The person with the hash of the PIN, for sign-in alone. */
-export async function findPersonWithPin(
-  id: string,
-): Promise<{ person: PersonStamp; pinHash: string } | undefined> {
-  const row = await PersonRow.findByPk(id);
-  return row ? { person: stampOf(row), pinHash: row.pinHash } : undefined;
+export async function findPersonWithPin(id: string): Promise<WithPin | undefined> {
+  const row = await PersonRow.findOne({ where: { id, leftAt: null } });
+  return row ? { person: stampOf(row), pinHash: row.pinHash, codeUntil: row.codeUntil } : undefined;
+}
+
+/** A PIN of one's own, in place of the code or of the one before. */
+export async function keepPin(id: string, pinHash: string): Promise<void> {
+  await PersonRow.update({ pinHash, codeUntil: null }, { where: { id } });
 }
 
 interface NewPerson {

@@ -70,7 +70,10 @@ export class OpenStreams {
   }
 
   private async onFile(): Promise<Set<string>> {
-    const rows = await PersonRow.findAll({ where: { id: this.distinct('personId') }, attributes: ['id'] });
+    const rows = await PersonRow.findAll({
+      where: { id: this.distinct('personId'), leftAt: null },
+      attributes: ['id'],
+    });
     return new Set(rows.map(({ id }) => id));
   }
 

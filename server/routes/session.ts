@@ -1,6 +1,7 @@
 import {
   confirmationRequest,
   firstLeadRequest,
+  ownPinRequest,
   signInRequest,
   type PersonView,
   type SessionView,
@@ -18,7 +19,7 @@ import { hashNewPin } from '../sign-in/pin';
 import { beginSession, endSession } from '../sign-in/session';
 import { tryPin } from '../sign-in/try-pin';
 import { rememberDevice } from '../database/known-devices';
-import { addFirstPerson, listPeople } from '../database/people';
+import { addFirstPerson, findPersonWithPin, keepPin, listPeople } from '../database/people';
 import { beginTry } from '../database/sign-in-tries';
 import { read } from './read';
 
@@ -54,6 +55,16 @@ export function sessionRoutes(sequelize: Sequelize, config: Config, now: () => D
     const { personId, pin } = read(signInRequest, request.body);
     const person = await tryPin(sequelize, request, personId, pin, now());
     if (!person) throw new Refusal({ code: 'sign-in.wrong' });
+    response.json(await signedIn(request, response, person));
+  });
+
+  router.post('/own-pin', csrf, json, async (request, response) => {
+    const { personId, code, pin } = read(ownPinRequest, request.body);
+    const person = await tryPin(sequelize, request, personId, code, now(), { byCode: true });
+    const found = person && (await findPersonWithPin(person.id));
+    if (!person || !found?.codeUntil) throw new Refusal({ code: 'sign-in.wrong' });
+    if (found.codeUntil < now()) throw new Refusal({ code: 'pin.code-over' });
+    await keepPin(person.id, await hashNewPin(pin, person.role));
     response.json(await signedIn(request, response, person));
   });
 

@@ -4,6 +4,7 @@ import {
   mdiLogoutVariant,
   mdiPackageVariantClosed,
   mdiSigma,
+  mdiStoreCog,
   mdiTapeMeasure,
   mdiTune,
   mdiWeatherSunny,
@@ -51,6 +52,11 @@ async function leave(): Promise<void> {
       <svg viewBox="0 0 24 24" width="24" height="24" aria-hidden="true">
         <path :d="mdiSigma" fill="currentColor" /></svg
       >Workings
+    </router-link>
+    <router-link v-if="session.person?.role === 'lead'" to="/setup" class="place" active-class="here">
+      <svg viewBox="0 0 24 24" width="24" height="24" aria-hidden="true">
+        <path :d="mdiStoreCog" fill="currentColor" /></svg
+      >Setup
     </router-link>
     <span class="gap" />
     <button type="button" class="place keys" aria-keyshortcuts="?" @click="keySheet.open = true">

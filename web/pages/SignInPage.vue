@@ -20,6 +20,9 @@ const pin = ref('');
 const wrong = ref('');
 const empty = ref(false);
 const byTouch = useMediaQuery('(pointer: coarse)');
+/** A code from a lead was typed: it opens nothing but the choice of a PIN. */
+const choosing = ref<{ code: string; said: string }>();
+const own = ref('');
 const first = ref({ code: '', name: '', pin: '' });
 /** Entries of each person that wait on this device for them. */
 const waiting = ref(new Map<string, number>());
@@ -48,11 +51,21 @@ async function enter(work: () => Promise<void>): Promise<void> {
     await work();
     await router.push(goesTo.value);
   } catch (error) {
+    if (error instanceof ApiProblem && error.code === 'pin.to-choose') {
+      choosing.value = { code: pin.value, said: error.message };
+      pin.value = '';
+      return;
+    }
     pin.value = '';
+    own.value = '';
     wrong.value = error instanceof ApiProblem ? error.message : 'Something failed. Try again.';
   }
 }
 const signIn = () => enter(() => session.signIn(chosen.value?.id ?? '', pin.value));
+const choosePin = () =>
+  enter(() =>
+    session.choosePin({ personId: chosen.value?.id ?? '', code: choosing.value?.code ?? '', pin: own.value }),
+  );
 const goOn = () => enter(session.goOnAsOther);
 const beFirst = () => enter(() => session.beFirst(first.value));
 </script>
@@ -105,7 +118,7 @@ const beFirst = () => enter(() => session.beFirst(first.value));
             type="button"
             class="person label"
             :aria-pressed="chosen?.id === each.id"
-            @click="((chosen = each), (wrong = ''))"
+            @click="((chosen = each), (wrong = ''), (choosing = undefined))"
           >
             <b>{{ each.name }}</b><span
               >{{ each.role
@@ -116,7 +129,25 @@ const beFirst = () => enter(() => session.beFirst(first.value));
           </button>
         </li>
       </ul>
-      <form v-if="chosen" class="pin" @submit.prevent="signIn">
+      <form v-if="chosen && choosing" class="pin" @submit.prevent="choosePin">
+        <p class="chooses" role="status">{{ choosing.said }}</p>
+        <v-text-field
+          v-model="own"
+          :label="`PIN of your own, ${chosen.name}`"
+          type="password"
+          :inputmode="byTouch ? 'none' : 'numeric'"
+          autocomplete="new-password"
+          autofocus
+        />
+        <BenchButton lamp kind="submit" :disabled="own.length < 4">This is my PIN</BenchButton>
+        <KeyPad
+          class="pad"
+          label="Digits"
+          @press="(digit) => (own += digit)"
+          @rub-out="own = own.slice(0, -1)"
+        />
+      </form>
+      <form v-else-if="chosen" class="pin" @submit.prevent="signIn">
         <v-text-field
           :key="chosen.id"
           v-model="pin"
@@ -182,6 +213,7 @@ const beFirst = () => enter(() => session.beFirst(first.value));
   grid-template-columns: minmax(0, 1fr) auto;
   gap: 10px;
 }
+.chooses,
 .pad {
   grid-column: 1 / -1;
 }

@@ -77,6 +77,11 @@ export const useSession = defineStore('session', () => {
     begin(await call('/session', sessionView, { method: 'POST', body: { personId, pin } }));
   }
 
+  /** The code of a lead, and the PIN chosen in its place. */
+  async function choosePin(given: { personId: string; code: string; pin: string }): Promise<void> {
+    begin(await call('/own-pin', sessionView, { method: 'POST', body: given }));
+  }
+
   /** The first lead of a shop with nobody in it. */
   async function beFirst(given: { code: string; name: string; pin: string }): Promise<void> {
     begin(await call('/first-lead', sessionView, { method: 'POST', body: given }));
@@ -109,5 +114,18 @@ export const useSession = defineStore('session', () => {
     if (person.value && now?.id !== person.value.id) void load().catch(() => undefined);
   });
 
-  return { person, elsewhere, known, shop, load, people, signIn, beFirst, goOnAsOther, confirm, signOut };
+  return {
+    person,
+    elsewhere,
+    known,
+    shop,
+    load,
+    people,
+    signIn,
+    choosePin,
+    beFirst,
+    goOnAsOther,
+    confirm,
+    signOut,
+  };
 });

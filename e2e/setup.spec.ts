@@ -1,0 +1,56 @@
+import { expect, test } from '@playwright/test';
+import { nothingSerious } from './axe';
+import { signIn } from './bench';
+import { tooSmall } from './sizes';
+
+test('a lead adds a technician, who signs in by a code once and by a PIN of their own from then on, and leaves', async ({
+  page,
+  browser,
+}) => {
+  test.setTimeout(120_000);
+  await signIn(page, 'Petra Lundholm');
+  await page.getByRole('link', { name: 'Setup' }).click();
+  const person = page.locator('.person', { hasText: 'Wim Adeyo' });
+  const code = await test.step('added by name and role: the code is shown this once', async () => {
+    await page.getByLabel('Somebody new: name').fill('Wim Adeyo');
+    await page.getByRole('button', { name: 'Add', exact: true }).click();
+    const slip = page.getByRole('region', { name: 'Code for the first sign-in' });
+    const shown = await slip.getByRole('status').innerText();
+    expect(shown).toMatch(/^[A-Z2-9]{4} [A-Z2-9]{4}$/);
+    expect(await tooSmall(page)).toEqual([]);
+    await nothingSerious(page);
+    await slip.getByRole('button', { name: 'I have passed it on' }).click();
+    await expect(slip).toHaveCount(0);
+    await expect(person).toContainText('has not signed in yet');
+    return shown;
+  });
+  await test.step('at their own screen the code opens the choice of a PIN, and nothing else', async () => {
+    const theirs = await (await browser.newContext()).newPage();
+    await theirs.goto(new URL('/sign-in', page.url()).href);
+    await theirs.getByRole('button', { name: 'Wim Adeyo technician' }).click();
+    await theirs.getByLabel('PIN of Wim Adeyo').fill(code);
+    await theirs.getByRole('button', { name: 'Sign in' }).click();
+    await expect(theirs.getByRole('status')).toContainText('Choose a PIN of your own now');
+    await theirs.getByLabel('PIN of your own, Wim Adeyo').fill('7531');
+    await theirs.getByRole('button', { name: 'This is my PIN' }).click();
+    await expect(theirs.getByRole('heading', { level: 1 })).toBeVisible();
+    await expect(theirs.getByRole('link', { name: 'Setup' })).toHaveCount(0);
+    await page.reload();
+    await expect(person).toContainText('signed in at one screen');
+    await test.step('leaving ends it at their next press', async () => {
+      await person.locator('summary').click();
+      await person.getByRole('button', { name: 'Leaves the shop' }).click();
+      await person.getByRole('button', { name: 'Yes: Wim Adeyo leaves now' }).click();
+      await expect(person).toContainText('left on');
+      await theirs.reload();
+      await expect(theirs.getByText('Who is at this bench?')).toBeVisible();
+      await expect(theirs.getByRole('button', { name: /^Wim Adeyo/ })).toHaveCount(0);
+    });
+  });
+  await test.step('and who changed it is written down', async () => {
+    await page.getByRole('button', { name: 'Changes' }).click();
+    await page.getByLabel('Find by a word or a name').fill('Wim');
+    await expect(page.getByText('Wim Adeyo has left')).toBeVisible();
+    await expect(page.getByText('Wim Adeyo added, as technician')).toBeVisible();
+  });
+});

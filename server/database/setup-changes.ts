@@ -1,0 +1,63 @@
+import { setupChange, type SetupChange } from '@dusk-wren/contract';
+import { personStamp, type PersonStamp } from '@dusk-wren/core/job';
+import { Op, type Transaction } from 'sequelize';
+import { SetupChangeRow } from './models';
+
+/** Something set up, as it was and as it is; hashes and codes are never among it. */
+export interface Changed {
+  readonly by: PersonStamp;
+  readonly at: Date;
+  readonly subject: SetupChange['subject'];
+  /** In words, as it is read later. */
+  readonly what: string;
+  readonly before?: unknown;
+  readonly after?: unknown;
+}
+
+/** Written in the transaction of the change itself: there is none without its line. */
+export async function noteChange(
+  { by, at, subject, what, before, after }: Changed,
+  transaction: Transaction,
+): Promise<void> {
+  const json = (value: unknown) => (value === undefined ? null : JSON.stringify(value));
+  const row = { at, person: JSON.stringify(by), subject, what, before: json(before), after: json(after) };
+  await SetupChangeRow.create(row, { transaction });
+}
+
+const MOST_IN_A_FILE = 100_000;
+
+/** Every change, oldest first, with what was before and after it: for a file. */
+export async function everyChange(): Promise<SetupChangeRow[]> {
+  return SetupChangeRow.findAll({ order: [['id', 'ASC']], limit: MOST_IN_A_FILE });
+}
+
+const PAGE = 50;
+
+/** Changes, newest first; those whose words or whose author hold `q`. */
+export async function listChanges({
+  q,
+  before,
+}: {
+  readonly q?: string;
+  readonly before?: number;
+}): Promise<{ changes: SetupChange[]; more: boolean }> {
+  const like = { [Op.like]: `%${(q ?? '').replace(/[\\%_]/g, '\\$&')}%` };
+  const rows = await SetupChangeRow.findAll({
+    where: {
+      ...(before === undefined ? {} : { id: { [Op.lt]: before } }),
+      ...(q ? { [Op.or]: [{ what: like }, { person: like }] } : {}),
+    },
+    order: [['id', 'DESC']],
+    limit: PAGE + 1,
+  });
+  const changes = rows.slice(0, PAGE).map(({ id, at, person, subject, what }) =>
+    setupChange.parse({
+      id,
+      at: at.toISOString(),
+      by: personStamp.parse(JSON.parse(person)).name,
+      subject,
+      what,
+    }),
+  );
+  return { changes, more: rows.length > PAGE };
+}

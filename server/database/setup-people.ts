@@ -1,0 +1,187 @@
+import type { SetupPerson } from '@dusk-wren/contract';
+import { personStamp, type PersonStamp, type Role } from '@dusk-wren/core/job';
+import { randomUUID } from 'node:crypto';
+import { QueryTypes, Transaction, type Sequelize } from 'sequelize';
+import { z } from 'zod';
+import { Refusal } from '../refusal';
+import { codeUntil, madeUpCode } from '../sign-in/first-code';
+import { hashPin } from '../sign-in/pin';
+import { forgetDevicesOf } from './known-devices';
+import { PersonRow } from './models';
+import { noteChange } from './setup-changes';
+import { forgetTriesOf } from './sign-in-tries';
+
+/** A change to a person: who makes it, and when. */
+interface Moment {
+  readonly sequelize: Sequelize;
+  readonly by: PersonStamp;
+  readonly now: Date;
+}
+
+const sessionData = z.looseObject({ personId: z.string().optional() });
+
+/** Sessions that are open, by the person they are of. */
+async function sessionsByPerson(sequelize: Sequelize, now: Date): Promise<Map<string, string[]>> {
+  const rows = await sequelize.query<{ sid: string; data: string }>(
+    'SELECT sid, data FROM sessions WHERE expires > :now',
+    { replacements: { now }, type: QueryTypes.SELECT },
+  );
+  const found = new Map<string, string[]>();
+  for (const { sid, data } of rows) {
+    const { personId } = sessionData.catch({}).parse(JSON.parse(data));
+    if (personId !== undefined) found.set(personId, [...(found.get(personId) ?? []), sid]);
+  }
+  return found;
+}
+
+function viewOf(row: PersonRow, screens: number, now: Date): SetupPerson {
+  const { id, name, role } = personStamp.parse({ id: row.id, name: row.name, role: row.role });
+  const code = row.codeUntil && (row.codeUntil < now ? 'code over' : 'invited');
+  return {
+    id,
+    name,
+    role,
+    skills: z.array(z.string()).parse(JSON.parse(row.skills)),
+    standing: row.leftAt ? 'left' : (code ?? 'here'),
+    screens,
+    leftAt: row.leftAt?.toISOString() ?? null,
+  };
+}
+
+/** Everybody there ever was: those at work first. */
+export async function listSetupPeople(sequelize: Sequelize, now: Date): Promise<SetupPerson[]> {
+  const open = await sessionsByPerson(sequelize, now);
+  const rows = await PersonRow.findAll({ order: [['name', 'ASC']] });
+  return rows
+    .map((row) => viewOf(row, open.get(row.id)?.length ?? 0, now))
+    .sort((a, b) => Number(a.standing === 'left') - Number(b.standing === 'left'));
+}
+
+interface Asked {
+  readonly name: string;
+  readonly role: Role;
+  readonly skills: readonly string[];
+}
+
+interface WithCode {
+  readonly person: SetupPerson;
+  readonly code: string;
+  readonly until: Date;
+}
+
+/** Somebody new, with the code of their first sign-in. */
+export async function invitePerson({ sequelize, by, now }: Moment, asked: Asked): Promise<WithCode> {
+  const [code, until] = [madeUpCode(), codeUntil(now)];
+  const pinHash = await hashPin(code);
+  return changing(sequelize, async (transaction) => {
+    await refuseSameName(asked.name, undefined, transaction);
+    const { name, role, skills } = asked;
+    const row = await PersonRow.create(
+      { id: randomUUID(), name, role, pinHash, skills: JSON.stringify(skills), codeUntil: until },
+      { transaction },
+    );
+    const what = `${name} added, as ${role}`;
+    await noteChange({ by, at: now, subject: 'people', what, after: asked }, transaction);
+    return { person: viewOf(row, 0, now), code, until };
+  });
+}
+
+/** Another code, where a PIN is forgotten: the one before opens nothing any more, and their screens are closed. */
+export async function newCodeFor({ sequelize, by, now }: Moment, id: string): Promise<WithCode> {
+  const [code, until] = [madeUpCode(), codeUntil(now)];
+  const pinHash = await hashPin(code);
+  const person = await changing(sequelize, async (transaction) => {
+    const row = await found(id, transaction);
+    await row.update({ pinHash, codeUntil: until }, { transaction });
+    await noteChange({ by, at: now, subject: 'people', what: `another code for ${row.name}` }, transaction);
+    return viewOf(row, 0, now);
+  });
+  await forgetDevicesOf(id);
+  await forgetTriesOf(id);
+  await closeScreens(sequelize, id, now);
+  return { person, code, until };
+}
+
+/** What is known of a person, or that they have left or are back. The last lead stays one. */
+export async function changePerson(
+  { sequelize, by, now }: Moment,
+  id: string,
+  asked: Partial<Asked> & { readonly left?: boolean },
+): Promise<SetupPerson> {
+  const person = await changing(sequelize, async (transaction) => {
+    const row = await found(id, transaction);
+    const before = viewOf(row, 0, now);
+    const staysLead = (asked.role ?? row.role) === 'lead' && !(asked.left ?? row.leftAt !== null);
+    if (row.role === 'lead' && !row.leftAt && !staysLead) await refuseLastLead(row, transaction);
+    if (asked.name !== undefined) await refuseSameName(asked.name, id, transaction);
+    await row.update(
+      {
+        name: asked.name ?? row.name,
+        role: asked.role ?? row.role,
+        skills: asked.skills ? JSON.stringify(asked.skills) : row.skills,
+        leftAt: asked.left === undefined ? row.leftAt : asked.left ? now : null,
+      },
+      { transaction },
+    );
+    const after = viewOf(row, 0, now);
+    const what = wordsOf(before, after);
+    await noteChange({ by, at: now, subject: 'people', what, before, after }, transaction);
+    return after;
+  });
+  if (asked.left) {
+    await forgetDevicesOf(id);
+    await closeScreens(sequelize, id, now);
+  }
+  return person;
+}
+
+/** Everywhere that they are signed in. */
+export async function closeScreens(
+  sequelize: Sequelize,
+  personId: string,
+  now: Date,
+): Promise<readonly string[]> {
+  const sids = (await sessionsByPerson(sequelize, now)).get(personId) ?? [];
+  if (sids.length > 0)
+    await sequelize.query('DELETE FROM sessions WHERE sid IN (:sids)', { replacements: { sids } });
+  return sids;
+}
+
+function wordsOf(before: SetupPerson, after: SetupPerson): string {
+  if (before.standing !== 'left' && after.standing === 'left') return `${after.name} has left`;
+  if (before.standing === 'left' && after.standing !== 'left') return `${after.name} is back`;
+  const changed = [
+    ...(before.name === after.name ? [] : [`${before.name} is now ${after.name}`]),
+    ...(before.role === after.role ? [] : [`${after.name}: ${before.role} to ${after.role}`]),
+    ...(before.skills.join() === after.skills.join()
+      ? []
+      : [`${after.name} can: ${after.skills.join(', ') || 'nothing noted'}`]),
+  ];
+  return changed.join('; ').slice(0, 200) || `${after.name}: nothing changed`;
+}
+
+/** One change at a time: names and leads are counted before they are changed. */
+const changing = <T>(sequelize: Sequelize, work: (transaction: Transaction) => Promise<T>): Promise<T> =>
+  sequelize.transaction({ isolationLevel: Transaction.ISOLATION_LEVELS.SERIALIZABLE }, work);
+
+async function found(id: string, transaction: Transaction): Promise<PersonRow> {
+  const row = await PersonRow.findByPk(id, { transaction });
+  if (!row) throw new Refusal({ code: 'not-found', what: 'person' });
+  return row;
+}
+
+async function refuseSameName(
+  name: string,
+  but: string | undefined,
+  transaction: Transaction,
+): Promise<void> {
+  const same = await PersonRow.findOne({ where: { name }, transaction });
+  if (same && same.id !== but) throw new Refusal({ code: 'person.same-name', name });
+}
+
+async function refuseLastLead(row: PersonRow, transaction: Transaction): Promise<void> {
+  const leads = await PersonRow.findAll({ where: { role: 'lead', leftAt: null }, transaction });
+  // Who has a code still and no PIN is no lead yet.
+  if (!leads.some(({ id, codeUntil: code }) => id !== row.id && code === null))
+    throw new Refusal({ code: 'person.last-lead', name: row.name });
+}

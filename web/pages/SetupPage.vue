@@ -1,0 +1,34 @@
+<script setup lang="ts">
+import { ref } from 'vue';
+import ViewTabs from '../parts/ViewTabs.vue';
+import PeopleSetup from '../setup/PeopleSetup.vue';
+import SetupChanges from '../setup/SetupChanges.vue';
+import { useSession } from '../stores/session';
+
+/** What a lead sets up: who works here, and who changed what of it. */
+const session = useSession();
+const VIEWS = [
+  ['people', 'People'],
+  ['changes', 'Changes'],
+] as const;
+const view = ref<(typeof VIEWS)[number][0]>('people');
+</script>
+
+<template>
+  <div class="page setup">
+    <h1>Setup</h1>
+    <template v-if="session.person?.role === 'lead'">
+      <ViewTabs v-model="view" :views="VIEWS" />
+      <PeopleSetup v-if="view === 'people'" />
+      <SetupChanges v-else />
+    </template>
+    <p v-else class="muted">A lead sets the shop up. Ask one for what is to be changed here.</p>
+  </div>
+</template>
+
+<style scoped>
+.setup {
+  display: grid;
+  gap: 10px;
+}
+</style>

@@ -1,0 +1,76 @@
+<script setup lang="ts">
+import { ROLES, type Role } from '@dusk-wren/core/job';
+import { capital } from '@dusk-wren/core/quantity';
+import { computed, ref } from 'vue';
+import BenchButton from '../parts/BenchButton.vue';
+import ChoiceRow from '../parts/ChoiceRow.vue';
+import { useSession } from '../stores/session';
+import CodeSlip from './CodeSlip.vue';
+import PersonCard from './PersonCard.vue';
+import { useSetupPeople } from './setup-people';
+
+/** Who works here: added by name and role, signing in with a code once and a PIN of their own from then on. */
+const session = useSession();
+const { people, wrong, given, invite, change, newCode, closeScreens } = useSetupPeople();
+const name = ref('');
+const role = ref<Role>('technician');
+const roles = ROLES.map((value) => ({ value, label: capital(value) }));
+const MEANS: Readonly<Record<Role, string>> = {
+  technician: 'works on valves, reads and records',
+  inspector: 'releases holds, witnesses tests, signs certificates',
+  lead: 'receives, plans, overrules calls, and sets all of this up',
+};
+const atWork = computed(() => people.value.filter(({ standing }) => standing !== 'left').length);
+async function add(): Promise<void> {
+  if (await invite({ name: name.value.trim(), role: role.value, skills: [] })) name.value = '';
+}
+</script>
+
+<template>
+  <section class="people" aria-label="People">
+    <CodeSlip v-if="given" :given="given" @close="given = undefined" />
+    <form class="add" @submit.prevent="add">
+      <v-text-field v-model="name" label="Somebody new: name" maxlength="80" autocomplete="off" />
+      <ChoiceRow label="Role" :options="roles" :picked="role" @pick="role = $event" />
+      <BenchButton kind="submit" lamp :disabled="name.trim() === ''" lacking="a name">Add</BenchButton>
+      <p class="label muted">{{ capital(role) }}: {{ MEANS[role] }}.</p>
+    </form>
+    <p v-if="wrong" class="problem" role="alert">{{ wrong }}</p>
+    <h2>{{ atWork }} at work here</h2>
+    <PersonCard
+      v-for="person in people"
+      :key="`${person.id} ${person.name} ${person.skills.join()}`"
+      :person="person"
+      :is-me="person.id === session.person?.id"
+      @change="change(person.id, $event)"
+      @code="newCode(person.id)"
+      @screens="closeScreens(person.id)"
+    />
+  </section>
+</template>
+
+<style scoped>
+.people {
+  display: grid;
+  gap: 10px;
+}
+.add {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto auto;
+  gap: 10px 16px;
+  align-items: start;
+  padding-bottom: 6px;
+}
+.add p {
+  grid-column: 1 / -1;
+}
+@media (max-width: 900px) {
+  .add {
+    grid-template-columns: 1fr;
+    justify-items: start;
+  }
+  .add > :first-child {
+    width: 100%;
+  }
+}
+</style>
