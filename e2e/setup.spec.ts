@@ -1,6 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { nothingSerious } from './axe';
-import { signIn } from './bench';
+import { PIN, signIn, title } from './bench';
+import { openOwnJob } from './own-job';
 import { tooSmall } from './sizes';
 
 test('a lead adds a technician, who signs in by a code once and by a PIN of their own from then on, and leaves', async ({
@@ -16,7 +17,7 @@ test('a lead adds a technician, who signs in by a code once and by a PIN of thei
     await page.getByRole('button', { name: 'Add', exact: true }).click();
     const slip = page.getByRole('region', { name: 'Code for the first sign-in' });
     const shown = await slip.getByRole('status').innerText();
-    expect(shown).toMatch(/^[A-Z2-9]{4} [A-Z2-9]{4}$/);
+    expect(shown).toMatch(/^\d{4} \d{4}$/);
     expect(await tooSmall(page)).toEqual([]);
     await nothingSerious(page);
     await slip.getByRole('button', { name: 'I have passed it on' }).click();
@@ -33,7 +34,7 @@ test('a lead adds a technician, who signs in by a code once and by a PIN of thei
     await expect(theirs.getByRole('status')).toContainText('Choose a PIN of your own now');
     await theirs.getByLabel('PIN of your own, Wim Adeyo').fill('7531');
     await theirs.getByRole('button', { name: 'This is my PIN' }).click();
-    await expect(theirs.getByRole('heading', { level: 1 })).toBeVisible();
+    await expect(theirs.getByRole('navigation', { name: 'Main' })).toBeVisible();
     await expect(theirs.getByRole('link', { name: 'Setup' })).toHaveCount(0);
     await page.reload();
     await expect(person).toContainText('signed in at one screen');
@@ -53,4 +54,26 @@ test('a lead adds a technician, who signs in by a code once and by a PIN of thei
     await expect(page.getByText('Wim Adeyo has left')).toBeVisible();
     await expect(page.getByText('Wim Adeyo added, as technician')).toBeVisible();
   });
+});
+
+test('switching at a bench: two touches and a PIN, and the job in hand is the next person’s', async ({
+  page,
+}) => {
+  await signIn(page, 'Ines Okoro');
+  const address = await openOwnJob(page);
+  const heading = await title(page).innerText();
+  await page.getByRole('navigation', { name: 'Main' }).getByRole('button', { name: /Ines/ }).click();
+  await page.getByRole('button', { name: /^Jory Velde/ }).click();
+  await page.getByLabel('PIN of Jory Velde').fill(PIN);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page).toHaveURL(address);
+  await expect(title(page)).toHaveText(heading);
+  await expect(
+    page.getByRole('navigation', { name: 'Main' }).getByRole('button', { name: /Jory/ }),
+  ).toBeVisible();
+  await page.getByRole('navigation', { name: 'Main' }).getByRole('button', { name: /Jory/ }).click();
+  // Who was here last stands first.
+  const people = page.getByRole('list', { name: 'People' }).getByRole('button');
+  await expect(people.nth(0)).toContainText('Jory Velde');
+  await expect(people.nth(1)).toContainText('Ines Okoro');
 });

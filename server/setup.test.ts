@@ -35,7 +35,7 @@ describe('people, set up by a lead', () => {
     const { person, code } = added.body;
     expect(person).toMatchObject({ name: 'Nia', standing: 'invited', skills: ['relief valves'] });
     // As a hand types it.
-    const typed = code.toLowerCase().replace(/(.{4})/, '$1 ');
+    const typed = code.replace(/(.{4})/, '$1 ');
     const { screen, answer } = await signIn(person.id, typed);
     expect(answer.status).toBe(403);
     expect(answer.body).toMatchObject({ problem: { code: 'pin.to-choose', least: 4 } });

@@ -2,7 +2,7 @@ import { createHmac, timingSafeEqual } from 'node:crypto';
 import type { Config } from '../config';
 
 /** Letters and digits that are not taken for each other. */
-export const LETTERS = 'ABCDEFGHJKLMNPQRSTUVWXYZ23456789';
+const LETTERS = 'ABCDEFGHJKLMNPQRSTUVWXYZ23456789';
 const LENGTH = 12;
 
 /**

@@ -19,7 +19,8 @@ const session = useSession();
 const router = useRouter();
 async function leave(): Promise<void> {
   const told = session.signOut();
-  await router.push('/sign-in');
+  // Whoever comes next finds the job that is in hand.
+  await router.push({ path: '/sign-in', query: { to: router.currentRoute.value.fullPath } });
   await told;
 }
 </script>

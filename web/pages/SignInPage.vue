@@ -42,6 +42,23 @@ onMounted(async () => {
   }
 });
 
+/** More than these are found by letters. */
+const FEW = 8;
+const letters = ref('');
+/** Who signed in here last comes first; the rest by name. */
+const shown = computed(() => {
+  const typed = letters.value.trim().toLowerCase();
+  const begins = ({ name }: PersonView) =>
+    name
+      .toLowerCase()
+      .split(/\s+/)
+      .some((_, i, words) => words.slice(i).join(' ').startsWith(typed));
+  const rank = ({ id }: PersonView) => {
+    const at = session.lastHere.indexOf(id);
+    return at < 0 ? session.lastHere.length : at;
+  };
+  return people.value.filter(begins).sort((a, b) => rank(a) - rank(b));
+});
 const goesTo = computed(() => {
   const to = route.query['to'];
   return typeof to === 'string' && to.startsWith('/') && !to.startsWith('//') ? to : '/';
@@ -112,8 +129,14 @@ const beFirst = () => enter(() => session.beFirst(first.value));
         {{ session.elsewhere.name }} has signed in on this browser in another window.
         <BenchButton @press="goOn">I am {{ session.elsewhere.name }}: go on</BenchButton>
       </p>
+      <v-text-field
+        v-if="people.length > FEW"
+        v-model="letters"
+        label="Find by the first letters"
+        autocomplete="off"
+      />
       <ul class="people" aria-label="People">
-        <li v-for="each in people" :key="each.id">
+        <li v-for="each in shown" :key="each.id">
           <button
             type="button"
             class="person label"

@@ -10,6 +10,7 @@ import type { CommandId } from '@dusk-wren/core/job';
 import { useLocalStorage } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { ref, watch } from 'vue';
+import { z } from 'zod';
 import { ApiProblem, call, callForNothing, rememberSession } from '../api/client';
 import { device } from './device';
 
@@ -21,6 +22,17 @@ function readPerson(text: string): PersonView | null {
   }
 }
 
+const idsHere = z.array(z.string()).catch([]);
+function readIds(text: string): string[] {
+  try {
+    return idsHere.parse(JSON.parse(text));
+  } catch {
+    return [];
+  }
+}
+/** As many as stand at one bench in a week. */
+const MOST_HERE = 6;
+
 /** Who is at this screen. */
 export const useSession = defineStore('session', () => {
   const person = ref<PersonView | null>(null);
@@ -30,6 +42,10 @@ export const useSession = defineStore('session', () => {
   const shop = useLocalStorage('dusk-wren.shop', '');
   const last = useLocalStorage<PersonView | null>('dusk-wren.last-person', null, {
     serializer: { read: readPerson, write: (value) => JSON.stringify(value) },
+  });
+  /** Who signed in on this device before, the last one first. */
+  const lastHere = useLocalStorage<string[]>('dusk-wren.last-here', [], {
+    serializer: { read: readIds, write: (value) => JSON.stringify(value) },
   });
   /** Signed out here while the server could not be told: it is told before anything else. */
   const owed = useLocalStorage('dusk-wren.sign-out-owed', false);
@@ -75,11 +91,16 @@ export const useSession = defineStore('session', () => {
 
   async function signIn(personId: string, pin: string): Promise<void> {
     begin(await call('/session', sessionView, { method: 'POST', body: { personId, pin } }));
+    wasHere(personId);
+  }
+  function wasHere(personId: string): void {
+    lastHere.value = [personId, ...lastHere.value.filter((id) => id !== personId)].slice(0, MOST_HERE);
   }
 
   /** The code of a lead, and the PIN chosen in its place. */
   async function choosePin(given: { personId: string; code: string; pin: string }): Promise<void> {
     begin(await call('/own-pin', sessionView, { method: 'POST', body: given }));
+    wasHere(given.personId);
   }
 
   /** The first lead of a shop with nobody in it. */
@@ -119,6 +140,7 @@ export const useSession = defineStore('session', () => {
     elsewhere,
     known,
     shop,
+    lastHere,
     load,
     people,
     signIn,
