@@ -21,7 +21,7 @@ export type HostProblem =
   | { code: 'pin.to-choose'; least: number }
   | { code: 'pin.code-over' }
   | { code: 'person.last-lead'; name: string }
-  | { code: 'person.same-name'; name: string }
+  | { code: 'name.taken'; name: string }
   | { code: 'first-lead.wrong-code' }
   | { code: 'first-lead.somebody-is-here' }
   | { code: 'import.exists'; tag: string }

@@ -1,4 +1,4 @@
-import { ROLES } from '@dusk-wren/core/job';
+import { INSTRUMENT_KINDS, ROLES } from '@dusk-wren/core/job';
 import { z } from 'zod';
 
 /** What a lead sets up, as web and server both see it. */
@@ -47,7 +47,86 @@ export const ownPinRequest = z.strictObject({
   pin: z.string().min(4).max(64),
 });
 
-export const SETUP_SUBJECTS = ['people'] as const;
+/** A calibration as its certificate says it; how far off, percent of what it reads. */
+const calibration = {
+  day: z.iso.date(),
+  due: z.iso.date(),
+  foundOffPercent: z.number().min(-100).max(100),
+  leftOffPercent: z.number().min(-100).max(100),
+  certificate: words(60),
+};
+export const calibrationRequest = z.strictObject(calibration).refine(({ day, due }) => due > day, {
+  path: ['due'],
+  message: 'it is due after the day that it was done',
+});
+export const setupCalibration = z.object({ ...calibration, by: z.string() });
+
+export const setupInstrument = z.object({
+  id: z.uuid(),
+  name: z.string(),
+  kind: z.enum(INSTRUMENT_KINDS),
+  serial: z.string(),
+  reach: z.string(),
+  resolution: z.string(),
+  /** What reads it; nothing where it is read by eye. */
+  driver: z.string(),
+  simulated: z.boolean(),
+  calibrationDue: z.string(),
+  inCalibration: z.boolean(),
+  retired: z.boolean(),
+  /** Newest first. */
+  calibrations: z.array(setupCalibration),
+});
+export type SetupInstrument = z.output<typeof setupInstrument>;
+export const setupInstrumentsView = z.object({
+  instruments: z.array(setupInstrument),
+  drivers: z.array(z.object({ driver: z.string(), kind: z.enum(INSTRUMENT_KINDS) })),
+});
+
+const instrumentFields = {
+  name: words(80),
+  serial: z.string().trim().max(60),
+  reach: z.string().trim().max(60),
+  resolution: z.string().trim().max(40),
+  driver: z.string().trim().max(40),
+};
+export const newInstrumentRequest = z.strictObject({
+  ...instrumentFields,
+  kind: z.enum(INSTRUMENT_KINDS),
+  calibrationDue: z.iso.date(),
+});
+export const changeInstrumentRequest = z
+  .strictObject({
+    name: instrumentFields.name.exactOptional(),
+    serial: instrumentFields.serial.exactOptional(),
+    reach: instrumentFields.reach.exactOptional(),
+    resolution: instrumentFields.resolution.exactOptional(),
+    driver: instrumentFields.driver.exactOptional(),
+    retired: z.boolean().exactOptional(),
+  })
+  .refine((change) => Object.keys(change).length > 0, 'nothing is changed');
+
+/** In whose units it is said. */
+export const instrumentReadingsQuery = z.strictObject({ units: z.enum(['US', 'SI']) });
+
+/** What an instrument read since a day, newest first. */
+export const instrumentReadingsView = z.object({
+  since: z.iso.date().nullable(),
+  readings: z.array(
+    z.object({
+      job: z.uuid(),
+      tag: z.string(),
+      at: z.string(),
+      step: z.string(),
+      what: z.string(),
+      by: z.string(),
+    }),
+  ),
+  more: z.boolean(),
+});
+export type InstrumentReadings = z.output<typeof instrumentReadingsView>;
+
+export const SETUP_SUBJECTS = ['people', 'instruments'] as const;
 export const setupChange = z.object({
   id: z.number(),
   at: z.iso.datetime(),

@@ -77,7 +77,7 @@ export const STATUS: Readonly<Record<AnyProblemCode, number>> = {
   'pin.to-choose': 403,
   'pin.code-over': 403,
   'person.last-lead': REFUSED,
-  'person.same-name': CONFLICT,
+  'name.taken': CONFLICT,
   'first-lead.wrong-code': 403,
   'first-lead.somebody-is-here': CONFLICT,
   'import.exists': CONFLICT,

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Locator } from '@playwright/test';
 import { nothingSerious } from './axe';
 import { PIN, signIn, title } from './bench';
 import { openOwnJob } from './own-job';
@@ -77,3 +77,39 @@ test('switching at a bench: two touches and a PIN, and the job in hand is the ne
   await expect(people.nth(0)).toContainText('Jory Velde');
   await expect(people.nth(1)).toContainText('Ines Okoro');
 });
+
+test('a gauge on the register: added, calibrated with how it was found and left, and out of use', async ({
+  page,
+}) => {
+  await signIn(page, 'Petra Lundholm');
+  await page.goto(new URL('/setup', page.url()).href);
+  await page.getByRole('button', { name: 'Instruments' }).click();
+  await page.getByRole('button', { name: 'Add an instrument' }).click();
+  await page.getByLabel('Name on its tag').fill('Gauge 41');
+  await page.getByLabel(/^Reads from, to/).fill('0 to 600 psig');
+  await dayIn(page.getByRole('region', { name: 'Instruments' }), 'Calibration due', 'In two');
+  expect(await tooSmall(page)).toEqual([]);
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  const gauge = page.locator('.instrument', { hasText: 'Gauge 41' });
+  await expect(gauge).toContainText(/due .*, in 10 working days/);
+  await gauge.locator('summary').click();
+  await dayIn(gauge, 'Due again', 'In two');
+  await gauge.getByLabel('Found off by, %').fill('3');
+  await gauge.getByLabel('Left off by, %').fill('0.2');
+  await gauge.getByLabel('Number of its certificate').fill('C 118');
+  await nothingSerious(page);
+  await gauge.getByRole('button', { name: 'Keep it' }).click();
+  await expect(gauge.getByText(/found 3 % off, left 0.2 %/)).toBeVisible();
+  await gauge.getByRole('button', { name: 'What it read since it was last good' }).click();
+  await expect(gauge.getByText(/^0 readings/)).toBeVisible();
+  await gauge.getByRole('button', { name: 'Out of use' }).click();
+  await expect(gauge).toContainText('out of use');
+});
+
+/** Picks a day by the week. */
+async function dayIn(within: Locator, label: string, when: string): Promise<void> {
+  await within.getByLabel(label).click();
+  const page = within.page();
+  await page.getByRole('button', { name: when, exact: true }).click();
+  await expect(page.locator('.calendar')).toBeHidden();
+}

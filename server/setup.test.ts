@@ -1,6 +1,8 @@
+import { defaultValve } from '@dusk-wren/core/valve';
+import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { PersonRow, SetupChangeRow } from './database/models';
-import { note, openShop, PIN, Screen, type Shop } from './testing/shop';
+import { note, openShop, PIN, Screen, stripToRunout, type Shop } from './testing/shop';
 
 let shop: Shop;
 let lea: Screen;
@@ -76,7 +78,7 @@ describe('people, set up by a lead', () => {
   });
 
   it('two of one name are told apart, and a code signs nothing', async () => {
-    expect((await invite('Nia')).body.problem).toMatchObject({ code: 'person.same-name', name: 'Nia' });
+    expect((await invite('Nia')).body.problem).toMatchObject({ code: 'name.taken', name: 'Nia' });
     const { person, code } = (await invite('Ozan', 'inspector')).body;
     const asked = {
       pin: code,
@@ -139,5 +141,88 @@ describe('people, set up by a lead', () => {
     const csv = await lea.get('/api/setup/changes.csv');
     expect(csv.headers['content-type']).toContain('text/csv');
     expect(csv.text.split('\r\n').length).toBeGreaterThan(all.length);
+  });
+});
+
+describe('instruments, kept by a lead', () => {
+  const asked = {
+    name: 'Gauge 77',
+    kind: 'gauge',
+    serial: 'G 77 104',
+    reach: '0 to 600 psig',
+    resolution: '2 psi',
+    driver: '',
+    calibrationDue: '2099-01-31',
+  };
+  const onBenches = async () =>
+    (await ada.get('/api/instruments')).body.instruments as {
+      id: string;
+      name: string;
+      inCalibration: boolean;
+    }[];
+  let id = '';
+
+  it('added, it can be read with; twice of one name, or a due day that is none, is refused', async () => {
+    const added = await lea.post('/api/setup/instruments', asked);
+    expect(added.status, JSON.stringify(added.body)).toBe(201);
+    ({ id } = added.body.instrument);
+    expect(added.body.instrument).toMatchObject({ inCalibration: true, simulated: false, calibrations: [] });
+    expect(await onBenches()).toContainEqual(expect.objectContaining({ id, name: 'Gauge 77' }));
+    expect((await lea.post('/api/setup/instruments', asked)).body.problem.code).toBe('name.taken');
+    const never = { ...asked, name: 'Gauge 78', calibrationDue: '2099-02-31' };
+    expect((await lea.post('/api/setup/instruments', never)).status).toBe(400);
+    expect((await ada.post('/api/setup/instruments', { ...asked, name: 'Gauge 79' })).status).toBe(403);
+  });
+
+  it('a calibration says how it was found and left, and until when it is good', async () => {
+    const calibrate = (body: object) => lea.post(`/api/setup/instruments/${id}/calibrations`, body);
+    const done = {
+      day: '2026-11-02',
+      due: '2027-11-02',
+      foundOffPercent: 3,
+      leftOffPercent: 0.2,
+      certificate: 'C 118',
+    };
+    expect((await calibrate({ ...done, due: '2026-11-02' })).status).toBe(400);
+    const { instrument } = (await calibrate(done)).body;
+    expect(instrument).toMatchObject({
+      calibrationDue: '2027-11-02',
+      calibrations: [{ ...done, by: 'lea' }],
+    });
+  });
+
+  it('what it read since the calibration before the last is listed by job and step', async () => {
+    const opened = await ada.post('/api/jobs', {
+      commandId: randomUUID(),
+      valve: { new: { ...defaultValve('globe-bolted'), tag: 'TRACED-1' } },
+      place: 'bare',
+      reported: 'test',
+    });
+    const job = String(opened.body.id);
+    const before = (await lea.get(`/api/setup/instruments/${shop.dial}/readings?units=SI`)).body;
+    const version = await stripToRunout(ada, job);
+    const read = {
+      kind: 'take-runout',
+      body: {
+        step: 'inspect.runout',
+        readings: Array.from({ length: 12 }, () => '0 thou'),
+        readBy: shop.dial,
+      },
+    };
+    expect((await ada.command(job, version, read)).status).toBe(200);
+    const after = (await lea.get(`/api/setup/instruments/${shop.dial}/readings?units=SI`)).body;
+    expect(after.readings.length).toBe(before.readings.length + 1);
+    expect(after.readings[0]).toMatchObject({ job, by: 'ada', step: expect.stringMatching(/\S/) as string });
+    expect((await ada.get(`/api/setup/instruments/${shop.dial}/readings?units=SI`)).status).toBe(403);
+  });
+
+  it('out of use it is on no bench and takes no reading; what it read stays', async () => {
+    const change = (retired: boolean) => lea.post(`/api/setup/instruments/${id}/change`, { retired });
+    expect((await change(true)).body.instrument.retired).toBe(true);
+    expect((await onBenches()).map(({ name }) => name)).not.toContain('Gauge 77');
+    expect((await change(false)).body.instrument.retired).toBe(false);
+    expect(await whatChanged()).toEqual(
+      expect.arrayContaining(['Gauge 77 added, gauge', 'Gauge 77 taken out of use', 'Gauge 77 in use again']),
+    );
   });
 });

@@ -17,14 +17,16 @@ function stampOn(row: InstrumentRow, today: string): InstrumentStamp {
 }
 
 export async function listInstruments(today: string): Promise<InstrumentStamp[]> {
-  return (await InstrumentRow.findAll({ order: [['name', 'ASC']] })).map((row) => stampOn(row, today));
+  return (await InstrumentRow.findAll({ where: { retiredAt: null }, order: [['name', 'ASC']] })).map((row) =>
+    stampOn(row, today),
+  );
 }
 
 export async function findInstrument(
   id: string,
   today: string,
 ): Promise<{ stamp: InstrumentStamp; driver: string } | undefined> {
-  const row = await InstrumentRow.findByPk(id);
+  const row = await InstrumentRow.findOne({ where: { id, retiredAt: null } });
   return row ? { stamp: stampOn(row, today), driver: row.driver } : undefined;
 }
 
@@ -38,7 +40,10 @@ export async function stampsFor(
     'readBy' in command.body && command.body.readBy !== 'hand'
       ? instrumentId.parse(command.body.readBy)
       : undefined;
-  const row = named === undefined ? null : await InstrumentRow.findByPk(named, { transaction });
+  const row =
+    named === undefined
+      ? null
+      : await InstrumentRow.findOne({ where: { id: named, retiredAt: null }, transaction });
   const stamp = row ? stampOn(row, today) : undefined;
   return (id) => (id === named ? stamp : undefined);
 }

@@ -28,7 +28,8 @@ export async function loadRawLog(
   return rows.map(toRaw);
 }
 
-function toRaw(row: EventRow): unknown {
+/** One as it is stored. */
+export function toRaw(row: EventRow): unknown {
   return {
     seq: row.seq,
     kind: row.kind,

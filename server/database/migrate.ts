@@ -7,6 +7,7 @@ import * as whoMay from './migrations/004-who-may';
 import * as whatStopsAJob from './migrations/005-what-stops-a-job';
 import * as screwEffects from './migrations/006-screw-effects';
 import * as setup from './migrations/007-setup';
+import * as instruments from './migrations/008-instruments';
 
 type Log = (message: string) => void;
 
@@ -19,6 +20,7 @@ export const MIGRATIONS = [
   { name: '005-what-stops-a-job', ...whatStopsAJob },
   { name: '006-screw-effects', ...screwEffects },
   { name: '007-setup', ...setup },
+  { name: '008-instruments', ...instruments },
 ];
 
 const PATIENCE_SECONDS = 120;

@@ -105,6 +105,28 @@ export class InstrumentRow extends Model<
   /** Which source reads it. */
   declare driver: string;
   declare calibrationDue: string;
+  declare serial: CreationOptional<string>;
+  /** From what to what it reads, as its certificate says. */
+  declare reach: CreationOptional<string>;
+  declare resolution: CreationOptional<string>;
+  /** Taken out of use: kept for the logs. */
+  declare retiredAt: CreationOptional<Date | null>;
+}
+
+/** A calibration: how far off an instrument was found, and left; shares of what it reads. */
+export class CalibrationRow extends Model<
+  InferAttributes<CalibrationRow>,
+  InferCreationAttributes<CalibrationRow>
+> {
+  declare id: CreationOptional<number>;
+  declare instrumentId: string;
+  declare day: string;
+  declare due: string;
+  declare foundOff: number;
+  declare leftOff: number;
+  declare certificate: string;
+  declare person: string;
+  declare at: Date;
 }
 
 export class FaultCountRow extends Model<
@@ -311,8 +333,26 @@ export function defineModels(sequelize: Sequelize): void {
       kind: text(40),
       driver: text(40),
       calibrationDue: { type: DataTypes.DATEONLY, allowNull: false },
+      serial: { ...text(60), defaultValue: '' },
+      reach: { ...text(60), defaultValue: '' },
+      resolution: { ...text(40), defaultValue: '' },
+      retiredAt: { type: DataTypes.DATE(3), allowNull: true },
     },
     { sequelize, tableName: 'instruments' },
+  );
+  CalibrationRow.init(
+    {
+      id: { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true },
+      instrumentId: uuid(),
+      day: { type: DataTypes.DATEONLY, allowNull: false },
+      due: { type: DataTypes.DATEONLY, allowNull: false },
+      foundOff: { type: DataTypes.DOUBLE, allowNull: false },
+      leftOff: { type: DataTypes.DOUBLE, allowNull: false },
+      certificate: text(60),
+      person: json(),
+      at: moment(),
+    },
+    { sequelize, tableName: 'calibrations' },
   );
   StockRow.init(
     {

@@ -176,7 +176,7 @@ async function refuseSameName(
   transaction: Transaction,
 ): Promise<void> {
   const same = await PersonRow.findOne({ where: { name }, transaction });
-  if (same && same.id !== but) throw new Refusal({ code: 'person.same-name', name });
+  if (same && same.id !== but) throw new Refusal({ code: 'name.taken', name });
 }
 
 async function refuseLastLead(row: PersonRow, transaction: Transaction): Promise<void> {

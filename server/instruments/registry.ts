@@ -14,6 +14,9 @@ const SOURCES: readonly Source[] = [
   simulatedGaugeSet,
 ];
 
+/** The drivers that there are, each with the kind that it reads. */
+export const drivers = () => SOURCES.map(({ driver, kind }) => ({ driver, kind }));
+
 export function sourceFor(driver: string): Source | undefined {
   return SOURCES.find((source) => source.driver === driver);
 }

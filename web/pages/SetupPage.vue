@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 import ViewTabs from '../parts/ViewTabs.vue';
+import InstrumentsSetup from '../setup/InstrumentsSetup.vue';
 import PeopleSetup from '../setup/PeopleSetup.vue';
 import SetupChanges from '../setup/SetupChanges.vue';
 import { useSession } from '../stores/session';
 
-/** What a lead sets up: who works here, and who changed what of it. */
+/** What a lead sets up: who works here, what they read with, and who changed what of it. */
 const session = useSession();
 const VIEWS = [
   ['people', 'People'],
+  ['instruments', 'Instruments'],
   ['changes', 'Changes'],
 ] as const;
 const view = ref<(typeof VIEWS)[number][0]>('people');
@@ -20,6 +22,7 @@ const view = ref<(typeof VIEWS)[number][0]>('people');
     <template v-if="session.person?.role === 'lead'">
       <ViewTabs v-model="view" :views="VIEWS" />
       <PeopleSetup v-if="view === 'people'" />
+      <InstrumentsSetup v-else-if="view === 'instruments'" />
       <SetupChanges v-else />
     </template>
     <p v-else class="muted">A lead sets the shop up. Ask one for what is to be changed here.</p>

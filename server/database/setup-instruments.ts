@@ -1,0 +1,186 @@
+import type {
+  calibrationRequest,
+  changeInstrumentRequest,
+  InstrumentReadings,
+  newInstrumentRequest,
+  SetupInstrument,
+} from '@dusk-wren/contract';
+import {
+  describeEntry,
+  INSTRUMENT_KINDS,
+  personStamp,
+  readEntry,
+  type PersonStamp,
+} from '@dusk-wren/core/job';
+import type { UnitSystem } from '@dusk-wren/core/quantity';
+import { randomUUID } from 'node:crypto';
+import { Op, type Sequelize, type Transaction } from 'sequelize';
+import { z } from 'zod';
+import { isSimulated } from '../instruments/registry';
+import { Refusal } from '../refusal';
+import { toRaw } from './job-log';
+import { CalibrationRow, EventRow, InstrumentRow, JobRow } from './models';
+import { noteChange } from './setup-changes';
+
+interface Moment {
+  readonly sequelize: Sequelize;
+  readonly by: PersonStamp;
+  readonly now: Date;
+}
+
+const today = (now: Date) => now.toISOString().slice(0, 10);
+const percent = (share: number) => Math.round(share * 1e6) / 1e4;
+
+function viewOf(row: InstrumentRow, done: readonly CalibrationRow[], now: Date): SetupInstrument {
+  const { id, name, serial, reach, resolution, driver, calibrationDue } = row;
+  return {
+    ...{ id, name, serial, reach, resolution, driver, calibrationDue },
+    kind: z.enum(INSTRUMENT_KINDS).parse(row.kind),
+    simulated: isSimulated(driver),
+    inCalibration: calibrationDue >= today(now),
+    retired: row.retiredAt !== null,
+    calibrations: done
+      .filter(({ instrumentId }) => instrumentId === id)
+      .map(({ day, due, foundOff, leftOff, certificate, person }) => ({
+        ...{ day, due, certificate },
+        foundOffPercent: percent(foundOff),
+        leftOffPercent: percent(leftOff),
+        by: personStamp.parse(JSON.parse(person)).name,
+      })),
+  };
+}
+
+/** Every instrument there ever was, the first that is due first, those out of use last. */
+export async function listSetupInstruments(now: Date): Promise<SetupInstrument[]> {
+  const [rows, done] = await Promise.all([
+    InstrumentRow.findAll({ order: [['calibrationDue', 'ASC']] }),
+    CalibrationRow.findAll({
+      order: [
+        ['day', 'DESC'],
+        ['id', 'DESC'],
+      ],
+    }),
+  ]);
+  return rows.map((row) => viewOf(row, done, now)).sort((a, b) => Number(a.retired) - Number(b.retired));
+}
+
+/** One instrument as it stands after a change. */
+async function seen(row: InstrumentRow, now: Date, transaction: Transaction): Promise<SetupInstrument> {
+  const done = await CalibrationRow.findAll({
+    where: { instrumentId: row.id },
+    order: [
+      ['day', 'DESC'],
+      ['id', 'DESC'],
+    ],
+    transaction,
+  });
+  return viewOf(row, done, now);
+}
+
+export async function addInstrument(
+  { sequelize, by, now }: Moment,
+  asked: z.output<typeof newInstrumentRequest>,
+): Promise<SetupInstrument> {
+  return sequelize.transaction(async (transaction) => {
+    await refuseSameName(asked.name, undefined, transaction);
+    const row = await InstrumentRow.create({ id: randomUUID(), ...asked }, { transaction });
+    const what = `${asked.name} added, ${asked.kind}`;
+    await noteChange({ by, at: now, subject: 'instruments', what, after: asked }, transaction);
+    return seen(row, now, transaction);
+  });
+}
+
+export async function changeInstrument(
+  { sequelize, by, now }: Moment,
+  id: string,
+  { retired, ...asked }: z.output<typeof changeInstrumentRequest>,
+): Promise<SetupInstrument> {
+  return sequelize.transaction(async (transaction) => {
+    const row = await found(id, transaction);
+    if (asked.name !== undefined) await refuseSameName(asked.name, id, transaction);
+    const before = await seen(row, now, transaction);
+    const retiredAt = retired === undefined ? row.retiredAt : retired ? now : null;
+    await row.update({ ...asked, retiredAt }, { transaction });
+    const after = await seen(row, now, transaction);
+    const what =
+      retired === undefined
+        ? `${before.name}: ${Object.keys(asked).join(', ')} changed`
+        : `${after.name} ${retired ? 'taken out of use' : 'in use again'}`;
+    await noteChange({ by, at: now, subject: 'instruments', what, before, after }, transaction);
+    return after;
+  });
+}
+
+/** Calibrated: from now on it is good until it is due again. */
+export async function calibrateInstrument(
+  { sequelize, by, now }: Moment,
+  id: string,
+  asked: z.output<typeof calibrationRequest>,
+): Promise<SetupInstrument> {
+  const { day, due, foundOffPercent, leftOffPercent, certificate } = asked;
+  return sequelize.transaction(async (transaction) => {
+    const row = await found(id, transaction);
+    await CalibrationRow.create(
+      {
+        ...{ instrumentId: id, day, due, certificate, at: now, person: JSON.stringify(by) },
+        foundOff: foundOffPercent / 100,
+        leftOff: leftOffPercent / 100,
+      },
+      { transaction },
+    );
+    await row.update({ calibrationDue: due }, { transaction });
+    const what = `${row.name} calibrated on ${day}: found ${foundOffPercent} % off, left ${leftOffPercent} %`;
+    await noteChange({ by, at: now, subject: 'instruments', what, after: asked }, transaction);
+    return seen(row, now, transaction);
+  });
+}
+
+const MOST = 200;
+
+/** What an instrument read since it was last known to be good: since the calibration before the last one. */
+export async function readSinceGood(id: string, units: UnitSystem): Promise<InstrumentReadings> {
+  const [, before] = await CalibrationRow.findAll({
+    where: { instrumentId: id },
+    order: [
+      ['day', 'DESC'],
+      ['id', 'DESC'],
+    ],
+    limit: 2,
+  });
+  const since = before?.day ?? null;
+  const rows = await EventRow.findAll({
+    where: { instrumentId: id, ...(since === null ? {} : { at: { [Op.gte]: since } }) },
+    order: [['id', 'DESC']],
+    limit: MOST + 1,
+  });
+  const jobs = await JobRow.findAll({ where: { id: [...new Set(rows.map(({ jobId }) => jobId))] } });
+  const tags = new Map(jobs.map((job) => [job.id, job.tag]));
+  const readings = rows.slice(0, MOST).flatMap((row) => {
+    const entry = readEntry(toRaw(row));
+    if (!entry.ok || !('step' in entry.value.body)) return [];
+    return {
+      job: row.jobId,
+      tag: tags.get(row.jobId) ?? '',
+      at: entry.value.at,
+      step: entry.value.body.step.title,
+      what: describeEntry(entry.value, units),
+      by: entry.value.by.name,
+    };
+  });
+  return { since, readings, more: rows.length > MOST };
+}
+
+async function found(id: string, transaction: Transaction): Promise<InstrumentRow> {
+  const row = await InstrumentRow.findByPk(id, { transaction });
+  if (!row) throw new Refusal({ code: 'not-found', what: 'instrument' });
+  return row;
+}
+
+async function refuseSameName(
+  name: string,
+  but: string | undefined,
+  transaction: Transaction,
+): Promise<void> {
+  const same = await InstrumentRow.findOne({ where: { name }, transaction });
+  if (same && same.id !== but) throw new Refusal({ code: 'name.taken', name });
+}
