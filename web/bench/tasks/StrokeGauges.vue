@@ -112,7 +112,7 @@ const gauges = computed(() => {
 }
 .live {
   display: grid;
-  grid-template-columns: auto 290px minmax(200px, 1fr);
+  grid-template-columns: auto 276px minmax(180px, 1fr);
   gap: 10px 18px;
 }
 .gauges {
