@@ -1,7 +1,8 @@
 import { defaultValve } from '@dusk-wren/core/valve';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { PersonRow, SetupChangeRow } from './database/models';
+import { PersonRow } from './database/models';
+import { SetupChangeRow } from './database/setup-models';
 import { note, openShop, PIN, Screen, stripToRunout, type Shop } from './testing/shop';
 
 let shop: Shop;

@@ -6,6 +6,8 @@ import {
   type InferCreationAttributes,
   type Sequelize,
 } from 'sequelize';
+import { id, uuid, text, maybe, json, day, moment, count } from './columns';
+import { defineSetupModels } from './setup-models';
 
 /** Tables as Sequelize sees them. JSON columns hold text; whoever reads one parses it with its own schema. */
 export class PersonRow extends Model<InferAttributes<PersonRow>, InferCreationAttributes<PersonRow>> {
@@ -19,20 +21,6 @@ export class PersonRow extends Model<InferAttributes<PersonRow>, InferCreationAt
   declare leftAt: CreationOptional<Date | null>;
   /** The hash is of a code that a lead gave, good until then, and not yet of a PIN of their own. */
   declare codeUntil: CreationOptional<Date | null>;
-}
-
-/** Something that was set up: who changed what, from what to what. */
-export class SetupChangeRow extends Model<
-  InferAttributes<SetupChangeRow>,
-  InferCreationAttributes<SetupChangeRow>
-> {
-  declare id: CreationOptional<number>;
-  declare at: Date;
-  declare person: string;
-  declare subject: string;
-  declare what: string;
-  declare before: string | null;
-  declare after: string | null;
 }
 
 export class ValveRow extends Model<InferAttributes<ValveRow>, InferCreationAttributes<ValveRow>> {
@@ -111,22 +99,6 @@ export class InstrumentRow extends Model<
   declare resolution: CreationOptional<string>;
   /** Taken out of use: kept for the logs. */
   declare retiredAt: CreationOptional<Date | null>;
-}
-
-/** A calibration: how far off an instrument was found, and left; shares of what it reads. */
-export class CalibrationRow extends Model<
-  InferAttributes<CalibrationRow>,
-  InferCreationAttributes<CalibrationRow>
-> {
-  declare id: CreationOptional<number>;
-  declare instrumentId: string;
-  declare day: string;
-  declare due: string;
-  declare foundOff: number;
-  declare leftOff: number;
-  declare certificate: string;
-  declare person: string;
-  declare at: Date;
 }
 
 export class FaultCountRow extends Model<
@@ -234,17 +206,8 @@ export class UnitRow extends Model<InferAttributes<UnitRow>, InferCreationAttrib
   declare tag: string | null;
 }
 
-// Sequelize writes into attribute objects, so that each column gets its own.
-const id = () => ({ type: DataTypes.UUID, allowNull: false, primaryKey: true }) as const;
-const uuid = () => ({ type: DataTypes.UUID, allowNull: false }) as const;
-const text = (length: number) => ({ type: DataTypes.STRING(length), allowNull: false }) as const;
-const maybe = (length: number) => ({ type: DataTypes.STRING(length), allowNull: true }) as const;
-const json = () => ({ type: DataTypes.TEXT('long'), allowNull: false }) as const;
-const day = () => ({ type: DataTypes.DATEONLY, allowNull: true }) as const;
-const moment = () => ({ type: DataTypes.DATE(3), allowNull: false }) as const;
-const count = () => ({ type: DataTypes.INTEGER, allowNull: false }) as const;
-
 export function defineModels(sequelize: Sequelize): void {
+  defineSetupModels(sequelize);
   PersonRow.init(
     {
       id: id(),
@@ -256,18 +219,6 @@ export function defineModels(sequelize: Sequelize): void {
       codeUntil: { type: DataTypes.DATE(3), allowNull: true },
     },
     { sequelize, tableName: 'people' },
-  );
-  SetupChangeRow.init(
-    {
-      id: { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true },
-      at: moment(),
-      person: json(),
-      subject: text(20),
-      what: text(200),
-      before: { type: DataTypes.TEXT, allowNull: true },
-      after: { type: DataTypes.TEXT, allowNull: true },
-    },
-    { sequelize, tableName: 'setup_changes' },
   );
   ValveRow.init(
     {
@@ -339,20 +290,6 @@ export function defineModels(sequelize: Sequelize): void {
       retiredAt: { type: DataTypes.DATE(3), allowNull: true },
     },
     { sequelize, tableName: 'instruments' },
-  );
-  CalibrationRow.init(
-    {
-      id: { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true },
-      instrumentId: uuid(),
-      day: { type: DataTypes.DATEONLY, allowNull: false },
-      due: { type: DataTypes.DATEONLY, allowNull: false },
-      foundOff: { type: DataTypes.DOUBLE, allowNull: false },
-      leftOff: { type: DataTypes.DOUBLE, allowNull: false },
-      certificate: text(60),
-      person: json(),
-      at: moment(),
-    },
-    { sequelize, tableName: 'calibrations' },
   );
   StockRow.init(
     {

@@ -1,7 +1,7 @@
 import { setupChange, type SetupChange } from '@dusk-wren/contract';
 import { personStamp, type PersonStamp } from '@dusk-wren/core/job';
 import { Op, type Transaction } from 'sequelize';
-import { SetupChangeRow } from './models';
+import { SetupChangeRow } from './setup-models';
 
 /** Something set up, as it was and as it is; hashes and codes are never among it. */
 export interface Changed {

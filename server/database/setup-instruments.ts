@@ -19,8 +19,10 @@ import { z } from 'zod';
 import { isSimulated } from '../instruments/registry';
 import { Refusal } from '../refusal';
 import { toRaw } from './job-log';
-import { CalibrationRow, EventRow, InstrumentRow, JobRow } from './models';
+import { EventRow, InstrumentRow, JobRow } from './models';
 import { noteChange } from './setup-changes';
+import { CalibrationRow } from './setup-models';
+import { oneAtATime, refuseTaken } from './setup-names';
 
 interface Moment {
   readonly sequelize: Sequelize;
@@ -81,8 +83,8 @@ export async function addInstrument(
   { sequelize, by, now }: Moment,
   asked: z.output<typeof newInstrumentRequest>,
 ): Promise<SetupInstrument> {
-  return sequelize.transaction(async (transaction) => {
-    await refuseSameName(asked.name, undefined, transaction);
+  return oneAtATime(sequelize, async (transaction) => {
+    refuseTaken(asked.name, await InstrumentRow.findOne({ where: { name: asked.name }, transaction }));
     const row = await InstrumentRow.create({ id: randomUUID(), ...asked }, { transaction });
     const what = `${asked.name} added, ${asked.kind}`;
     await noteChange({ by, at: now, subject: 'instruments', what, after: asked }, transaction);
@@ -95,9 +97,10 @@ export async function changeInstrument(
   id: string,
   { retired, ...asked }: z.output<typeof changeInstrumentRequest>,
 ): Promise<SetupInstrument> {
-  return sequelize.transaction(async (transaction) => {
+  return oneAtATime(sequelize, async (transaction) => {
     const row = await found(id, transaction);
-    if (asked.name !== undefined) await refuseSameName(asked.name, id, transaction);
+    if (asked.name !== undefined)
+      refuseTaken(asked.name, await InstrumentRow.findOne({ where: { name: asked.name }, transaction }), id);
     const before = await seen(row, now, transaction);
     const retiredAt = retired === undefined ? row.retiredAt : retired ? now : null;
     await row.update({ ...asked, retiredAt }, { transaction });
@@ -118,7 +121,7 @@ export async function calibrateInstrument(
   asked: z.output<typeof calibrationRequest>,
 ): Promise<SetupInstrument> {
   const { day, due, foundOffPercent, leftOffPercent, certificate } = asked;
-  return sequelize.transaction(async (transaction) => {
+  return oneAtATime(sequelize, async (transaction) => {
     const row = await found(id, transaction);
     await CalibrationRow.create(
       {
@@ -174,13 +177,4 @@ async function found(id: string, transaction: Transaction): Promise<InstrumentRo
   const row = await InstrumentRow.findByPk(id, { transaction });
   if (!row) throw new Refusal({ code: 'not-found', what: 'instrument' });
   return row;
-}
-
-async function refuseSameName(
-  name: string,
-  but: string | undefined,
-  transaction: Transaction,
-): Promise<void> {
-  const same = await InstrumentRow.findOne({ where: { name }, transaction });
-  if (same && same.id !== but) throw new Refusal({ code: 'name.taken', name });
 }

@@ -1,7 +1,7 @@
 import type { SetupPerson } from '@dusk-wren/contract';
 import { personStamp, type PersonStamp, type Role } from '@dusk-wren/core/job';
 import { randomUUID } from 'node:crypto';
-import { QueryTypes, Transaction, type Sequelize } from 'sequelize';
+import { QueryTypes, type Sequelize, type Transaction } from 'sequelize';
 import { z } from 'zod';
 import { Refusal } from '../refusal';
 import { codeUntil, madeUpCode } from '../sign-in/first-code';
@@ -9,6 +9,7 @@ import { hashPin } from '../sign-in/pin';
 import { forgetDevicesOf } from './known-devices';
 import { PersonRow } from './models';
 import { noteChange } from './setup-changes';
+import { oneAtATime, refuseTaken } from './setup-names';
 import { forgetTriesOf } from './sign-in-tries';
 
 /** A change to a person: who makes it, and when. */
@@ -73,8 +74,8 @@ interface WithCode {
 export async function invitePerson({ sequelize, by, now }: Moment, asked: Asked): Promise<WithCode> {
   const [code, until] = [madeUpCode(), codeUntil(now)];
   const pinHash = await hashPin(code);
-  return changing(sequelize, async (transaction) => {
-    await refuseSameName(asked.name, undefined, transaction);
+  return oneAtATime(sequelize, async (transaction) => {
+    refuseTaken(asked.name, await PersonRow.findOne({ where: { name: asked.name }, transaction }));
     const { name, role, skills } = asked;
     const row = await PersonRow.create(
       { id: randomUUID(), name, role, pinHash, skills: JSON.stringify(skills), codeUntil: until },
@@ -90,7 +91,7 @@ export async function invitePerson({ sequelize, by, now }: Moment, asked: Asked)
 export async function newCodeFor({ sequelize, by, now }: Moment, id: string): Promise<WithCode> {
   const [code, until] = [madeUpCode(), codeUntil(now)];
   const pinHash = await hashPin(code);
-  const person = await changing(sequelize, async (transaction) => {
+  const person = await oneAtATime(sequelize, async (transaction) => {
     const row = await found(id, transaction);
     await row.update({ pinHash, codeUntil: until }, { transaction });
     await noteChange({ by, at: now, subject: 'people', what: `another code for ${row.name}` }, transaction);
@@ -108,12 +109,13 @@ export async function changePerson(
   id: string,
   asked: Partial<Asked> & { readonly left?: boolean },
 ): Promise<SetupPerson> {
-  const person = await changing(sequelize, async (transaction) => {
+  const person = await oneAtATime(sequelize, async (transaction) => {
     const row = await found(id, transaction);
     const before = viewOf(row, 0, now);
     const staysLead = (asked.role ?? row.role) === 'lead' && !(asked.left ?? row.leftAt !== null);
     if (row.role === 'lead' && !row.leftAt && !staysLead) await refuseLastLead(row, transaction);
-    if (asked.name !== undefined) await refuseSameName(asked.name, id, transaction);
+    if (asked.name !== undefined)
+      refuseTaken(asked.name, await PersonRow.findOne({ where: { name: asked.name }, transaction }), id);
     await row.update(
       {
         name: asked.name ?? row.name,
@@ -160,23 +162,10 @@ function wordsOf(before: SetupPerson, after: SetupPerson): string {
   return changed.join('; ').slice(0, 200) || `${after.name}: nothing changed`;
 }
 
-/** One change at a time: names and leads are counted before they are changed. */
-const changing = <T>(sequelize: Sequelize, work: (transaction: Transaction) => Promise<T>): Promise<T> =>
-  sequelize.transaction({ isolationLevel: Transaction.ISOLATION_LEVELS.SERIALIZABLE }, work);
-
 async function found(id: string, transaction: Transaction): Promise<PersonRow> {
   const row = await PersonRow.findByPk(id, { transaction });
   if (!row) throw new Refusal({ code: 'not-found', what: 'person' });
   return row;
-}
-
-async function refuseSameName(
-  name: string,
-  but: string | undefined,
-  transaction: Transaction,
-): Promise<void> {
-  const same = await PersonRow.findOne({ where: { name }, transaction });
-  if (same && same.id !== but) throw new Refusal({ code: 'name.taken', name });
 }
 
 async function refuseLastLead(row: PersonRow, transaction: Transaction): Promise<void> {

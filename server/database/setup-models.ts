@@ -1,0 +1,69 @@
+import {
+  DataTypes,
+  Model,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type Sequelize,
+} from 'sequelize';
+import { uuid, text, json, moment } from './columns';
+
+/** Something that was set up: who changed what, from what to what. */
+export class SetupChangeRow extends Model<
+  InferAttributes<SetupChangeRow>,
+  InferCreationAttributes<SetupChangeRow>
+> {
+  declare id: CreationOptional<number>;
+  declare at: Date;
+  declare person: string;
+  declare subject: string;
+  declare what: string;
+  declare before: string | null;
+  declare after: string | null;
+}
+
+/** A calibration: how far off an instrument was found, and left; shares of what it reads. */
+export class CalibrationRow extends Model<
+  InferAttributes<CalibrationRow>,
+  InferCreationAttributes<CalibrationRow>
+> {
+  declare id: CreationOptional<number>;
+  declare instrumentId: string;
+  declare day: string;
+  declare due: string;
+  declare foundOff: number;
+  declare leftOff: number;
+  declare certificate: string;
+  declare person: string;
+  declare at: Date;
+}
+
+/** The tables of what a lead sets up, beside people and instruments themselves. */
+export function defineSetupModels(sequelize: Sequelize): void {
+  SetupChangeRow.init(
+    {
+      id: { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true },
+      at: moment(),
+      person: json(),
+      subject: text(20),
+      what: text(200),
+      before: { type: DataTypes.TEXT, allowNull: true },
+      after: { type: DataTypes.TEXT, allowNull: true },
+    },
+    { sequelize, tableName: 'setup_changes' },
+  );
+  CalibrationRow.init(
+    {
+      id: { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true },
+      instrumentId: uuid(),
+      day: { type: DataTypes.DATEONLY, allowNull: false },
+      due: { type: DataTypes.DATEONLY, allowNull: false },
+      foundOff: { type: DataTypes.DOUBLE, allowNull: false },
+      leftOff: { type: DataTypes.DOUBLE, allowNull: false },
+      certificate: text(60),
+      person: json(),
+      at: moment(),
+    },
+    { sequelize, tableName: 'calibrations' },
+  );
+}
