@@ -167,7 +167,12 @@ describe('instruments, kept by a lead', () => {
     const added = await lea.post('/api/setup/instruments', asked);
     expect(added.status, JSON.stringify(added.body)).toBe(201);
     ({ id } = added.body.instrument);
-    expect(added.body.instrument).toMatchObject({ inCalibration: true, simulated: false, calibrations: [] });
+    expect(added.body.instrument).toMatchObject({
+      inCalibration: true,
+      simulated: false,
+      retired: false,
+      calibrations: [],
+    });
     expect(await onBenches()).toContainEqual(expect.objectContaining({ id, name: 'Gauge 77' }));
     expect((await lea.post('/api/setup/instruments', asked)).body.problem.code).toBe('name.taken');
     const never = { ...asked, name: 'Gauge 78', calibrationDue: '2099-02-31' };

@@ -40,7 +40,8 @@ function viewOf(row: InstrumentRow, done: readonly CalibrationRow[], now: Date):
     kind: z.enum(INSTRUMENT_KINDS).parse(row.kind),
     simulated: isSimulated(driver),
     inCalibration: calibrationDue >= today(now),
-    retired: row.retiredAt !== null,
+    // A row that was just made has no such day at all yet.
+    retired: row.retiredAt instanceof Date,
     calibrations: done
       .filter(({ instrumentId }) => instrumentId === id)
       .map(({ day, due, foundOff, leftOff, certificate, person }) => ({

@@ -8,6 +8,7 @@ import {
   PersonRow,
   PhotoRow,
   ReceiptRow,
+  ScrewEffectRow,
   SheetRow,
   SiteRow,
   StockRow,
@@ -28,6 +29,7 @@ const TABLES: readonly ModelStatic<Model>[] = [
   KitRow,
   UnitRow,
   FaultCountRow,
+  ScrewEffectRow,
   SheetRow,
 ];
 

@@ -15,3 +15,10 @@ function enter(event: KeyboardEvent): void {
 <template>
   <form @submit.prevent="emit('send')" @keydown.enter="enter"><slot /></form>
 </template>
+
+<style scoped>
+form {
+  display: grid;
+  gap: 10px;
+}
+</style>

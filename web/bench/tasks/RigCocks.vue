@@ -19,12 +19,8 @@ function vent(): void {
 
 <template>
   <div class="cocks" role="group" aria-label="Rig">
-    <BenchButton :aria-pressed="pumping" @press="pump">{{
-      pumping ? 'Hold the pump' : 'Pump on'
-    }}</BenchButton>
-    <BenchButton :aria-pressed="vented" @press="vent">{{
-      vented ? 'Shut the vent' : 'Open the vent'
-    }}</BenchButton>
+    <BenchButton @press="pump">{{ pumping ? 'Hold the pump' : 'Pump on' }}</BenchButton>
+    <BenchButton @press="vent">{{ vented ? 'Shut the vent' : 'Open the vent' }}</BenchButton>
   </div>
 </template>
 

@@ -37,9 +37,7 @@ function set(): void {
     <BenchButton kind="submit" :disabled="!wanted || isOver === true" lacking="a pressure under its limit"
       >Set it</BenchButton
     >
-    <BenchButton :aria-pressed="isVented" @press="vent">{{
-      isVented ? 'Supply on again' : 'Vent the supply'
-    }}</BenchButton>
+    <BenchButton @press="vent">{{ isVented ? 'Supply on again' : 'Vent the supply' }}</BenchButton>
     <p v-if="limit" class="label" :class="{ problem: isOver }">Casing limit {{ show(limit) }}</p>
     <p v-else class="label muted">Casing limit not known: ask before it goes up.</p>
   </form>
