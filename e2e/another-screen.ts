@@ -1,32 +1,42 @@
 import { peopleView } from '@dusk-wren/contract';
-import { expect, type Browser, type Page } from '@playwright/test';
+import { expect, type Browser, type BrowserContext, type Page } from '@playwright/test';
 import { jobAt, jobPath, post, sessionOf } from './api';
 import { FIRST, PIN, SECOND, sign, title } from './bench';
 
-/** The job of a page on somebody else's screen, who is signed in there already: signing in is looked at elsewhere. */
+/** Screens that others are signed in at, by server and name: one each for as long as the browser stands. */
+const screens = new Map<string, Promise<BrowserContext>>();
+
+/** Signed in without a look at it: signing in is looked at elsewhere. */
+async function signedIn(browser: Browser, name: string, server: string): Promise<BrowserContext> {
+  const context = await browser.newContext();
+  const { people } = peopleView.parse(await (await context.request.get(`${server}/api/people`)).json());
+  const { csrf } = await sessionOf(context.request, server);
+  const answer = await post(context.request, server, csrf, '/api/session', {
+    personId: people.find((person) => person.name === name)?.id,
+    pin: PIN,
+  });
+  expect(answer.status(), await answer.text()).toBe(200);
+  return context;
+}
+
+/** The job of a page on the screen of somebody else. */
 async function onAnotherScreen(
   browser: Browser,
   page: Page,
   { name, server }: { name: string; server: string },
   work: (other: Page) => Promise<void>,
 ): Promise<void> {
-  const context = await browser.newContext();
-  const other = await context.newPage();
-  const { people } = peopleView.parse(await (await context.request.get(`${server}/api/people`)).json());
-  const { csrf } = await sessionOf(context.request, server);
-  const signedIn = await post(context.request, server, csrf, '/api/session', {
-    personId: people.find((person) => person.name === name)?.id,
-    pin: PIN,
-  });
-  expect(signedIn.status(), await signedIn.text()).toBe(200);
-  await other.goto(`${server}${jobPath(page)}`);
-  await expect(other.locator('.in-hand, .signed').first()).toBeVisible();
+  const screen = screens.get(`${server} ${name}`) ?? signedIn(browser, name, server);
+  screens.set(`${server} ${name}`, screen);
+  const other = await (await screen).newPage();
   const address = `${server}${jobPath(page)}`;
+  await other.goto(address);
+  await expect(other.locator('.in-hand, .signed').first()).toBeVisible();
   const had = (await jobAt(other, address)).entries.length;
   await work(other);
   // What the screen shows as done may still be on its way: a screen that is shut takes it along.
   await expect.poll(async () => (await jobAt(other, address)).entries.length).toBeGreaterThan(had);
-  await context.close();
+  await other.close();
 }
 
 /** An inspector releases the hold that is in hand on this job. */

@@ -87,19 +87,31 @@ const NAMES: Readonly<Record<string, NamedMedium>> = {
   sugar: as('water', 'hot water'),
 };
 
-const LONGEST = Math.max(...Object.keys(NAMES).map((name) => name.split(' ').length));
+const BY_NAME = Object.entries(NAMES);
+const LONGEST = Math.max(...BY_NAME.map(([name]) => name.split(' ').length));
+/** Of names that were met before: every step of every plan asks for the same few. */
+const met = new Map<string, NamedMedium | undefined>();
 
 /**
  * The medium that a name means, by its whole words: the name of most words in it, and of two as long the one that does
  * more harm, which stands first. Undefined where nobody knows it: it is asked, and treated as hazardous.
  */
 export function mediumOf(name: string): NamedMedium | undefined {
+  if (!met.has(name)) {
+    // Names are typed by people: a server that runs for years keeps no list of all of them.
+    if (met.size >= 1000) met.clear();
+    met.set(name, named(name));
+  }
+  return met.get(name);
+}
+
+function named(name: string): NamedMedium | undefined {
   const words = name.toLowerCase().match(/[a-z0-9]+/g) ?? [];
   for (let length = Math.min(LONGEST, words.length); length > 0; length--) {
     const found = new Set(
       words.flatMap((_, i) => (i + length > words.length ? [] : [words.slice(i, i + length).join(' ')])),
     );
-    const known = Object.entries(NAMES).find(([each]) => found.has(each));
+    const known = BY_NAME.find(([each]) => found.has(each));
     if (known) return known[1];
   }
   return undefined;
