@@ -140,3 +140,27 @@ export const setupChangesQuery = z.strictObject({
   q: z.string().trim().max(60).exactOptional(),
   before: z.coerce.number().int().positive().exactOptional(),
 });
+
+/** A back-up: a whole file, or why there is none. */
+export const setupBackup = z.object({
+  beganAt: z.iso.datetime(),
+  endedAt: z.iso.datetime(),
+  file: z.string().nullable(),
+  bytes: z.number().nullable(),
+  sha256: z.string().nullable(),
+  failed: z.string().nullable(),
+});
+export type SetupBackup = z.output<typeof setupBackup>;
+export const setupBackupsView = z.object({
+  /** Where they are written; nothing where the server takes none. */
+  folder: z.string().nullable(),
+  everyHours: z.number(),
+  keep: z.number(),
+  isSealed: z.boolean(),
+  /** The last whole one, however long ago. */
+  lastGood: setupBackup.nullable(),
+  isOverdue: z.boolean(),
+  /** Newest first. */
+  backups: z.array(setupBackup),
+});
+export type SetupBackups = z.output<typeof setupBackupsView>;

@@ -78,6 +78,7 @@ export const STATUS: Readonly<Record<AnyProblemCode, number>> = {
   'pin.code-over': 403,
   'person.last-lead': REFUSED,
   'name.taken': CONFLICT,
+  'backup.failed': 503,
   'first-lead.wrong-code': 403,
   'first-lead.somebody-is-here': CONFLICT,
   'import.exists': CONFLICT,

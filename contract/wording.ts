@@ -122,6 +122,7 @@ export const WORDING: Words = {
     `That is the code for the first time. Choose a PIN of your own now, ${least} digits or more.`,
   'pin.code-over': () => 'That code is too old to be used. A lead gives you another.',
   'person.last-lead': ({ name }) => `${name} is the only lead: make another one first. Nothing was changed.`,
+  'backup.failed': ({ why }) => `No back-up was taken: ${why}.`,
   'name.taken': ({ name }) => `There is a ${name} here already: write the name so that both are known apart.`,
   'first-lead.wrong-code': () =>
     'That is not the code the server printed when it started. Read it again in its log.',

@@ -7,6 +7,8 @@ export const FIRST = process.env[`DW_FIRST_${SHOP}`] ?? '';
 export const SECOND = process.env[`DW_SECOND_${SHOP}`] ?? '';
 /** Their database, for what no page can do. */
 export const DATABASE = process.env[`DW_DATABASE_${SHOP}`] ?? '';
+/** Where their back-ups lie. */
+export const BACKUPS = process.env[`DW_BACKUPS_${SHOP}`] ?? '';
 /** Everybody in the demo has the same. */
 export const PIN = '2468';
 

@@ -134,10 +134,13 @@ test('a valve is worked from receipt to release by keyboard alone, the inspector
     const step = await title(page).innerText();
     await byKeys(hand, step);
     await expect
-      .poll(async () => (await page.locator('.signed').or(title(page)).allInnerTexts()).some((it) => it !== step), {
-        message: `what comes after ${step}`,
-        timeout: 60_000,
-      })
+      .poll(
+        async () => (await page.locator('.signed').or(title(page)).allInnerTexts()).some((it) => it !== step),
+        {
+          message: `what comes after ${step}`,
+          timeout: 60_000,
+        },
+      )
       .toBe(true);
   }
   await expect(page.getByText('The certificate is signed.')).toBeVisible();

@@ -2,6 +2,7 @@ import type { FullConfig } from '@playwright/test';
 import { createConnection } from 'mariadb';
 import { builtServer, type BuiltServer } from '../scripts/machine/built-server.mjs';
 import { copyDatabase, playDemo, root } from './play-demo';
+import { rmSync } from 'node:fs';
 import { join } from 'node:path';
 
 interface Shop {
@@ -21,6 +22,9 @@ async function freshDatabase(admin: string, name: string, like?: string): Promis
   return address;
 }
 
+/** Where the servers of a database keep its back-ups. */
+const backupsOf = (address: string): string => join(root, '.data/e2e-backups', new URL(address).pathname);
+
 const envFor = (address: string): NodeJS.ProcessEnv => ({
   ...process.env,
   DATABASE_URL: address,
@@ -30,6 +34,7 @@ const envFor = (address: string): NodeJS.ProcessEnv => ({
   SIMULATION_RATE: '15',
   SHOP_NAME: 'Pinder Street valve shop',
   NODE_ENV: 'production',
+  BACKUP_DIR: backupsOf(address),
 });
 
 /** Two servers on one database: what one commits must reach people on the other. */
@@ -44,6 +49,7 @@ export default async function startServers({ workers }: FullConfig): Promise<() 
   const admin = process.env['TEST_DATABASE_URL'];
   if (admin === undefined)
     throw new Error('TEST_DATABASE_URL is not set: run `npm test`, which starts a database of its own');
+  rmSync(join(root, '.data/e2e-backups'), { recursive: true, force: true });
   const played = await freshDatabase(admin, 'dw_e2e_0');
   const others = Array.from({ length: workers - 1 }, (_, i) =>
     freshDatabase(admin, `dw_e2e_${i + 1}`, played),
@@ -54,6 +60,7 @@ export default async function startServers({ workers }: FullConfig): Promise<() 
     process.env[`DW_FIRST_${index}`] = first.url;
     process.env[`DW_SECOND_${index}`] = second.url;
     process.env[`DW_DATABASE_${index}`] = database;
+    process.env[`DW_BACKUPS_${index}`] = backupsOf(database);
   });
   return async () => {
     for (const { first, second } of shops) await Promise.all([first.stop(), second.stop()]);

@@ -54,7 +54,7 @@ export async function build() {
   await step('Building the server', async () => {
     const esbuild = await import('esbuild');
     await esbuild.build({
-      entryPoints: ['main', 'prepare', 'people', 'documents/printer-worker'].map((name) => ({
+      entryPoints: ['main', 'prepare', 'people', 'keep', 'documents/printer-worker'].map((name) => ({
         in: join(root, `server/${name}.ts`),
         out: name.replace('documents/', ''),
       })),

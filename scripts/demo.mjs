@@ -64,7 +64,7 @@ await main(async () => {
     stops.push(claim(home));
     if (process.argv.includes('--fresh')) {
       await step('Starting over: removing the demo data', async () => {
-        for (const name of ['mariadb', 'mariadb.half-made', 'secrets.json'])
+        for (const name of ['mariadb', 'mariadb.half-made', 'secrets.json', 'backups'])
           rmSync(join(home, name), { recursive: true, force: true });
       });
     }
@@ -83,6 +83,7 @@ await main(async () => {
       WEB_ROOT: join(root, 'web/dist'),
       LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
       SHOP_NAME: 'Pinder Street valve shop',
+      BACKUP_DIR: join(database.home, 'backups'),
       // Pictures leave their memory behind in as many places as there are arenas.
       MALLOC_ARENA_MAX: '2',
     };

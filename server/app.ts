@@ -16,6 +16,7 @@ import { notTooDeep } from './routes/depth';
 import { importRoutes } from './routes/import';
 import { jobRoutes } from './routes/jobs';
 import { paperRoutes } from './routes/papers';
+import { keepingRoutes } from './routes/keeping';
 import { photoRoutes } from './routes/photos';
 import { sessionRoutes } from './routes/session';
 import { setupRoutes } from './routes/setup';
@@ -93,6 +94,7 @@ export function createApp(
   api.use(shopRoutes(config, feed, streams, today));
   api.use(stockRoutes(sequelize, isoNow));
   api.use(setupRoutes(sequelize, now));
+  api.use(keepingRoutes(sequelize, config, now));
   api.use(notFound);
   app.use('/api', api);
   if (config.WEB_ROOT !== undefined) servePages(app, config.WEB_ROOT);

@@ -17,6 +17,17 @@ const schema = z.object({
   /** Behind how many trusted proxies the server stands. */
   TRUST_PROXY: z.coerce.number().int().min(0).max(5).default(0),
   /** Whose shop this is, on the sign-in page and on every paper. */
+  /** Where back-ups are written, daily unless said otherwise; without it the server takes none. */
+  BACKUP_DIR: z.string().min(1).optional(),
+  /** How many back-ups are kept. */
+  BACKUP_KEEP: z.coerce.number().int().min(1).max(1000).default(14),
+  BACKUP_HOURS: z.coerce
+    .number()
+    .min(1)
+    .max(24 * 31)
+    .default(24),
+  /** Seals back-ups: without it nobody reads them again, the shop itself neither. */
+  BACKUP_PASSPHRASE: z.string().min(12).optional(),
   SHOP_NAME: z.string().trim().min(1).max(80).default('Valve shop'),
 });
 

@@ -6,6 +6,8 @@ import type { Config } from './config';
 import { firstLeadCode } from './sign-in/first-lead';
 import { pruneSignIns } from './sign-in/prune';
 import { connect } from './database/connection';
+import { HALF_RESTORED, isHalfRestored } from './database/half-restored';
+import { keepBackedUp } from './keeping/schedule';
 import { withoutStatement } from './database/failures';
 import { nobodyYet } from './database/people';
 
@@ -21,10 +23,12 @@ const LONGEST_FAREWELL = 10_000;
 
 export async function serve(config: Config, logger: Logger): Promise<Running> {
   const sequelize = connect(config.DATABASE_URL);
+  if (await isHalfRestored(sequelize).catch(() => false)) throw new Error(HALF_RESTORED);
   const app = createApp(sequelize, config, logger);
   const server = createServer(app.express);
   server.keepAliveTimeout = 65_000;
   const stopPruning = pruneSignIns((error) => logger.warn(withoutStatement(error), 'could not prune'));
+  const stopBackingUp = keepBackedUp(sequelize, config, logger);
   await listening(server, config);
   const { port } = addressOf(server);
   return {
@@ -33,6 +37,7 @@ export async function serve(config: Config, logger: Logger): Promise<Running> {
     close: async () => {
       const closed = new Promise<void>((done) => server.close(() => done()));
       stopPruning();
+      stopBackingUp();
       server.closeIdleConnections();
       const force = setTimeout(() => server.closeAllConnections(), LONGEST_FAREWELL).unref();
       // Streams never end by themselves; their browsers come back by themselves.

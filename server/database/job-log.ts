@@ -1,5 +1,6 @@
 import { readLog, type Entry, type Fact } from '@dusk-wren/core/job';
 import { Op, type Transaction } from 'sequelize';
+import { hashAfter } from './log-chain';
 import { EventRow } from './models';
 
 /** Entries of a job's log after `after`, oldest first. A log that cannot be read is a fault of this system and throws. */
@@ -42,15 +43,16 @@ export function toRaw(row: EventRow): unknown {
   };
 }
 
-/** Appends entries; unique (job, seq) is the last guard against two writers. */
+/** Appends entries; unique (job, seq) is the last guard against two writers. Each carries the hash of the one before. */
 export async function appendLog(
   jobId: string,
   entries: readonly Entry[],
   transaction: Transaction,
 ): Promise<void> {
   const now = new Date();
-  await EventRow.bulkCreate(
-    entries.map((entry) => ({
+  let hash = await lastHash(jobId, entries[0]?.seq ?? 1, transaction);
+  const rows = entries.map((entry) => {
+    const row = {
       jobId,
       seq: entry.seq,
       commandId: entry.commandId,
@@ -62,9 +64,24 @@ export async function appendLog(
       at: entry.at,
       toldByDevice: entry.receivedAt !== undefined,
       receivedAt: entry.receivedAt === undefined ? now : new Date(entry.receivedAt),
-    })),
-    { transaction },
-  );
+    };
+    hash = hashAfter(hash, row);
+    return { ...row, hash };
+  });
+  await EventRow.bulkCreate(rows, { transaction });
+}
+
+/** What the entry `seq` follows from. */
+async function lastHash(jobId: string, seq: number, transaction: Transaction): Promise<string> {
+  if (seq === 1) return jobId;
+  const row = await EventRow.findOne({
+    where: { jobId, seq: seq - 1 },
+    attributes: ['hash'],
+    raw: true,
+    transaction,
+  });
+  if (!row) throw new Error(`entry ${seq - 1} of job ${jobId} is not there to be followed`);
+  return row.hash;
 }
 
 function instrumentOf({ body }: Fact): string | null {

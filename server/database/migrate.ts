@@ -1,5 +1,7 @@
-import { QueryTypes, type Sequelize } from 'sequelize';
+import type { Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
+import { HALF_RESTORED, isHalfRestored } from './half-restored';
+import { onlyOne } from './lock';
 import * as firstTables from './migrations/001-first-tables';
 import * as storeTables from './migrations/002-store';
 import * as beforeMeasuring from './migrations/003-before-measuring';
@@ -8,6 +10,7 @@ import * as whatStopsAJob from './migrations/005-what-stops-a-job';
 import * as screwEffects from './migrations/006-screw-effects';
 import * as setup from './migrations/007-setup';
 import * as instruments from './migrations/008-instruments';
+import * as keeping from './migrations/009-keeping';
 
 type Log = (message: string) => void;
 
@@ -21,6 +24,7 @@ export const MIGRATIONS = [
   { name: '006-screw-effects', ...screwEffects },
   { name: '007-setup', ...setup },
   { name: '008-instruments', ...instruments },
+  { name: '009-keeping', ...keeping },
 ];
 
 const PATIENCE_SECONDS = 120;
@@ -38,23 +42,9 @@ function runner(sequelize: Sequelize, log: Log) {
 
 /** Brings the tables up to date, one at a time: a second call from elsewhere waits for the first. */
 export async function migrate(sequelize: Sequelize, log: Log): Promise<void> {
-  await sequelize.transaction(async (transaction) => {
-    const lock = `${sequelize.getDatabaseName()} migrations`;
-    const [row] = await sequelize.query<{ got: number | bigint | null }>(
-      'SELECT GET_LOCK(:lock, :patience) AS got',
-      { replacements: { lock, patience: PATIENCE_SECONDS }, type: QueryTypes.SELECT, transaction },
-    );
-    if (Number(row?.got ?? 0) !== 1) throw new Error('another one is bringing the tables up to date still');
-    try {
-      await runner(sequelize, log).up();
-    } finally {
-      await sequelize.query('SELECT RELEASE_LOCK(:lock)', {
-        replacements: { lock },
-        type: QueryTypes.SELECT,
-        transaction,
-      });
-    }
-  });
+  if (await isHalfRestored(sequelize)) throw new Error(HALF_RESTORED);
+  const ran = await onlyOne(sequelize, 'migrations', PATIENCE_SECONDS, () => runner(sequelize, log).up());
+  if (!ran) throw new Error('another one is bringing the tables up to date still');
 }
 
 /** How the tables stand to this server: it is ready only when both are empty. */

@@ -74,6 +74,8 @@ export class EventRow extends Model<InferAttributes<EventRow>, InferCreationAttr
   /** `at` is what the device said that it was done on, not this server's clock. */
   declare toldByDevice: CreationOptional<boolean>;
   declare receivedAt: Date;
+  /** Of this entry and all before it: see `log-chain`. */
+  declare hash: string;
 }
 
 export class ReceiptRow extends Model<InferAttributes<ReceiptRow>, InferCreationAttributes<ReceiptRow>> {
@@ -270,6 +272,7 @@ export function defineModels(sequelize: Sequelize): void {
       at: text(40),
       toldByDevice: { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false },
       receivedAt: moment(),
+      hash: text(64),
     },
     { sequelize, tableName: 'job_events' },
   );

@@ -6,7 +6,7 @@ import {
   type InferCreationAttributes,
   type Sequelize,
 } from 'sequelize';
-import { uuid, text, json, moment } from './columns';
+import { json, maybe, moment, text, uuid } from './columns';
 
 /** Something that was set up: who changed what, from what to what. */
 export class SetupChangeRow extends Model<
@@ -38,6 +38,17 @@ export class CalibrationRow extends Model<
   declare at: Date;
 }
 
+/** A back-up that was taken, or was not and why. */
+export class BackupRow extends Model<InferAttributes<BackupRow>, InferCreationAttributes<BackupRow>> {
+  declare id: CreationOptional<number>;
+  declare beganAt: Date;
+  declare endedAt: Date;
+  declare file: string | null;
+  declare bytes: number | null;
+  declare sha256: string | null;
+  declare failed: string | null;
+}
+
 /** The tables of what a lead sets up, beside people and instruments themselves. */
 export function defineSetupModels(sequelize: Sequelize): void {
   SetupChangeRow.init(
@@ -65,5 +76,17 @@ export function defineSetupModels(sequelize: Sequelize): void {
       at: moment(),
     },
     { sequelize, tableName: 'calibrations' },
+  );
+  BackupRow.init(
+    {
+      id: { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true },
+      beganAt: moment(),
+      endedAt: moment(),
+      file: maybe(120),
+      bytes: { type: DataTypes.BIGINT, allowNull: true },
+      sha256: maybe(64),
+      failed: maybe(300),
+    },
+    { sequelize, tableName: 'backups' },
   );
 }

@@ -1,6 +1,8 @@
 import { Router } from 'express';
 import type { Sequelize } from 'sequelize';
 import { withoutStatement } from '../database/failures';
+import { HALF_RESTORED, isHalfRestored } from '../database/half-restored';
+import { lastBackup } from '../database/backups';
 import { tablesBehind } from '../database/migrate';
 
 export function healthRoutes(sequelize: Sequelize): Router {
@@ -11,10 +13,18 @@ export function healthRoutes(sequelize: Sequelize): Router {
   router.get('/readyz', async (request, response) => {
     try {
       await sequelize.authenticate({ logging: false });
+      if (await isHalfRestored(sequelize)) {
+        response.status(503).json({ database: 'reachable', restore: HALF_RESTORED });
+        return;
+      }
       const { pending, unknown } = await tablesBehind(sequelize);
-      response
-        .status(pending.length + unknown.length === 0 ? 200 : 503)
-        .json({ database: 'reachable', pendingMigrations: pending, migrationsOfANewerServer: unknown });
+      const isReady = pending.length + unknown.length === 0;
+      response.status(isReady ? 200 : 503).json({
+        database: 'reachable',
+        pendingMigrations: pending,
+        migrationsOfANewerServer: unknown,
+        ...(isReady ? { lastBackup: (await lastBackup())?.endedAt ?? null } : {}),
+      });
     } catch (error) {
       request.log.warn(withoutStatement(error), 'database not reachable');
       response.status(503).json({ database: 'not reachable' });

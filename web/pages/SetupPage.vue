@@ -2,15 +2,17 @@
 import { ref } from 'vue';
 import ViewTabs from '../parts/ViewTabs.vue';
 import InstrumentsSetup from '../setup/InstrumentsSetup.vue';
+import KeepingSetup from '../setup/KeepingSetup.vue';
 import PeopleSetup from '../setup/PeopleSetup.vue';
 import SetupChanges from '../setup/SetupChanges.vue';
 import { useSession } from '../stores/session';
 
-/** What a lead sets up: who works here, what they read with, and who changed what of it. */
+/** What a lead sets up: who works here, what they read with, how it is kept, and who changed what of it. */
 const session = useSession();
 const VIEWS = [
   ['people', 'People'],
   ['instruments', 'Instruments'],
+  ['keeping', 'Keeping'],
   ['changes', 'Changes'],
 ] as const;
 const view = ref<(typeof VIEWS)[number][0]>('people');
@@ -23,6 +25,7 @@ const view = ref<(typeof VIEWS)[number][0]>('people');
       <ViewTabs v-model="view" :views="VIEWS" />
       <PeopleSetup v-if="view === 'people'" />
       <InstrumentsSetup v-else-if="view === 'instruments'" />
+      <KeepingSetup v-else-if="view === 'keeping'" />
       <SetupChanges v-else />
     </template>
     <p v-else class="muted">A lead sets the shop up. Ask one for what is to be changed here.</p>
