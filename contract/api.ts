@@ -31,6 +31,8 @@ export const sessionView = z.object({
   csrf: z.string(),
   /** Whose shop this is, as its pages and papers say. */
   shop: z.string(),
+  /** The units that somebody begins with here. */
+  units: z.enum(['US', 'SI']),
 });
 export type SessionView = z.output<typeof sessionView>;
 

@@ -156,6 +156,10 @@ const SAMPLES: { [C in AnyProblemCode]: [Extract<AnyProblem, { code: C }>, RegEx
   'pin.to-choose': [{ code: 'pin.to-choose', least: 6 }, /PIN of your own now, 6 digits/],
   'pin.code-over': [{ code: 'pin.code-over' }, /A lead gives you another/],
   'person.last-lead': [{ code: 'person.last-lead', name: 'Lea' }, /^Lea is the only lead/],
+  'rules.changed': [
+    { code: 'rules.changed', customer: 'Mill', version: 3 },
+    /rules of Mill meanwhile .*version 3/,
+  ],
   'backup.failed': [{ code: 'backup.failed', why: 'the disk is full' }, /taken: the disk is full\.$/],
   'name.taken': [{ code: 'name.taken', name: 'Lea' }, /a Lea here already/],
   'first-lead.wrong-code': [{ code: 'first-lead.wrong-code' }, /code the server printed/],

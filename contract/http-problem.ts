@@ -22,6 +22,7 @@ export type HostProblem =
   | { code: 'pin.code-over' }
   | { code: 'person.last-lead'; name: string }
   | { code: 'name.taken'; name: string }
+  | { code: 'rules.changed'; customer: string; version: number }
   | { code: 'backup.failed'; why: string }
   | { code: 'first-lead.wrong-code' }
   | { code: 'first-lead.somebody-is-here' }

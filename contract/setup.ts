@@ -1,3 +1,4 @@
+import { siteRulesSchema } from '@dusk-wren/core/inspection';
 import { INSTRUMENT_KINDS, ROLES } from '@dusk-wren/core/job';
 import { z } from 'zod';
 
@@ -126,7 +127,7 @@ export const instrumentReadingsView = z.object({
 });
 export type InstrumentReadings = z.output<typeof instrumentReadingsView>;
 
-export const SETUP_SUBJECTS = ['people', 'instruments'] as const;
+export const SETUP_SUBJECTS = ['people', 'instruments', 'sites', 'shop'] as const;
 export const setupChange = z.object({
   id: z.number(),
   at: z.iso.datetime(),
@@ -164,3 +165,46 @@ export const setupBackupsView = z.object({
   backups: z.array(setupBackup),
 });
 export type SetupBackups = z.output<typeof setupBackupsView>;
+
+/** A customer's site and the rules that its next job is opened under. */
+export const setupSite = z.object({
+  customer: z.string(),
+  /** How often its rules were set. */
+  version: z.number().int(),
+  rules: siteRulesSchema,
+  openJobs: z.number().int(),
+});
+export type SetupSite = z.output<typeof setupSite>;
+export const setupSitesView = z.object({ sites: z.array(setupSite) });
+export const newSiteRequest = z.strictObject({ customer: words(80) });
+export const siteRulesRequest = z.strictObject({
+  customer: words(80),
+  /** The version that was changed. */
+  version: z.number().int().positive(),
+  rules: siteRulesSchema,
+});
+/** What other rules would make of the jobs that are open, none of which they change. */
+export const siteEffectsView = z.object({
+  jobs: z.array(
+    z.object({
+      job: z.uuid(),
+      tag: z.string(),
+      calls: z.array(z.object({ part: z.string(), is: z.string(), would: z.string() })),
+      more: z.array(z.string()),
+      fewer: z.array(z.string()),
+      other: z.array(z.string()),
+    }),
+  ),
+  /** Open jobs that were looked at. */
+  looked: z.number().int(),
+});
+export type SiteEffects = z.output<typeof siteEffectsView>;
+
+/** What a shop has of what it wants before its first valve. */
+export const SHOP_WANTS = ['shop', 'people', 'instruments', 'sites', 'keeping'] as const;
+export const shopBegun = z.object({ has: z.array(z.enum(SHOP_WANTS)), isOver: z.boolean() });
+export type ShopBegun = z.output<typeof shopBegun>;
+
+/** What the shop itself has decided. */
+export const shopSettings = z.strictObject({ name: words(80), units: z.enum(['US', 'SI']) });
+export type ShopSettings = z.output<typeof shopSettings>;

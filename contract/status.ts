@@ -79,6 +79,7 @@ export const STATUS: Readonly<Record<AnyProblemCode, number>> = {
   'person.last-lead': REFUSED,
   'name.taken': CONFLICT,
   'backup.failed': 503,
+  'rules.changed': CONFLICT,
   'first-lead.wrong-code': 403,
   'first-lead.somebody-is-here': CONFLICT,
   'import.exists': CONFLICT,

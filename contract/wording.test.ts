@@ -12,7 +12,13 @@ describe('every problem has its words and its status', () => {
     const fives = Object.entries(STATUS)
       .filter(([, status]) => status >= 500)
       .map(([code]) => code);
-    expect(fives.sort()).toEqual(['answer.unreadable', 'connection.lost', 'database.away', 'server.failed']);
+    expect(fives.sort()).toEqual([
+      'answer.unreadable',
+      'backup.failed',
+      'connection.lost',
+      'database.away',
+      'server.failed',
+    ]);
   });
 });
 

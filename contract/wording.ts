@@ -122,6 +122,8 @@ export const WORDING: Words = {
     `That is the code for the first time. Choose a PIN of your own now, ${least} digits or more.`,
   'pin.code-over': () => 'That code is too old to be used. A lead gives you another.',
   'person.last-lead': ({ name }) => `${name} is the only lead: make another one first. Nothing was changed.`,
+  'rules.changed': ({ customer, version }) =>
+    `Somebody else has changed the rules of ${customer} meanwhile (they are version ${version} now): look at theirs, then change what is still to change.`,
   'backup.failed': ({ why }) => `No back-up was taken: ${why}.`,
   'name.taken': ({ name }) => `There is a ${name} here already: write the name so that both are known apart.`,
   'first-lead.wrong-code': () =>

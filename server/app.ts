@@ -20,6 +20,7 @@ import { keepingRoutes } from './routes/keeping';
 import { photoRoutes } from './routes/photos';
 import { sessionRoutes } from './routes/session';
 import { setupRoutes } from './routes/setup';
+import { siteRoutes } from './routes/sites';
 import { shopRoutes } from './routes/shop';
 import { stockRoutes } from './routes/stock';
 import { csrfGuard } from './sign-in/csrf';
@@ -27,6 +28,7 @@ import { requirePerson, requireSamePerson } from './sign-in/person';
 import { sessions } from './sign-in/session';
 import { withoutStatement } from './database/failures';
 import { defineModels } from './database/models';
+import { settingsOf } from './database/shop-settings';
 
 export interface App {
   readonly express: Express;
@@ -50,7 +52,7 @@ export function createApp(
   const cannotLook = (error: unknown) => logger.warn(withoutStatement(error), 'live feed could not look');
   const feed = new LiveFeed(cannotLook);
   const streams = new OpenStreams(sequelize, cannotLook);
-  const printer = new Printer(config.SHOP_NAME);
+  const printer = new Printer(async () => (await settingsOf(config)).name);
   app.disable('x-powered-by');
   app.set('trust proxy', config.TRUST_PROXY);
   app.set('query parser', 'simple');
@@ -94,6 +96,7 @@ export function createApp(
   api.use(shopRoutes(config, feed, streams, today));
   api.use(stockRoutes(sequelize, isoNow));
   api.use(setupRoutes(sequelize, now));
+  api.use(siteRoutes(sequelize, config, now));
   api.use(keepingRoutes(sequelize, config, now));
   api.use(notFound);
   app.use('/api', api);

@@ -1,5 +1,8 @@
 import { z } from 'zod';
 
+/** A shop that nobody has named. */
+export const UNNAMED = 'Valve shop';
+
 const schema = z.object({
   DATABASE_URL: z.url({ protocol: /^(mariadb|mysql)$/ }),
   SESSION_SECRET: z.string().min(32),
@@ -16,7 +19,6 @@ const schema = z.object({
   SIMULATION_RATE: z.coerce.number().min(0.1).max(1000).default(1),
   /** Behind how many trusted proxies the server stands. */
   TRUST_PROXY: z.coerce.number().int().min(0).max(5).default(0),
-  /** Whose shop this is, on the sign-in page and on every paper. */
   /** Where back-ups are written, daily unless said otherwise; without it the server takes none. */
   BACKUP_DIR: z.string().min(1).optional(),
   /** How many back-ups are kept. */
@@ -28,7 +30,8 @@ const schema = z.object({
     .default(24),
   /** Seals back-ups: without it nobody reads them again, the shop itself neither. */
   BACKUP_PASSPHRASE: z.string().min(12).optional(),
-  SHOP_NAME: z.string().trim().min(1).max(80).default('Valve shop'),
+  /** Whose shop this is, on the sign-in page and on every paper, until a lead names it on Setup. */
+  SHOP_NAME: z.string().trim().min(1).max(80).default(UNNAMED),
 });
 
 /** This server speaks plain HTTP: where people reach it by https, a proxy stands in front, and cookies depend on it. */

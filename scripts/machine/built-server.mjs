@@ -12,8 +12,10 @@ export async function builtServer(env) {
     env: { ...env, PORT: '0' },
     stdio: ['ignore', 'pipe', 'inherit'],
   });
+  let output = '';
   const url = await new Promise((ready, failed) => {
     child.stdout.on('data', (chunk) => {
+      output += chunk;
       const line = /\{"ready":"(.+?)"\}/.exec(chunk.toString());
       if (line) ready(line[1]);
     });
@@ -21,6 +23,7 @@ export async function builtServer(env) {
   });
   return {
     url,
+    said: (what) => what.exec(output)?.[1] ?? '',
     stop: async (signal = 'SIGTERM') => {
       if (child.exitCode !== null || child.signalCode !== null) return;
       child.kill(signal);

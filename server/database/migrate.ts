@@ -11,6 +11,7 @@ import * as screwEffects from './migrations/006-screw-effects';
 import * as setup from './migrations/007-setup';
 import * as instruments from './migrations/008-instruments';
 import * as keeping from './migrations/009-keeping';
+import * as shop from './migrations/010-shop';
 
 type Log = (message: string) => void;
 
@@ -25,6 +26,7 @@ export const MIGRATIONS = [
   { name: '007-setup', ...setup },
   { name: '008-instruments', ...instruments },
   { name: '009-keeping', ...keeping },
+  { name: '010-shop', ...shop },
 ];
 
 const PATIENCE_SECONDS = 120;

@@ -40,6 +40,8 @@ export class ValveRow extends Model<InferAttributes<ValveRow>, InferCreationAttr
 export class SiteRow extends Model<InferAttributes<SiteRow>, InferCreationAttributes<SiteRow>> {
   declare customer: string;
   declare rules: string;
+  /** How often they were set. */
+  declare version: CreationOptional<number>;
 }
 
 export class JobRow extends Model<InferAttributes<JobRow>, InferCreationAttributes<JobRow>> {
@@ -237,7 +239,11 @@ export function defineModels(sequelize: Sequelize): void {
     { sequelize, tableName: 'valves' },
   );
   SiteRow.init(
-    { customer: { ...text(80), primaryKey: true }, rules: json() },
+    {
+      customer: { ...text(80), primaryKey: true },
+      rules: json(),
+      version: { ...count(), defaultValue: 1 },
+    },
     { sequelize, tableName: 'sites' },
   );
   JobRow.init(

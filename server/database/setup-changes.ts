@@ -1,7 +1,14 @@
 import { setupChange, type SetupChange } from '@dusk-wren/contract';
 import { personStamp, type PersonStamp } from '@dusk-wren/core/job';
-import { Op, type Transaction } from 'sequelize';
+import { Op, type Sequelize, type Transaction } from 'sequelize';
 import { SetupChangeRow } from './setup-models';
+
+/** Who changes something of setup, and when. */
+export interface Moment {
+  readonly sequelize: Sequelize;
+  readonly by: PersonStamp;
+  readonly now: Date;
+}
 
 /** Something set up, as it was and as it is; hashes and codes are never among it. */
 export interface Changed {

@@ -5,30 +5,18 @@ import type {
   newInstrumentRequest,
   SetupInstrument,
 } from '@dusk-wren/contract';
-import {
-  describeEntry,
-  INSTRUMENT_KINDS,
-  personStamp,
-  readEntry,
-  type PersonStamp,
-} from '@dusk-wren/core/job';
+import { describeEntry, INSTRUMENT_KINDS, personStamp, readEntry } from '@dusk-wren/core/job';
 import type { UnitSystem } from '@dusk-wren/core/quantity';
 import { randomUUID } from 'node:crypto';
-import { Op, type Sequelize, type Transaction } from 'sequelize';
+import { Op, type Transaction } from 'sequelize';
 import { z } from 'zod';
 import { isSimulated } from '../instruments/registry';
 import { Refusal } from '../refusal';
 import { toRaw } from './job-log';
 import { EventRow, InstrumentRow, JobRow } from './models';
-import { noteChange } from './setup-changes';
+import { noteChange, type Moment } from './setup-changes';
 import { CalibrationRow } from './setup-models';
 import { oneAtATime, refuseTaken } from './setup-names';
-
-interface Moment {
-  readonly sequelize: Sequelize;
-  readonly by: PersonStamp;
-  readonly now: Date;
-}
 
 const today = (now: Date) => now.toISOString().slice(0, 10);
 const percent = (share: number) => Math.round(share * 1e6) / 1e4;

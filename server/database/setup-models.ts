@@ -49,6 +49,12 @@ export class BackupRow extends Model<InferAttributes<BackupRow>, InferCreationAt
   declare failed: string | null;
 }
 
+/** One thing that the shop has decided of itself, by its name. */
+export class SettingRow extends Model<InferAttributes<SettingRow>, InferCreationAttributes<SettingRow>> {
+  declare name: string;
+  declare value: string;
+}
+
 /** The tables of what a lead sets up, beside people and instruments themselves. */
 export function defineSetupModels(sequelize: Sequelize): void {
   SetupChangeRow.init(
@@ -76,6 +82,10 @@ export function defineSetupModels(sequelize: Sequelize): void {
       at: moment(),
     },
     { sequelize, tableName: 'calibrations' },
+  );
+  SettingRow.init(
+    { name: { ...text(40), primaryKey: true }, value: text(200) },
+    { sequelize, tableName: 'shop_settings' },
   );
   BackupRow.init(
     {

@@ -1,5 +1,5 @@
 import type { SetupPerson } from '@dusk-wren/contract';
-import { personStamp, type PersonStamp, type Role } from '@dusk-wren/core/job';
+import { personStamp, type Role } from '@dusk-wren/core/job';
 import { randomUUID } from 'node:crypto';
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize';
 import { z } from 'zod';
@@ -8,16 +8,9 @@ import { codeUntil, madeUpCode } from '../sign-in/first-code';
 import { hashPin } from '../sign-in/pin';
 import { forgetDevicesOf } from './known-devices';
 import { PersonRow } from './models';
-import { noteChange } from './setup-changes';
+import { noteChange, type Moment } from './setup-changes';
 import { oneAtATime, refuseTaken } from './setup-names';
 import { forgetTriesOf } from './sign-in-tries';
-
-/** A change to a person: who makes it, and when. */
-interface Moment {
-  readonly sequelize: Sequelize;
-  readonly by: PersonStamp;
-  readonly now: Date;
-}
 
 const sessionData = z.looseObject({ personId: z.string().optional() });
 

@@ -60,10 +60,12 @@ export class Printer {
   });
   private readonly kept = new Map<string, Buffer>();
 
-  constructor(private readonly shop: string) {}
+  /** `shop` says whose papers these are, as it is now. */
+  constructor(private readonly shop: () => Promise<string>) {}
 
   async print({ paper, jobId, version, units, site }: Asked): Promise<Buffer> {
-    const name = [paper, jobId, version, units].join(' ');
+    const shop = await this.shop();
+    const name = [paper, jobId, version, units, shop].join(' ');
     const before = this.kept.get(name);
     if (before) return before;
     const log = await loadRawLog(jobId, 0);
@@ -71,7 +73,7 @@ export class Printer {
     const code = signed && writtenCode(signed.code);
     const address = code === undefined ? `${site}/jobs/${jobId}` : `${site}/papers/${code}`;
     const answer = await this.ask({
-      ...{ kind: 'print' as const, paper, log, units, address, shop: this.shop },
+      ...{ kind: 'print' as const, paper, log, units, address, shop },
       ...(code === undefined ? {} : { code }),
     });
     if (answer.kind !== 'printed') throw new Error('the printer answered something else');

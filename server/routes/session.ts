@@ -13,6 +13,7 @@ import { Refusal } from '../refusal';
 import { confirmationFor } from '../sign-in/confirmation';
 import { ensureCookie } from '../sign-in/cookies';
 import { csrfGuard, csrfToken } from '../sign-in/csrf';
+import { settingsOf } from '../database/shop-settings';
 import { isFirstLeadCode } from '../sign-in/first-lead';
 import { whoIs } from '../sign-in/person';
 import { hashNewPin } from '../sign-in/pin';
@@ -31,11 +32,14 @@ export function sessionRoutes(sequelize: Sequelize, config: Config, now: () => D
   const csrf = csrfGuard(config);
   const json = express.json({ limit: A_PIN_IS_SHORT, strict: true });
 
-  const view = (request: Request, response: Response, person: PersonView | undefined): SessionView => ({
-    person: person ?? null,
-    csrf: csrfToken(request, response, config),
-    shop: config.SHOP_NAME,
-  });
+  async function view(
+    request: Request,
+    response: Response,
+    person: PersonView | undefined,
+  ): Promise<SessionView> {
+    const { name, units } = await settingsOf(config);
+    return { person: person ?? null, csrf: csrfToken(request, response, config), shop: name, units };
+  }
 
   async function signedIn(request: Request, response: Response, person: PersonView): Promise<SessionView> {
     await beginSession(request, person.id);
@@ -44,7 +48,7 @@ export function sessionRoutes(sequelize: Sequelize, config: Config, now: () => D
   }
 
   router.get('/session', async (request, response) => {
-    response.json(view(request, response, await whoIs(request)));
+    response.json(await view(request, response, await whoIs(request)));
   });
 
   router.get('/people', async (_request, response) => {

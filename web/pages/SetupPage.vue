@@ -1,17 +1,22 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 import ViewTabs from '../parts/ViewTabs.vue';
+import FirstRound from '../setup/FirstRound.vue';
 import InstrumentsSetup from '../setup/InstrumentsSetup.vue';
 import KeepingSetup from '../setup/KeepingSetup.vue';
 import PeopleSetup from '../setup/PeopleSetup.vue';
 import SetupChanges from '../setup/SetupChanges.vue';
+import ShopSetup from '../setup/ShopSetup.vue';
+import SitesSetup from '../setup/SitesSetup.vue';
 import { useSession } from '../stores/session';
 
-/** What a lead sets up: who works here, what they read with, how it is kept, and who changed what of it. */
+/** What a lead sets up: who works here, what they read with, whose rules they go by, how it is kept, and who changed what of it. */
 const session = useSession();
 const VIEWS = [
   ['people', 'People'],
   ['instruments', 'Instruments'],
+  ['sites', 'Customers'],
+  ['shop', 'Shop'],
   ['keeping', 'Keeping'],
   ['changes', 'Changes'],
 ] as const;
@@ -22,9 +27,12 @@ const view = ref<(typeof VIEWS)[number][0]>('people');
   <div class="page setup">
     <h1>Setup</h1>
     <template v-if="session.person?.role === 'lead'">
+      <FirstRound :view="view" @turn="view = $event" />
       <ViewTabs v-model="view" :views="VIEWS" />
       <PeopleSetup v-if="view === 'people'" />
       <InstrumentsSetup v-else-if="view === 'instruments'" />
+      <SitesSetup v-else-if="view === 'sites'" />
+      <ShopSetup v-else-if="view === 'shop'" />
       <KeepingSetup v-else-if="view === 'keeping'" />
       <SetupChanges v-else />
     </template>
@@ -35,6 +43,7 @@ const view = ref<(typeof VIEWS)[number][0]>('people');
 <style scoped>
 .setup {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 10px;
 }
 </style>

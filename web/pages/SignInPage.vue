@@ -63,10 +63,10 @@ const goesTo = computed(() => {
   const to = route.query['to'];
   return typeof to === 'string' && to.startsWith('/') && !to.startsWith('//') ? to : '/';
 });
-async function enter(work: () => Promise<void>): Promise<void> {
+async function enter(work: () => Promise<void>, to = goesTo.value): Promise<void> {
   try {
     await work();
-    await router.push(goesTo.value);
+    await router.push(to);
   } catch (error) {
     if (error instanceof ApiProblem && error.code === 'pin.to-choose') {
       choosing.value = { code: pin.value, said: error.message };
@@ -84,7 +84,9 @@ const choosePin = () =>
     session.choosePin({ personId: chosen.value?.id ?? '', code: choosing.value?.code ?? '', pin: own.value }),
   );
 const goOn = () => enter(session.goOnAsOther);
-const beFirst = () => enter(() => session.beFirst(first.value));
+async function beFirst(): Promise<void> {
+  await enter(() => session.beFirst(first.value), '/setup');
+}
 </script>
 
 <template>

@@ -16,18 +16,17 @@ import { useSession } from './session';
 
 type Look = 'dusk' | 'daylight';
 type Kept = Record<string, { units: UnitSystem; look: Look }>;
-const USUAL = { units: 'US' as UnitSystem, look: 'dusk' as Look };
 
 /** Units and theme, per person on this screen. */
 export const usePreferences = defineStore('preferences', () => {
   const kept = useLocalStorage<Kept>('dusk-wren.preferences', {});
   const session = useSession();
   const who = computed(() => session.person?.id ?? 'nobody');
-  const mine = computed(() => kept.value[who.value] ?? USUAL);
+  const mine = computed((): Kept[string] => kept.value[who.value] ?? { units: session.units, look: 'dusk' });
   const units = computed(() => mine.value.units);
   const look = computed(() => mine.value.look);
 
-  function keep(change: Partial<typeof USUAL>): void {
+  function keep(change: Partial<Kept[string]>): void {
     kept.value = { ...kept.value, [who.value]: { ...mine.value, ...change } };
   }
   const switchUnits = () => keep({ units: units.value === 'US' ? 'SI' : 'US' });

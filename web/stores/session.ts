@@ -7,6 +7,7 @@ import {
   type SessionView,
 } from '@dusk-wren/contract';
 import type { CommandId } from '@dusk-wren/core/job';
+import type { UnitSystem } from '@dusk-wren/core/quantity';
 import { useLocalStorage } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { ref, watch } from 'vue';
@@ -40,6 +41,8 @@ export const useSession = defineStore('session', () => {
   const elsewhere = ref<PersonView | null>(null);
   const known = ref(false);
   const shop = useLocalStorage('dusk-wren.shop', '');
+  /** What somebody's units are here until they turn them. */
+  const units = useLocalStorage<UnitSystem>('dusk-wren.units', 'US');
   const last = useLocalStorage<PersonView | null>('dusk-wren.last-person', null, {
     serializer: { read: readPerson, write: (value) => JSON.stringify(value) },
   });
@@ -54,6 +57,7 @@ export const useSession = defineStore('session', () => {
   function take(session: SessionView): void {
     rememberSession(session.csrf, session.person?.id);
     shop.value = session.shop;
+    units.value = session.units;
     const other = person.value !== null && session.person !== null && session.person.id !== person.value.id;
     elsewhere.value = other ? session.person : null;
     person.value = other ? null : session.person;
@@ -140,6 +144,7 @@ export const useSession = defineStore('session', () => {
     elsewhere,
     known,
     shop,
+    units,
     lastHere,
     load,
     people,

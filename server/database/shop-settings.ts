@@ -1,0 +1,57 @@
+import { SHOP_WANTS, shopSettings, type ShopBegun, type ShopSettings } from '@dusk-wren/contract';
+import { UNNAMED, type Config } from '../config';
+import { InstrumentRow, PersonRow, SiteRow } from './models';
+import { noteChange, type Moment } from './setup-changes';
+import { SettingRow } from './setup-models';
+import { oneAtATime } from './setup-names';
+
+/** What the shop has decided of itself; its name is that of the environment until a lead gives it another. */
+export async function settingsOf({ SHOP_NAME }: Pick<Config, 'SHOP_NAME'>): Promise<ShopSettings> {
+  const rows = await SettingRow.findAll({ where: { name: ['name', 'units'] } });
+  const kept = rows.map(({ name, value }) => [name, value] as const);
+  return shopSettings.parse({ name: SHOP_NAME, units: 'US', ...Object.fromEntries(kept) });
+}
+
+const ROUND = 'first round';
+
+/** What a new shop has of what it wants, and whether its lead has left the rest for later. */
+export async function begunOf({
+  BACKUP_DIR,
+  SHOP_NAME,
+}: Pick<Config, 'BACKUP_DIR' | 'SHOP_NAME'>): Promise<ShopBegun> {
+  const [settings, people, instruments, sites] = await Promise.all([
+    SettingRow.findAll(),
+    PersonRow.count(),
+    InstrumentRow.count(),
+    SiteRow.count(),
+  ]);
+  const there = {
+    shop: SHOP_NAME !== UNNAMED || settings.some(({ name }) => name === 'name'),
+    people: people > 1,
+    instruments: instruments > 0,
+    sites: sites > 0,
+    keeping: BACKUP_DIR !== undefined,
+  };
+  return {
+    has: SHOP_WANTS.filter((each) => there[each]),
+    isOver: settings.some(({ name }) => name === ROUND),
+  };
+}
+
+export async function endRound(): Promise<void> {
+  await SettingRow.upsert({ name: ROUND, value: 'over' });
+}
+
+export async function changeSettings(
+  { sequelize, by, now }: Moment,
+  before: ShopSettings,
+  after: ShopSettings,
+): Promise<ShopSettings> {
+  await oneAtATime(sequelize, async (transaction) => {
+    for (const [name, value] of Object.entries(after))
+      await SettingRow.upsert({ name, value }, { transaction });
+    const what = `the shop: ${after.name}, ${after.units} units`;
+    await noteChange({ by, at: now, subject: 'shop', what, before, after }, transaction);
+  });
+  return after;
+}
