@@ -127,7 +127,7 @@ export const instrumentReadingsView = z.object({
 });
 export type InstrumentReadings = z.output<typeof instrumentReadingsView>;
 
-export const SETUP_SUBJECTS = ['people', 'instruments', 'sites', 'shop'] as const;
+export const SETUP_SUBJECTS = ['people', 'instruments', 'sites', 'shop', 'recalls'] as const;
 export const setupChange = z.object({
   id: z.number(),
   at: z.iso.datetime(),
@@ -183,15 +183,20 @@ export const siteRulesRequest = z.strictObject({
   version: z.number().int().positive(),
   rules: siteRulesSchema,
 });
+/** What would stand otherwise on a job. */
+const differences = {
+  calls: z.array(z.object({ part: z.string(), is: z.string(), would: z.string() })),
+  more: z.array(z.string()),
+  fewer: z.array(z.string()),
+  undone: z.array(z.string()),
+};
 /** What other rules would make of the jobs that are open, none of which they change. */
 export const siteEffectsView = z.object({
   jobs: z.array(
     z.object({
       job: z.uuid(),
       tag: z.string(),
-      calls: z.array(z.object({ part: z.string(), is: z.string(), would: z.string() })),
-      more: z.array(z.string()),
-      fewer: z.array(z.string()),
+      ...differences,
       other: z.array(z.string()),
     }),
   ),
@@ -208,3 +213,41 @@ export type ShopBegun = z.output<typeof shopBegun>;
 /** What the shop itself has decided. */
 export const shopSettings = z.strictObject({ name: words(80), units: z.enum(['US', 'SI']) });
 export type ShopSettings = z.output<typeof shopSettings>;
+
+/** What an instrument that was found off has touched, from the day it was last good to the day it was found. */
+export const instrumentTraceView = z.object({
+  since: z.iso.date().nullable(),
+  until: z.iso.date(),
+  offPercent: z.number(),
+  /** Jobs that were read with it in those days, and whether there are more than were looked at. */
+  looked: z.number().int(),
+  more: z.boolean(),
+  jobs: z.array(
+    z.object({
+      job: z.uuid(),
+      tag: z.string(),
+      /** Whether its certificate is signed: the valve may be in service. */
+      isOut: z.boolean(),
+      ...differences,
+      refused: z.array(z.string()),
+      isRecalled: z.boolean(),
+    }),
+  ),
+});
+export type InstrumentTrace = z.output<typeof instrumentTraceView>;
+
+/** A job called back. */
+export const recallView = z.object({
+  id: z.number().int(),
+  job: z.uuid(),
+  tag: z.string(),
+  location: z.string(),
+  instrument: z.string(),
+  why: z.array(z.string()),
+  openedAt: z.iso.datetime(),
+  openedBy: z.string(),
+  closed: z.object({ at: z.iso.datetime(), by: z.string(), why: z.string() }).nullable(),
+});
+export type RecallView = z.output<typeof recallView>;
+export const recallsView = z.object({ recalls: z.array(recallView) });
+export const closeRecallRequest = z.strictObject({ why: words(400) });

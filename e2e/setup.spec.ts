@@ -106,6 +106,48 @@ test('a gauge on the register: added, calibrated with how it was found and left,
   await expect(gauge).toContainText('out of use');
 });
 
+test('a rig found 3 % out: what it touched is weighed, called back, said on the job, and closed with what was done', async ({
+  page,
+}) => {
+  await signIn(page, 'Petra Lundholm');
+  await page.goto(new URL('/setup', page.url()).href);
+  await page.getByRole('button', { name: 'Instruments' }).click();
+  const rig = page.locator('.instrument', { hasText: 'Rig north' });
+  await rig.locator('summary').click();
+  await dayIn(rig, 'Due again', 'In two');
+  await rig.getByLabel('Found off by, %').fill('3');
+  await rig.getByLabel('Left off by, %').fill('0');
+  await rig.getByLabel('Number of its certificate').fill('C 240');
+  await rig.getByRole('button', { name: 'Keep it' }).click();
+  await rig.getByRole('button', { name: 'What its error would change' }).click();
+  await expect(rig.getByRole('status')).toContainText(/Found 3 % off: \d+ jobs were read with it/, {
+    timeout: 30_000,
+  });
+  await expect(rig.getByText(/^To be done again: .*test/i).first()).toBeVisible();
+  expect(await tooSmall(page)).toEqual([]);
+  await nothingSerious(page);
+  await rig.getByRole('button', { name: /^Recall / }).click();
+  const recalls = page.getByRole('region', { name: 'Recalls' });
+  const first = recalls.getByRole('article').first();
+  const job = first.getByRole('link');
+  const [tag, address] = [await job.innerText(), await job.getAttribute('href')];
+  await page.goto(new URL(address ?? '', page.url()).href);
+  await expect(page.getByRole('note').filter({ hasText: 'Recalled: Rig north was found off' })).toBeVisible();
+  await page.goto(new URL('/setup', page.url()).href);
+  await page.getByRole('button', { name: 'Instruments' }).click();
+  await recalls
+    .getByLabel(`What was done about ${tag}`, { exact: true })
+    .fill('tested again on rig south, holds');
+  await recalls
+    .getByRole('article')
+    .filter({ hasText: tag })
+    .first()
+    .getByRole('button', { name: 'Close it' })
+    .click();
+  await recalls.getByRole('button', { name: '1 that are closed' }).click();
+  await expect(recalls.getByText('tested again on rig south, holds')).toBeVisible();
+});
+
 /** Picks a day by the week. */
 async function dayIn(within: Locator, label: string, when: string): Promise<void> {
   await within.getByLabel(label).click();

@@ -20,6 +20,7 @@ import { keepingRoutes } from './routes/keeping';
 import { photoRoutes } from './routes/photos';
 import { sessionRoutes } from './routes/session';
 import { setupRoutes } from './routes/setup';
+import { recallRoutes } from './routes/recalls';
 import { siteRoutes } from './routes/sites';
 import { shopRoutes } from './routes/shop';
 import { stockRoutes } from './routes/stock';
@@ -96,6 +97,7 @@ export function createApp(
   api.use(shopRoutes(config, feed, streams, today));
   api.use(stockRoutes(sequelize, isoNow));
   api.use(setupRoutes(sequelize, now));
+  api.use(recallRoutes(sequelize, printer, now));
   api.use(siteRoutes(sequelize, config, now));
   api.use(keepingRoutes(sequelize, config, now));
   api.use(notFound);

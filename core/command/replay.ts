@@ -70,16 +70,20 @@ const WRITTEN_BY: Readonly<Record<EventKind, CommandKind | undefined>> = {
 
 /**
  * Goes through a log that came from elsewhere and asks of each command, on what stood before it, whether it would have
- * been taken here: who may, what waits, what follows. Answers with what would not; the log itself stays as it is.
+ * been taken here: who may, what waits, what follows. Answers with what would not; the log itself stays as it is. `which`
+ * are asked; the others are taken as they stand.
  */
-export function replay(entries: readonly Entry[]): RefusedEntry[] {
+export function replay(
+  entries: readonly Entry[],
+  which: (entry: Entry) => boolean = () => true,
+): RefusedEntry[] {
   const refused: RefusedEntry[] = [];
   let state = EMPTY_JOB;
   for (let at = 0; at < entries.length;) {
     const first = entries[at];
     if (!first) break;
     const together = entries.slice(at, at + sameCommand(entries, at));
-    const problem = problemOf(state, together);
+    const problem = which(first) ? problemOf(state, together) : undefined;
     if (problem) refused.push({ seq: first.seq, problem });
     for (const entry of together) {
       const next = apply(state, entry);

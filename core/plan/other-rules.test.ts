@@ -9,7 +9,7 @@ describe('a job under other rules', () => {
   it('stands as it is where nothing of them touches it', () => {
     const job = new BenchJob();
     const other = must(underOtherRules(job.log, { ...USUAL_RULES, lapJointFaceTo: thou(3) }));
-    expect(other).toEqual({ calls: [], more: [], fewer: [], other: [] });
+    expect(other).toEqual({ calls: [], more: [], fewer: [], undone: [], other: [] });
     const sooner = must(underOtherRules(job.log, { ...USUAL_RULES, nextDueMonths: 24 }));
     expect(sooner.other).toEqual(['Sign the certificate']);
   });

@@ -1,60 +1,14 @@
-import type { StandingCall } from '../calls';
 import type { SiteRules } from '../inspection';
-import { fold, type Entry } from '../job';
-import { ok, type Result } from '../problem';
-import type { PartRole } from '../valve';
-import { plan, type Plan, type PlannedStep } from './plan';
+import type { Entry } from '../job';
+import type { Result } from '../problem';
+import { compared, type Compared } from './compared';
 
-/** What other rules would make of a job that is open. */
-export interface OtherRules {
-  /** Parts that another call would stand on. */
-  readonly calls: readonly { readonly part: PartRole; readonly is: string; readonly would: string }[];
-  /** Titles of steps that would be on the plan besides, and of those that would not. */
-  readonly more: readonly string[];
-  readonly fewer: readonly string[];
-  /** Titles of open steps that would ask for something else: another limit, another way. */
-  readonly other: readonly string[];
-}
-
-/** Folds a job as if it had been opened under other rules. The job itself keeps those that it was opened under. */
-export function underOtherRules(log: readonly Entry[], rules: SiteRules): Result<OtherRules> {
-  const asIs = planOf(log);
-  if (!asIs.ok) return asIs;
-  const asWould = planOf(
+/** What a job would be had it been opened under other rules. The job itself keeps those that it was opened under. */
+export function underOtherRules(log: readonly Entry[], rules: SiteRules): Result<Compared> {
+  return compared(
+    log,
     log.map((entry) =>
       entry.kind === 'job-opened' ? { ...entry, body: { ...entry.body, site: rules } } : entry,
     ),
   );
-  if (!asWould.ok) return asWould;
-  const [is, would] = [asIs.value, asWould.value];
-  if (!is || !would) return ok({ calls: [], more: [], fewer: [], other: [] });
-  const calls = [...is.calls].flatMap(([part, call]) => {
-    const then = would.calls.get(part) ?? call;
-    return inWords(then) === inWords(call) ? [] : [{ part, is: inWords(call), would: inWords(then) }];
-  });
-  return ok({
-    calls,
-    more: missing(would, is),
-    fewer: missing(is, would),
-    other: is.steps.filter((step) => asksOtherwise(step, would)).map(({ title }) => title),
-  });
-}
-
-const inWords = ({ verdict, method }: StandingCall): string => method ?? verdict;
-
-function planOf(log: readonly Entry[]): Result<Plan | undefined> {
-  const state = fold(log);
-  return state.ok ? plan(state.value) : state;
-}
-
-/** Steps of the one that the other has not. */
-function missing(one: Plan, other: Plan): string[] {
-  const there = new Set(other.steps.map(({ id }) => id));
-  return one.steps.filter(({ id }) => !there.has(id)).map(({ title }) => title);
-}
-
-function asksOtherwise(step: PlannedStep, would: Plan): boolean {
-  const then = would.steps.find(({ id }) => id === step.id);
-  const asked = ({ task, title, why, caution }: PlannedStep) => JSON.stringify([task, title, why, caution]);
-  return then !== undefined && step.status !== 'done' && asked(step) !== asked(then);
 }

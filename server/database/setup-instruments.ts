@@ -12,6 +12,7 @@ import { Op, type Transaction } from 'sequelize';
 import { z } from 'zod';
 import { isSimulated } from '../instruments/registry';
 import { Refusal } from '../refusal';
+import { lastTwo } from './calibrations';
 import { toRaw } from './job-log';
 import { EventRow, InstrumentRow, JobRow } from './models';
 import { noteChange, type Moment } from './setup-changes';
@@ -131,14 +132,7 @@ const MOST = 200;
 
 /** What an instrument read since it was last known to be good: since the calibration before the last one. */
 export async function readSinceGood(id: string, units: UnitSystem): Promise<InstrumentReadings> {
-  const [, before] = await CalibrationRow.findAll({
-    where: { instrumentId: id },
-    order: [
-      ['day', 'DESC'],
-      ['id', 'DESC'],
-    ],
-    limit: 2,
-  });
+  const [, before] = await lastTwo(id);
   const since = before?.day ?? null;
   const rows = await EventRow.findAll({
     where: { instrumentId: id, ...(since === null ? {} : { at: { [Op.gte]: since } }) },

@@ -6,7 +6,7 @@ import {
   type InferCreationAttributes,
   type Sequelize,
 } from 'sequelize';
-import { json, maybe, moment, text, uuid } from './columns';
+import { count, json, maybe, moment, text, uuid } from './columns';
 
 /** Something that was set up: who changed what, from what to what. */
 export class SetupChangeRow extends Model<
@@ -49,6 +49,21 @@ export class BackupRow extends Model<InferAttributes<BackupRow>, InferCreationAt
   declare failed: string | null;
 }
 
+/** A job that is called back: an instrument that it was read with was found off. */
+export class RecallRow extends Model<InferAttributes<RecallRow>, InferCreationAttributes<RecallRow>> {
+  declare id: CreationOptional<number>;
+  declare instrumentId: string;
+  declare calibrationId: number;
+  declare jobId: string;
+  /** Lines of what would stand otherwise, as JSON. */
+  declare why: string;
+  declare openedAt: Date;
+  declare openedBy: string;
+  declare closedAt: Date | null;
+  declare closedBy: string | null;
+  declare closedWhy: string | null;
+}
+
 /** One thing that the shop has decided of itself, by its name. */
 export class SettingRow extends Model<InferAttributes<SettingRow>, InferCreationAttributes<SettingRow>> {
   declare name: string;
@@ -82,6 +97,21 @@ export function defineSetupModels(sequelize: Sequelize): void {
       at: moment(),
     },
     { sequelize, tableName: 'calibrations' },
+  );
+  RecallRow.init(
+    {
+      id: { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true },
+      instrumentId: uuid(),
+      calibrationId: count(),
+      jobId: uuid(),
+      why: json(),
+      openedAt: moment(),
+      openedBy: json(),
+      closedAt: { type: DataTypes.DATE(3), allowNull: true },
+      closedBy: { type: DataTypes.TEXT, allowNull: true },
+      closedWhy: maybe(400),
+    },
+    { sequelize, tableName: 'recalls' },
   );
   SettingRow.init(
     { name: { ...text(40), primaryKey: true }, value: text(200) },

@@ -76,9 +76,12 @@ export async function effectsOf(customer: string, rules: SiteRules): Promise<Sit
   const rows = (await openJobsOf(customer)).slice(0, MOST_LOOKED_AT);
   const jobs: SiteEffects['jobs'] = [];
   for (const { id, tag } of rows) {
-    const { calls, more, fewer, other } = must(underOtherRules(await loadLog(id, 0), rules));
-    if (calls.length + more.length + fewer.length + other.length === 0) continue;
-    jobs.push({ job: id, tag, calls: [...calls], more: [...more], fewer: [...fewer], other: [...other] });
+    const { calls, more, fewer, undone, other } = must(underOtherRules(await loadLog(id, 0), rules));
+    if (calls.length + more.length + fewer.length + undone.length + other.length === 0) continue;
+    jobs.push({
+      ...{ job: id, tag, calls: [...calls] },
+      ...{ more: [...more], fewer: [...fewer], undone: [...undone], other: [...other] },
+    });
   }
   return { jobs, looked: rows.length };
 }

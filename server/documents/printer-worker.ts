@@ -1,4 +1,4 @@
-import { replay } from '@dusk-wren/core/command';
+import { readOtherwise, replay } from '@dusk-wren/core/command';
 import { fold, readLog, type Entry } from '@dusk-wren/core/job';
 import { must } from '@dusk-wren/core/problem';
 import { Refusal } from '../refusal';
@@ -18,6 +18,7 @@ const PRINTS: Readonly<Record<Paper, (paper: JobPaper) => Promise<Buffer>>> = {
 export default async function work(errand: Errand): Promise<Answer> {
   const log: Entry[] = must(readLog(errand.log));
   if (errand.kind === 'replay') return { kind: 'replayed', refused: replay(log) };
+  if (errand.kind === 'weigh') return { kind: 'weighed', otherwise: must(readOtherwise(log, errand.doubt)) };
   const { paper, units, address, shop, code } = errand;
   try {
     const pdf = await PRINTS[paper]({

@@ -1,6 +1,7 @@
 import type { UnitSystem } from '@dusk-wren/core/quantity';
 import type { JobId } from '@dusk-wren/core/job';
 import type { AnyProblem } from '@dusk-wren/contract';
+import type { InDoubt, ReadOtherwise } from '@dusk-wren/core/command';
 import { Piscina } from 'piscina';
 import { Refusal } from '../refusal';
 import { codesOf, writtenCode } from './paper-code';
@@ -18,7 +19,7 @@ interface Asked {
   readonly site: string;
 }
 
-/** What the worker is asked: a paper of a job, or what of a log from elsewhere would have been refused here. */
+/** What the worker is asked: a paper of a job, what of a log from elsewhere would have been refused here, or what other readings would make of one. */
 export type Errand =
   | {
       readonly kind: 'print';
@@ -30,11 +31,13 @@ export type Errand =
       readonly code?: string;
       readonly shop: string;
     }
-  | { readonly kind: 'replay'; readonly log: readonly unknown[] };
+  | { readonly kind: 'replay'; readonly log: readonly unknown[] }
+  | { readonly kind: 'weigh'; readonly log: readonly unknown[]; readonly doubt: InDoubt };
 
 export type Answer =
   | { readonly kind: 'printed'; readonly pdf: Uint8Array }
   | { readonly kind: 'replayed'; readonly refused: readonly { seq: number; problem: AnyProblem }[] }
+  | { readonly kind: 'weighed'; readonly otherwise: ReadOtherwise }
   | { readonly kind: 'refused'; readonly problem: AnyProblem };
 
 const MOST_WAITING = 60;
@@ -86,6 +89,12 @@ export class Printer {
   async replay(log: readonly unknown[]): Promise<readonly { seq: number; problem: AnyProblem }[]> {
     const answer = await this.ask({ kind: 'replay', log });
     return answer.kind === 'replayed' ? answer.refused : [];
+  }
+
+  /** What would stand otherwise on a job where an instrument was so far off; nothing where its log cannot be read so. */
+  async weigh(log: readonly unknown[], doubt: InDoubt): Promise<ReadOtherwise | undefined> {
+    const answer = await this.ask({ kind: 'weigh', log, doubt });
+    return answer.kind === 'weighed' ? answer.otherwise : undefined;
   }
 
   async close(): Promise<void> {

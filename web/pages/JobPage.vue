@@ -17,6 +17,7 @@ import SyncSign from '../bench/SyncSign.vue';
 import { useKeys } from '../keys/keys';
 import { useFolding } from '../parts/folding';
 import ImportedSign from '../parts/ImportedSign.vue';
+import RecalledSign from '../parts/RecalledSign.vue';
 import NamePlate from '../parts/NamePlate.vue';
 import ViewTabs from '../parts/ViewTabs.vue';
 import TravelScale from '../parts/TravelScale.vue';
@@ -113,6 +114,7 @@ useKeys([
       />
       <SyncSign />
       <ImportedSign :state="job.state" />
+      <RecalledSign :job="props.id" />
     </div>
     <h1 class="visually-hidden">Job {{ job.planned.valve.tag }}</h1>
     <section class="left row-flat" aria-label="The valve">

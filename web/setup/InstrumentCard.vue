@@ -7,6 +7,7 @@ import BenchButton from '../parts/BenchButton.vue';
 import DayField from '../parts/DayField.vue';
 import { isoDay, sayDay, sayMoment } from '../parts/dates';
 import { faultOf } from '../stores/fault';
+import InstrumentTrace from './InstrumentTrace.vue';
 import type { Calibrated, InstrumentChange } from './setup-instruments';
 
 /** An instrument: what it is, how long it is good, how it was found and left, and what it read since it was last good. */
@@ -103,6 +104,7 @@ const off = (percent: number) => `${formatNumber(percent, 2)} %`;
           instrument.retired ? 'In use again' : 'Out of use'
         }}</BenchButton>
       </div>
+      <InstrumentTrace v-if="instrument.calibrations.length > 0" :id="instrument.id" />
       <p v-if="wrong" class="problem" role="alert">{{ wrong }}</p>
       <section v-if="since" aria-label="What it read">
         <h3>

@@ -4,6 +4,7 @@ import { computed, ref } from 'vue';
 import BenchButton from '../parts/BenchButton.vue';
 import DayField from '../parts/DayField.vue';
 import InstrumentCard from './InstrumentCard.vue';
+import RecallsSetup from './RecallsSetup.vue';
 import { useSetupInstruments } from './setup-instruments';
 
 /** The register of instruments: the next that is due stands first. */
@@ -81,6 +82,7 @@ async function keep(): Promise<void> {
       </div>
     </form>
     <p v-if="wrong" class="problem" role="alert">{{ wrong }}</p>
+    <RecallsSetup />
     <InstrumentCard
       v-for="instrument in instruments"
       :key="instrument.id"

@@ -11,9 +11,9 @@ import {
 } from '@dusk-wren/core/inspection';
 import { computed, ref, watch } from 'vue';
 import BenchButton from '../parts/BenchButton.vue';
+import OtherwiseList from './OtherwiseList.vue';
 import RuleInput from './RuleInput.vue';
 import type { AskedRules } from './setup-sites';
-import SiteEffectsList from './SiteEffectsList.vue';
 
 /** A customer, the rules of its site, and what a change of them would do to its open jobs. */
 const props = defineProps<{
@@ -101,7 +101,14 @@ async function look(): Promise<void> {
         >
         <BenchButton v-if="asked" @press="begin(site.rules)">Leave them</BenchButton>
       </div>
-      <SiteEffectsList v-if="found" :effects="found" />
+      <OtherwiseList v-if="found" :jobs="found.jobs">
+        <p>
+          <b
+            >{{ found.jobs.length }} of {{ found.looked }} open jobs would stand otherwise. Each keeps the
+            rules that it was opened under.</b
+          >
+        </p>
+      </OtherwiseList>
     </form>
   </details>
 </template>

@@ -1,13 +1,25 @@
 <script setup lang="ts">
-import type { SiteEffects } from '@dusk-wren/contract';
 import { capital } from '@dusk-wren/core/quantity';
 import { computed } from 'vue';
 
-/** What other rules would make of the open jobs: they keep those that they were opened under. */
-const props = defineProps<{ effects: SiteEffects }>();
-type Job = SiteEffects['jobs'][number];
-const lines = ({ calls, more, fewer, other }: Job): string[] => [
+/** A job with what would stand otherwise on it. */
+interface Job {
+  readonly job: string;
+  readonly tag: string;
+  readonly calls: readonly { readonly part: string; readonly is: string; readonly would: string }[];
+  readonly more: readonly string[];
+  readonly fewer: readonly string[];
+  readonly undone: readonly string[];
+  readonly other?: readonly string[];
+  readonly refused?: readonly string[];
+}
+
+/** Jobs that would stand otherwise, those alike together, and how. */
+const props = defineProps<{ jobs: readonly Job[] }>();
+const lines = ({ calls, undone, refused = [], more, fewer, other = [] }: Job): string[] => [
   ...calls.map(({ part, is, would }) => `${part}: ${would} instead of ${is}`),
+  ...(undone.length > 0 ? [`to be done again: ${undone.join(', ')}`] : []),
+  ...refused,
   ...more.map((title) => `besides: ${title}`),
   ...fewer.map((title) => `not: ${title}`),
   ...other.map((title) => `otherwise: ${title}`),
@@ -15,7 +27,7 @@ const lines = ({ calls, more, fewer, other }: Job): string[] => [
 /** Jobs that would stand otherwise in the same way stand together. */
 const alike = computed(() => {
   const groups = new Map<string, { jobs: Job[]; lines: string[] }>();
-  for (const job of props.effects.jobs) {
+  for (const job of props.jobs) {
     const key = lines(job).join('\n');
     const group = groups.get(key) ?? { jobs: [], lines: lines(job) };
     group.jobs.push(job);
@@ -27,12 +39,7 @@ const alike = computed(() => {
 
 <template>
   <section class="effects" aria-label="What it would change">
-    <p>
-      <b
-        >{{ effects.jobs.length }} of {{ effects.looked }} open jobs would stand otherwise. Each keeps the
-        rules that it was opened under.</b
-      >
-    </p>
+    <slot />
     <div v-for="group in alike" :key="group.key" class="alike">
       <ul class="label">
         <li v-for="line in group.lines" :key="line">{{ capital(line) }}</li>
