@@ -52,8 +52,8 @@ export const ownPinRequest = z.strictObject({
 const calibration = {
   day: z.iso.date(),
   due: z.iso.date(),
-  foundOffPercent: z.number().min(-100).max(100),
-  leftOffPercent: z.number().min(-100).max(100),
+  foundOffPercent: z.number().min(-90).max(100),
+  leftOffPercent: z.number().min(-90).max(100),
   certificate: words(60),
 };
 export const calibrationRequest = z.strictObject(calibration).refine(({ day, due }) => due > day, {

@@ -32,9 +32,8 @@ export interface ReadOtherwise extends Pick<Compared, 'calls' | 'more' | 'fewer'
 }
 
 /**
- * Weighs the readings of an instrument that was found off: each
- * is taken for what was really there, and the job is judged again. Readings that are not a share of full scale alone, such
- * as temperatures on a scale with an offset, are left as they were.
+ * Weighs the readings of an instrument that was found off: each is taken for what was really there, and the job is judged
+ * again. Temperatures, whose scales have an offset, are left as they were. Refused where no such reading can have been.
  */
 export function readOtherwise(
   log: readonly Entry[],

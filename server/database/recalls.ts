@@ -1,5 +1,4 @@
-import type { InstrumentTrace, RecallView } from '@dusk-wren/contract';
-import { recallView } from '@dusk-wren/contract';
+import { recallView, type InstrumentTrace, type RecallView } from '@dusk-wren/contract';
 import { wordProblem } from '@dusk-wren/contract/wording';
 import type { ReadOtherwise } from '@dusk-wren/core/command';
 import { instrumentId, personStamp } from '@dusk-wren/core/job';

@@ -18,7 +18,12 @@ const PRINTS: Readonly<Record<Paper, (paper: JobPaper) => Promise<Buffer>>> = {
 export default async function work(errand: Errand): Promise<Answer> {
   const log: Entry[] = must(readLog(errand.log));
   if (errand.kind === 'replay') return { kind: 'replayed', refused: replay(log) };
-  if (errand.kind === 'weigh') return { kind: 'weighed', otherwise: must(readOtherwise(log, errand.doubt)) };
+  if (errand.kind === 'weigh') {
+    const weighed = readOtherwise(log, errand.doubt);
+    return weighed.ok
+      ? { kind: 'weighed', otherwise: weighed.value }
+      : { kind: 'refused', problem: weighed.problem };
+  }
   const { paper, units, address, shop, code } = errand;
   try {
     const pdf = await PRINTS[paper]({
