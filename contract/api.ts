@@ -31,8 +31,8 @@ export const sessionView = z.object({
   csrf: z.string(),
   /** Whose shop this is, as its pages and papers say. */
   shop: z.string(),
-  /** The units that somebody begins with here. */
-  units: z.enum(['US', 'SI']),
+  /** The units that somebody begins with here; a server from before an update says none. */
+  units: z.enum(['US', 'SI']).default('US'),
 });
 export type SessionView = z.output<typeof sessionView>;
 

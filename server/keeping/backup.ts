@@ -9,6 +9,7 @@ import type { Config } from '../config';
 import { onlyOne } from '../database/lock';
 import { MIGRATIONS, tablesBehind } from '../database/migrate';
 import { BackupRow } from '../database/setup-models';
+import { settingsOf } from '../database/shop-settings';
 import { backupName, prune } from './backup-files';
 import { WithSum } from './checked-text';
 import { KeepingFault } from './fault';
@@ -56,7 +57,7 @@ async function write(sequelize: Sequelize, where: Where, beganAt: Date): Promise
   const unfinished = join(folder, `${file}.unfinished`);
   const sum = new WithSum({
     format: 1,
-    shop: where.SHOP_NAME,
+    shop: (await settingsOf(where)).name,
     at: beganAt.toISOString(),
     tables: MIGRATIONS.at(-1)?.name ?? '',
   });
