@@ -263,6 +263,7 @@ describe('health', () => {
       database: 'reachable',
       pendingMigrations: [],
       migrationsOfANewerServer: [],
+      lastBackup: null,
     });
   });
 });
