@@ -29,7 +29,7 @@ export function keepingRoutes(sequelize: Sequelize, config: Config, now: () => D
 
   router.post('/setup/backups', onlyLead, async (_request, response) => {
     if (folder === undefined)
-      throw new Refusal({ code: 'backup.failed', why: 'this server has no folder for them (BACKUP_DIR)' });
+      throw new Refusal({ code: 'not-found', what: 'folder for back-ups on this server (BACKUP_DIR)' });
     const kept = await backUp(sequelize, { ...config, folder }, now).catch((error: unknown) => {
       if (error instanceof KeepingFault) throw new Refusal({ code: 'backup.failed', why: error.message });
       throw error;
