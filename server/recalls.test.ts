@@ -56,7 +56,7 @@ describe('an instrument that was found off', () => {
     const { recalls } = (await ada.get(`/api/jobs/${job}/recalls`)).body;
     expect(recalls).toHaveLength(1);
     expect(recalls[0]).toMatchObject({ instrument: 'Dial 1', openedBy: 'lea', closed: null });
-    expect(recalls[0].why[0]).toMatch(/^stem: fit instead of/);
+    expect(recalls[0].why[0]).toMatch(/^Stem: fit instead of/);
   });
   it('is closed by a lead who says what was done, and stays as it was first said', async () => {
     const [{ id }] = (await lea.get('/api/setup/recalls')).body.recalls as [{ id: number }];

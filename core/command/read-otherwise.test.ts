@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { readLog, type Entry, type InstrumentId, type InstrumentKind } from '../job';
+import { wordCompared } from '../plan';
 import { must } from '../problem';
 import { BenchJob, DIAL, GAUGE } from '../testing/bench';
 import { bendReadings } from '../testing/bend';
@@ -35,6 +36,7 @@ describe('readings of an instrument that was found off', () => {
     expect(job.plan().calls.get('stem')?.verdict).not.toBe('fit');
     const off = must(readOtherwise(job.log, doubt(DIAL, 0.03)));
     expect(off.calls).toMatchObject([{ part: 'stem', would: 'fit' }]);
+    expect(wordCompared({ ...off, refused: [] })[0]).toMatch(/^Stem: fit instead of /);
     expect(must(readOtherwise(job.log, doubt(DIAL, 0.001))).calls).toEqual([]);
     const before = { ...doubt(DIAL, 0.03), until: '2026-06-30' };
     expect(must(readOtherwise(job.log, before)).calls).toEqual([]);

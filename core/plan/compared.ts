@@ -1,6 +1,7 @@
 import type { StandingCall } from '../calls';
 import { fold, type Entry } from '../job';
 import { ok, type Result } from '../problem';
+import { capital } from '../quantity';
 import type { PartRole } from '../valve';
 import { plan, type Plan, type PlannedStep } from './plan';
 
@@ -15,6 +16,29 @@ export interface Compared {
   readonly undone: readonly string[];
   /** Titles of open steps that would ask for something else: another limit, another way. */
   readonly other: readonly string[];
+}
+
+/** A difference as it is read: from a plan, or as it came over the wire. */
+interface Told {
+  readonly calls: readonly { readonly part: string; readonly is: string; readonly would: string }[];
+  readonly more: readonly string[];
+  readonly fewer: readonly string[];
+  readonly undone: readonly string[];
+  readonly other?: readonly string[];
+  /** Readings that would not have been taken, each in its words. */
+  readonly refused?: readonly string[];
+}
+
+/** What would stand otherwise, a line each, the gravest first. */
+export function wordCompared({ calls, undone, refused = [], more, fewer, other = [] }: Told): string[] {
+  return [
+    ...calls.map(({ part, is, would }) => `${part}: ${would} instead of ${is}`),
+    ...(undone.length > 0 ? [`to be done again: ${undone.join(', ')}`] : []),
+    ...refused,
+    ...more.map((title) => `besides: ${title}`),
+    ...fewer.map((title) => `not: ${title}`),
+    ...other.map((title) => `otherwise: ${title}`),
+  ].map(capital);
 }
 
 /** Folds a log and another version of it, and says where the plans differ. */

@@ -4,7 +4,7 @@ export { ordered, type Placed } from './order';
 export { cures, leftUnlooked, scopeAdvice, smallestFor, type ScopeAdvice } from './scope-advice';
 export { broughtBack } from './brought-back';
 export { placeAdvice, type PlaceAdvice } from './place-advice';
-export { compared, type Compared } from './compared';
+export { compared, wordCompared, type Compared } from './compared';
 export { underOtherRules } from './other-rules';
 export { blockedSchema, wordBlocked, type Blocked } from './blocked';
 export { summarise, type JobSummary } from './summary';

@@ -2,6 +2,7 @@ import { recallView, type InstrumentTrace, type RecallView } from '@dusk-wren/co
 import { wordProblem } from '@dusk-wren/contract/wording';
 import type { ReadOtherwise } from '@dusk-wren/core/command';
 import { instrumentId, personStamp } from '@dusk-wren/core/job';
+import { wordCompared } from '@dusk-wren/core/plan';
 import { formatNumber } from '@dusk-wren/core/quantity';
 import { Op, type WhereOptions } from 'sequelize';
 import { z } from 'zod';
@@ -76,7 +77,7 @@ export async function recallTraced(
     if (!row || open.length === 0) return;
     await RecallRow.bulkCreate(
       open.map((each) => ({
-        ...{ instrumentId: id, calibrationId, jobId: each.job, why: JSON.stringify(wordsOf(each)) },
+        ...{ instrumentId: id, calibrationId, jobId: each.job, why: JSON.stringify(wordCompared(each)) },
         ...{ openedAt: now, openedBy: JSON.stringify(by) },
         ...{ closedAt: null, closedBy: null, closedWhy: null },
       })),
@@ -89,15 +90,6 @@ export async function recallTraced(
   });
   return { ...found, jobs: found.jobs.map((each) => ({ ...each, isRecalled: true })) };
 }
-
-/** What would stand otherwise, a line each. */
-const wordsOf = ({ calls, more, fewer, undone, refused }: InstrumentTrace['jobs'][number]): string[] => [
-  ...calls.map(({ part, is, would }) => `${part}: ${would} instead of ${is}`),
-  ...(undone.length > 0 ? [`to be done again: ${undone.join(', ')}`] : []),
-  ...refused,
-  ...more.map((title) => `besides: ${title}`),
-  ...fewer.map((title) => `not: ${title}`),
-];
 
 const SHOWN = 100;
 

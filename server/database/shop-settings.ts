@@ -38,8 +38,12 @@ export async function begunOf({
   };
 }
 
-export async function endRound(): Promise<void> {
-  await SettingRow.upsert({ name: ROUND, value: 'over' });
+export async function endRound({ sequelize, by, now }: Moment): Promise<void> {
+  await oneAtATime(sequelize, async (transaction) => {
+    await SettingRow.upsert({ name: ROUND, value: 'over' }, { transaction });
+    const what = 'what a new shop wants: the rest is left for later';
+    await noteChange({ by, at: now, subject: 'shop', what }, transaction);
+  });
 }
 
 export async function changeSettings(

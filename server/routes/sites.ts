@@ -26,8 +26,8 @@ export function siteRoutes(sequelize: Sequelize, config: Config, now: () => Date
     response.json(await begunOf(config));
   });
 
-  router.post('/setup/begun', async (_request, response) => {
-    await endRound();
+  router.post('/setup/begun', async (request, response) => {
+    await endRound(moment(request));
     response.json(await begunOf(config));
   });
 

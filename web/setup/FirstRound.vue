@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { SHOP_WANTS, shopBegun } from '@dusk-wren/contract';
 import { useQuery } from '@pinia/colada';
-import { computed, watch } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { call } from '../api/client';
 import BenchButton from '../parts/BenchButton.vue';
+import { faultOf } from '../stores/fault';
 
 type Want = (typeof SHOP_WANTS)[number];
 
@@ -28,9 +29,14 @@ watch(
 );
 const missing = computed(() => SHOP_WANTS.filter((want) => !data.value?.has.includes(want)));
 const isShown = computed(() => data.value !== undefined && !data.value.isOver && missing.value.length > 0);
+const wrong = ref('');
 async function leave(): Promise<void> {
-  await call('/setup/begun', shopBegun, { method: 'POST', body: {} });
-  await refetch();
+  try {
+    await call('/setup/begun', shopBegun, { method: 'POST', body: {} });
+    await refetch();
+  } catch (error) {
+    wrong.value = faultOf(error);
+  }
 }
 </script>
 
@@ -46,6 +52,7 @@ async function leave(): Promise<void> {
         <span v-if="missing.includes(want)" class="muted">{{ WORDS[want][1] }}</span>
       </li>
     </ol>
+    <p v-if="wrong" class="problem" role="alert">{{ wrong }}</p>
     <div class="acts">
       <router-link class="way" to="/jobs/new">Receive a valve</router-link>
       <BenchButton @press="leave">Leave the rest for later</BenchButton>

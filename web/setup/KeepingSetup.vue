@@ -34,7 +34,7 @@ const said = ({ file, bytes, failed }: SetupBackup) =>
       {{ view.isSealed ? 'sealed with a passphrase' : 'not sealed: whoever has the file reads everything' }}.
       Take one to another building now and then.
     </p>
-    <ol>
+    <ol class="happened">
       <li
         v-for="backup in view.backups"
         :key="backup.beganAt"
@@ -51,8 +51,7 @@ const said = ({ file, bytes, failed }: SetupBackup) =>
 </template>
 
 <style scoped>
-.keeping,
-ol {
+.keeping {
   display: grid;
   gap: 8px;
 }
@@ -62,19 +61,6 @@ ol {
   gap: 10px 18px;
   align-items: center;
   justify-content: space-between;
-}
-ol {
-  padding: 0;
-  margin: 0;
-  list-style: none;
-}
-li {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 14px;
-  align-items: baseline;
-  padding: 10px 14px;
-  overflow-wrap: anywhere;
 }
 .bad {
   color: var(--renew);

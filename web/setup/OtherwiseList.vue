@@ -1,35 +1,19 @@
 <script setup lang="ts">
-import { capital } from '@dusk-wren/core/quantity';
+import { wordCompared } from '@dusk-wren/core/plan';
 import { computed } from 'vue';
 
 /** A job with what would stand otherwise on it. */
-interface Job {
-  readonly job: string;
-  readonly tag: string;
-  readonly calls: readonly { readonly part: string; readonly is: string; readonly would: string }[];
-  readonly more: readonly string[];
-  readonly fewer: readonly string[];
-  readonly undone: readonly string[];
-  readonly other?: readonly string[];
-  readonly refused?: readonly string[];
-}
+type Job = { readonly job: string; readonly tag: string } & Parameters<typeof wordCompared>[0];
 
 /** Jobs that would stand otherwise, those alike together, and how. */
 const props = defineProps<{ jobs: readonly Job[] }>();
-const lines = ({ calls, undone, refused = [], more, fewer, other = [] }: Job): string[] => [
-  ...calls.map(({ part, is, would }) => `${part}: ${would} instead of ${is}`),
-  ...(undone.length > 0 ? [`to be done again: ${undone.join(', ')}`] : []),
-  ...refused,
-  ...more.map((title) => `besides: ${title}`),
-  ...fewer.map((title) => `not: ${title}`),
-  ...other.map((title) => `otherwise: ${title}`),
-];
 /** Jobs that would stand otherwise in the same way stand together. */
 const alike = computed(() => {
   const groups = new Map<string, { jobs: Job[]; lines: string[] }>();
   for (const job of props.jobs) {
-    const key = lines(job).join('\n');
-    const group = groups.get(key) ?? { jobs: [], lines: lines(job) };
+    const lines = wordCompared(job);
+    const key = lines.join('\n');
+    const group = groups.get(key) ?? { jobs: [], lines };
     group.jobs.push(job);
     groups.set(key, group);
   }
@@ -42,7 +26,7 @@ const alike = computed(() => {
     <slot />
     <div v-for="group in alike" :key="group.key" class="alike">
       <ul class="label">
-        <li v-for="line in group.lines" :key="line">{{ capital(line) }}</li>
+        <li v-for="line in group.lines" :key="line">{{ line }}</li>
       </ul>
       <p class="jobs">
         <router-link v-for="job in group.jobs" :key="job.job" class="way" :to="`/jobs/${job.job}`">{{

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { recallsView } from '@dusk-wren/contract';
-import { capital } from '@dusk-wren/core/quantity';
 import { useQuery } from '@pinia/colada';
 import { computed, ref } from 'vue';
 import { call } from '../api/client';
@@ -45,7 +44,7 @@ async function close(id: number): Promise<void> {
         >
       </p>
       <ul class="label">
-        <li v-for="line in each.why" :key="line">{{ capital(line) }}</li>
+        <li v-for="line in each.why" :key="line">{{ line }}</li>
       </ul>
       <p v-if="each.closed" class="label">
         Closed by {{ each.closed.by }}, {{ sayMoment(each.closed.at) }}: <b>{{ each.closed.why }}</b>

@@ -39,7 +39,7 @@ const last = computed(() => changes.value.at(-1)?.id);
     </div>
     <p v-if="wrong" class="problem" role="alert">{{ wrong }}</p>
     <p v-else-if="changes.length === 0" class="muted">Nothing that matches was changed.</p>
-    <ol>
+    <ol class="happened">
       <li v-for="{ id, at, by, what } in changes" :key="id" class="row-flat">
         <b>{{ what }}</b> <span class="label muted">{{ by }}, {{ sayMoment(at) }}</span>
       </li>
@@ -50,8 +50,7 @@ const last = computed(() => changes.value.at(-1)?.id);
 
 <style scoped>
 .changes,
-.find,
-ol {
+.find {
   display: grid;
   gap: 8px;
 }
@@ -60,17 +59,5 @@ ol {
   gap: 16px;
   align-items: center;
   justify-content: start;
-}
-ol {
-  padding: 0;
-  margin: 0;
-  list-style: none;
-}
-li {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 14px;
-  align-items: baseline;
-  padding: 10px 14px;
 }
 </style>
