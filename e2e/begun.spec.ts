@@ -50,7 +50,9 @@ test('an empty shop: its first lead by the printed code, then all that it wants 
   expect(await tooSmall(page)).toEqual([]);
   await nothingSerious(page);
 
-  await test.step('the shop is named, with its units', async () => {
+  await test.step('the shop is named, with its units, which go on for who has turned the look alone', async () => {
+    await page.getByRole('button', { name: 'Daylight' }).click();
+    await expect(page.locator('html[data-theme="daylight"]')).toBeAttached();
     await round.getByRole('button', { name: 'Name the shop' }).click();
     await page.getByLabel('Name of the shop').fill('Tanner’s Row valve shop');
     await page.locator('.v-field', { hasText: 'Units that people begin with' }).click();

@@ -46,7 +46,7 @@ export const RULE_FIELDS: readonly { readonly about: string; readonly fields: re
     fields: [
       length('grindInTo', 'Damage ground in, up to'),
       length('refaceTo', 'Refaced, up to; deeper to the lathe'),
-      length('latheTo', 'Machined where nobody knows the stock, up to'),
+      length('latheTo', 'Stock unknown: machined, up to'),
       length('lapJointFaceTo', 'Joint face lapped, up to'),
       length('turnJointFaceTo', 'Joint face turned, up to'),
       length('widestBlueLine', 'Line of blue no wider than'),

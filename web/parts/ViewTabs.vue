@@ -4,6 +4,13 @@ import { withArrows } from '../keys/arrows';
 /** Views of one page, side by side; the one shown is underlined in lamp. */
 defineProps<{ views: readonly (readonly [name: T, label: string])[] }>();
 const view = defineModel<T>({ required: true });
+
+/** The one that is shown is seen whole, where they do not all fit. */
+function show(name: T, { currentTarget }: MouseEvent): void {
+  view.value = name;
+  if (currentTarget instanceof HTMLElement)
+    currentTarget.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+}
 </script>
 
 <template>
@@ -15,7 +22,7 @@ const view = defineModel<T>({ required: true });
         type="button"
         :aria-pressed="view === name"
         :tabindex="view === name ? 0 : -1"
-        @click="view = name"
+        @click="show(name, $event)"
       >
         {{ label }}
       </button>

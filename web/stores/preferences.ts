@@ -15,19 +15,24 @@ import { computed } from 'vue';
 import { useSession } from './session';
 
 type Look = 'dusk' | 'daylight';
-type Kept = Record<string, { units: UnitSystem; look: Look }>;
+/** Only what somebody has turned themselves: in the rest they go with the shop. */
+interface Own {
+  readonly units?: UnitSystem;
+  readonly look?: Look;
+}
+type Kept = Record<string, Own>;
 
 /** Units and theme, per person on this screen. */
 export const usePreferences = defineStore('preferences', () => {
   const kept = useLocalStorage<Kept>('dusk-wren.preferences', {});
   const session = useSession();
   const who = computed(() => session.person?.id ?? 'nobody');
-  const mine = computed((): Kept[string] => kept.value[who.value] ?? { units: session.units, look: 'dusk' });
-  const units = computed(() => mine.value.units);
-  const look = computed(() => mine.value.look);
+  const own = computed((): Own => kept.value[who.value] ?? {});
+  const units = computed((): UnitSystem => own.value.units ?? session.units);
+  const look = computed((): Look => own.value.look ?? 'dusk');
 
-  function keep(change: Partial<Kept[string]>): void {
-    kept.value = { ...kept.value, [who.value]: { ...mine.value, ...change } };
+  function keep(change: Own): void {
+    kept.value = { ...kept.value, [who.value]: { ...own.value, ...change } };
   }
   const switchUnits = () => keep({ units: units.value === 'US' ? 'SI' : 'US' });
   const switchLook = () => keep({ look: look.value === 'dusk' ? 'daylight' : 'dusk' });
