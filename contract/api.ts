@@ -23,7 +23,15 @@ import { z } from 'zod';
 export const personView = z.object({ id: personId, name: z.string(), role: z.enum(ROLES) });
 export type PersonView = z.output<typeof personView>;
 
-export const signInRequest = z.strictObject({ personId, pin: z.string().min(4).max(64) });
+export const signInRequest = z.strictObject({
+  personId,
+  pin: z.string().min(4).max(64),
+  /** The code of an authenticator, where the shop asks for one. */
+  second: z
+    .string()
+    .regex(/^\d{6}$/, 'six digits')
+    .exactOptional(),
+});
 
 /** Who is signed in; the token goes back with every write, and so does the person's id (`x-person`). */
 export const sessionView = z.object({
@@ -33,10 +41,18 @@ export const sessionView = z.object({
   shop: z.string(),
   /** The units that somebody begins with here; a server from before an update says none. */
   units: z.enum(['US', 'SI']).default('US'),
+  /** Minutes after which a screen that nobody touches locks itself; never where it is nothing. */
+  lockMinutes: z.number().default(0),
+  /** What seals on this device what is kept for who is here: 32 bytes in base64. */
+  deviceKey: z.string().nullable().default(null),
 });
 export type SessionView = z.output<typeof sessionView>;
 
 export const peopleView = z.object({ people: z.array(personView) });
+
+/** A badge that was scanned at a shared screen: whose it is, whose PIN is asked then. */
+export const badgeRequest = z.strictObject({ code: z.string().trim().min(4).max(60) });
+export const badgeView = z.object({ personId: z.uuid() });
 
 /** The first lead of a shop with nobody in it, by the code that its server printed. */
 export const firstLeadRequest = z.strictObject({
@@ -288,5 +304,10 @@ export const jobExport = z.strictObject({
     .array(z.looseObject({ seq: z.int().positive(), kind: z.string() }))
     .min(1)
     .max(20_000),
+});
+/** A job that came in out of a file, and its photographs. */
+export const jobBroughtIn = z.object({
+  id: jobId,
+  photos: z.object({ taken: z.int(), /** Pinned in the log, and not in the file. */ missing: z.int() }),
 });
 export type JobExport = z.output<typeof jobExport>;

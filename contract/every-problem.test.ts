@@ -170,7 +170,24 @@ const SAMPLES: { [C in AnyProblemCode]: [Extract<AnyProblem, { code: C }>, RegEx
   ],
   'import.valve': [{ code: 'import.valve', tag: 'V-1' }, /on file here under V-1/],
   'import.moment': [{ code: 'import.moment', seq: 3, at: '9999' }, /^Entry 3 is of 9999/],
+  'badge.taken': [{ code: 'badge.taken', name: 'Ada' }, /^That badge is Ada’s/],
+  'second.needed': [{ code: 'second.needed' }, /code of your authenticator/],
+  'second.wrong': [{ code: 'second.wrong' }, /used before/],
+  'second.own-screen': [{ code: 'second.own-screen', name: 'Ivo' }, /Ivo signs in, here or elsewhere/],
+  'second.to-set-up': [
+    { code: 'second.to-set-up', secret: 'GEZDGNBV', address: 'otpauth://totp/x' },
+    /scan this with one on your phone/,
+  ],
+  'badge.unknown': [{ code: 'badge.unknown' }, /^Nobody here has that badge/],
+  'setup.changed': [
+    { code: 'setup.changed', by: 'Lea', what: 'Ada added, as technician' },
+    /^Lea has changed the setup meanwhile \(Ada added/,
+  ],
   'store.changed': [{ code: 'store.changed', by: 'Lea', at: '2026-11-25' }, /^Lea has brought in another/],
+  'database.unwritable': [
+    { code: 'database.unwritable', why: 'full' },
+    /^The shop’s disk is full: .* can be read/,
+  ],
   'database.away': [
     { code: 'database.away' },
     /database does not answer at the moment.*nothing was half stored/,

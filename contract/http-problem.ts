@@ -22,6 +22,12 @@ export type HostProblem =
   | { code: 'pin.code-over' }
   | { code: 'person.last-lead'; name: string }
   | { code: 'name.taken'; name: string }
+  | { code: 'badge.taken'; name: string }
+  | { code: 'badge.unknown' }
+  | { code: 'second.needed' }
+  | { code: 'second.wrong' }
+  | { code: 'second.own-screen'; name: string }
+  | { code: 'second.to-set-up'; secret: string; address: string }
   | { code: 'rules.changed'; customer: string; version: number }
   | { code: 'backup.failed'; why: string }
   | { code: 'first-lead.wrong-code' }
@@ -31,9 +37,11 @@ export type HostProblem =
   | { code: 'import.valve'; tag: string }
   | { code: 'import.moment'; seq: number; at: string }
   | { code: 'store.changed'; by: string; at: string }
+  | { code: 'setup.changed'; by: string; what: string }
   | { code: 'valve.job-open'; tag: string }
   | { code: 'server.failed'; requestId: string }
   | { code: 'database.away' }
+  | { code: 'database.unwritable'; why: 'full' | 'read only' }
   | { code: 'connection.lost' }
   | { code: 'answer.unreadable'; status: number };
 

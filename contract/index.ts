@@ -1,4 +1,6 @@
 export {
+  badgeRequest,
+  badgeView,
   commandRequest,
   commandView,
   confirmationRequest,
@@ -7,6 +9,7 @@ export {
   firstLeadRequest,
   instrumentsView,
   instrumentView,
+  jobBroughtIn,
   jobExport,
   jobLine,
   jobListQuery,
@@ -48,3 +51,6 @@ export {
 } from './api';
 export { problemBody, type AnyProblem, type AnyProblemCode, type HostProblem } from './http-problem';
 export * from './setup';
+export * from './places';
+export * from './setup-files';
+export { csvText, previewedRow, type PreviewedRow } from './row-by-row';

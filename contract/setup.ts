@@ -1,9 +1,12 @@
 import { siteRulesSchema } from '@dusk-wren/core/inspection';
 import { INSTRUMENT_KINDS, ROLES } from '@dusk-wren/core/job';
+import { isTimeZone } from '@dusk-wren/core/quantity';
 import { z } from 'zod';
 
 /** What a lead sets up, as web and server both see it. */
 
+const oneOf = <const T extends readonly [string, ...string[]]>(choices: T) =>
+  z.enum(choices, `one of ${choices.join(', ')}`);
 const words = (most: number) => z.string().trim().min(1).max(most);
 
 /** How somebody stands: at work, with a code that was not used yet, or gone. */
@@ -15,6 +18,7 @@ export const setupPerson = z.object({
   role: z.enum(ROLES),
   skills: z.array(z.string()),
   standing: z.enum(PERSON_STANDINGS),
+  hasBadge: z.boolean(),
   /** Screens that they are signed in at now. */
   screens: z.number(),
   leftAt: z.iso.datetime().nullable(),
@@ -24,7 +28,7 @@ export const setupPeopleView = z.object({ people: z.array(setupPerson) });
 
 export const newPersonRequest = z.strictObject({
   name: words(80),
-  role: z.enum(ROLES),
+  role: oneOf(ROLES),
   skills: z.array(words(40)).max(20).default([]),
 });
 export const changePersonRequest = z
@@ -32,6 +36,8 @@ export const changePersonRequest = z
     name: words(80).exactOptional(),
     role: z.enum(ROLES).exactOptional(),
     skills: z.array(words(40)).max(20).exactOptional(),
+    /** What their badge says to a scanner, or that they have none. */
+    badge: z.string().trim().min(4).max(60).nullable().exactOptional(),
     /** Gone, or back again. */
     left: z.boolean().exactOptional(),
   })
@@ -60,7 +66,15 @@ export const calibrationRequest = z.strictObject(calibration).refine(({ day, due
   path: ['due'],
   message: 'it is due after the day that it was done',
 });
-export const setupCalibration = z.object({ ...calibration, by: z.string() });
+export const setupCalibration = z.object({
+  ...calibration,
+  id: z.number().int(),
+  by: z.string(),
+  /** The file of its certificate, by its name; nothing where there is none. */
+  file: z.string().nullable(),
+});
+/** What a certificate that is attached is called. */
+export const certificateQuery = z.strictObject({ name: words(120) });
 
 export const setupInstrument = z.object({
   id: z.uuid(),
@@ -93,7 +107,7 @@ const instrumentFields = {
 };
 export const newInstrumentRequest = z.strictObject({
   ...instrumentFields,
-  kind: z.enum(INSTRUMENT_KINDS),
+  kind: oneOf(INSTRUMENT_KINDS),
   calibrationDue: z.iso.date(),
 });
 export const changeInstrumentRequest = z
@@ -127,7 +141,7 @@ export const instrumentReadingsView = z.object({
 });
 export type InstrumentReadings = z.output<typeof instrumentReadingsView>;
 
-export const SETUP_SUBJECTS = ['people', 'instruments', 'sites', 'shop', 'recalls'] as const;
+export const SETUP_SUBJECTS = ['people', 'instruments', 'places', 'sites', 'shop', 'recalls'] as const;
 export const setupChange = z.object({
   id: z.number(),
   at: z.iso.datetime(),
@@ -161,6 +175,8 @@ export const setupBackupsView = z.object({
   /** The last whole one, however long ago. */
   lastGood: setupBackup.nullable(),
   isOverdue: z.boolean(),
+  /** The server's clock was put on, or back, while it ran. */
+  clockJump: z.object({ at: z.iso.datetime(), bySeconds: z.number() }).nullable(),
   /** Newest first. */
   backups: z.array(setupBackup),
 });
@@ -206,12 +222,21 @@ export const siteEffectsView = z.object({
 export type SiteEffects = z.output<typeof siteEffectsView>;
 
 /** What a shop has of what it wants before its first valve. */
-export const SHOP_WANTS = ['shop', 'people', 'instruments', 'sites', 'keeping'] as const;
+export const SHOP_WANTS = ['shop', 'people', 'places', 'instruments', 'sites', 'keeping'] as const;
 export const shopBegun = z.object({ has: z.array(z.enum(SHOP_WANTS)), isOver: z.boolean() });
 export type ShopBegun = z.output<typeof shopBegun>;
 
 /** What the shop itself has decided. */
-export const shopSettings = z.strictObject({ name: words(80), units: z.enum(['US', 'SI']) });
+export const shopSettings = z.strictObject({
+  name: words(80),
+  units: z.enum(['US', 'SI']),
+  /** By whose clocks its days begin, as the IANA database names it. */
+  zone: z.string().max(60).refine(isTimeZone, 'no time zone is called that'),
+  /** Minutes after which a screen that nobody touches locks itself; never where it is nothing. */
+  lockMinutes: z.int().min(0).max(240),
+  /** Who shows a code of an authenticator at sign-in, beside the PIN. */
+  secondFactor: z.enum(['nobody', 'leads', 'leads and inspectors']),
+});
 export type ShopSettings = z.output<typeof shopSettings>;
 
 /** What an instrument that was found off has touched, from the day it was last good to the day it was found. */

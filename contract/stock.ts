@@ -4,6 +4,7 @@ import { jobId } from '@dusk-wren/core/job';
 import { phraseSchema } from '@dusk-wren/core/quantity';
 import { MATERIALS, PART_ROLES, SHELF_UNIT_KINDS } from '@dusk-wren/core/valve';
 import { z } from 'zod';
+import { csvText, previewedRow } from './row-by-row';
 
 /** The shop's store as the web and the server both see it. */
 
@@ -70,7 +71,7 @@ export type ImportKind = (typeof IMPORT_KINDS)[number];
 
 export const importRequest = z.strictObject({
   kind: z.enum(IMPORT_KINDS),
-  csv: z.string().max(2_000_000),
+  csv: csvText,
   /** Take the good rows and leave the bad ones; otherwise one bad row stops it all. */
   skipBad: z.boolean().default(false),
   /** The last file of this kind that the preview knew of: another one since, and nothing is written. */
@@ -82,15 +83,7 @@ export const previewRequest = importRequest.pick({ kind: true, csv: true });
 export const importPreview = z.object({
   kind: z.enum(IMPORT_KINDS),
   good: z.number(),
-  rows: z.array(
-    z.object({
-      /** Line of the file, the heading being 1. */
-      row: z.number(),
-      key: z.string(),
-      does: z.enum(['new', 'change', 'same', 'bad']),
-      why: z.array(z.string()),
-    }),
-  ),
+  rows: z.array(previewedRow),
 });
 export type ImportPreview = z.output<typeof importPreview>;
 

@@ -17,6 +17,7 @@ describe('every problem has its words and its status', () => {
       'backup.failed',
       'connection.lost',
       'database.away',
+      'database.unwritable',
       'server.failed',
     ]);
   });

@@ -126,6 +126,15 @@ export const WORDING: Words = {
     `Somebody else has changed the rules of ${customer} meanwhile (they are version ${version} now): look at theirs, then change what is still to change.`,
   'backup.failed': ({ why }) => `No back-up was taken: ${why}.`,
   'name.taken': ({ name }) => `There is a ${name} here already: write the name so that both are known apart.`,
+  'badge.taken': ({ name }) => `That badge is ${name}’s: take it from them first. Nothing was changed.`,
+  'badge.unknown': () => 'Nobody here has that badge. Find your name; a lead gives you the badge on Setup.',
+  'second.needed': () => 'The PIN is right. This shop asks for the code of your authenticator too.',
+  'second.wrong': () =>
+    'That code is not right, or was used before. Wait for the next one; a lead gives another code where the phone is lost.',
+  'second.own-screen': ({ name }) =>
+    `This shop asks ${name} for the code of an authenticator too: a PIN alone signs nothing at another’s screen. ${name} signs in, here or elsewhere, and signs then.`,
+  'second.to-set-up': () =>
+    'The PIN is right. This shop asks for the code of an authenticator too: scan this with one on your phone, then type the code that it shows.',
   'first-lead.wrong-code': () =>
     'That is not the code the server printed when it started. Read it again in its log.',
   'first-lead.somebody-is-here': () => 'This shop has people already: a lead adds the others.',
@@ -136,8 +145,12 @@ export const WORDING: Words = {
   'import.moment': ({ seq, at }) => `Entry ${seq} is of ${at}, which cannot be. Nothing was brought in.`,
   'store.changed': ({ by, at }) =>
     `${by} has brought in another file meanwhile, on ${at}. Look at the preview again; nothing was written.`,
+  'setup.changed': ({ by, what }) =>
+    `${by} has changed the setup meanwhile (${what}). Look at the preview again; nothing was written.`,
   'database.away': () =>
     'The shop’s database does not answer at the moment. What is stored is safe, and nothing was half stored.',
+  'database.unwritable': ({ why }) =>
+    `${why === 'full' ? 'The shop’s disk is full' : 'The shop’s database is set to be read only'}: what is stored is safe and can be read, and nothing more can be stored. Tell whoever runs the server.`,
   'import.exists': ({ tag }) => `The job of ${tag} is here already; nothing was changed.`,
   'valve.job-open': ({ tag }) => `${tag} has an open job already.`,
   'server.failed': ({ requestId }) =>

@@ -64,13 +64,13 @@ export async function press(page: Page, key: string): Promise<void> {
 }
 
 /** Signs what is in hand: its own button, then the PIN again. */
-export async function sign(page: Page, button: string | RegExp = /^Sign as /): Promise<void> {
+export async function sign(page: Page, button: string | RegExp = /^Sign as /, pin = PIN): Promise<void> {
   const step = inHand(page);
   await step
     .getByRole('button', { name: button, exact: typeof button === 'string' })
     .first()
     .click();
-  await step.getByLabel(/^PIN of .*, to sign/).fill(PIN);
+  await step.getByLabel(/^PIN of .*, to sign/).fill(pin);
   await step.getByRole('button', { name: 'Sign it' }).click();
 }
 

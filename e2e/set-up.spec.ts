@@ -169,8 +169,8 @@ test('a positioner that hunts: less gain until it stands; its supply vented and 
   await expect(async () => {
     if ((await gain.count()) > 0) await button(page, 'Turned anticlockwise').click();
     await expect(inHand(page).getByText('It stands.')).toBeVisible({ timeout: 4000 });
+    await expect(gain).toHaveCount(0, { timeout: 1000 });
   }).toPass({ timeout: 90_000 });
-  await expect(gain).toHaveCount(0);
   await inHand(page).getByText('The supply: regulator and vent').click();
   await button(page, 'Vent the supply').click();
   const supply = inHand(page).locator('.gauges div', { hasText: 'supply' });

@@ -1,4 +1,6 @@
-import { expect, test, type Locator } from '@playwright/test';
+import { expect, test, type Locator, type Page } from '@playwright/test';
+import { TOTP } from 'otpauth';
+import { postFrom } from './api';
 import { nothingSerious } from './axe';
 import { PIN, signIn, title } from './bench';
 import { openOwnJob } from './own-job';
@@ -78,6 +80,121 @@ test('switching at a bench: two touches and a PIN, and the job in hand is the ne
   await expect(people.nth(1)).toContainText('Ines Okoro');
 });
 
+test('a bench that is shared: a badge and a PIN; a screen left alone locks, leaves nothing to read, and goes on', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  await page.clock.install();
+  await signIn(page, 'Petra Lundholm');
+  await page.goto(new URL('/setup', page.url()).href);
+  await test.step('a lead gives a technician the badge that they scan', async () => {
+    const person = page.locator('.person', { hasText: 'Jory Velde' });
+    await person.locator('summary').click();
+    await person.getByLabel('A badge: scan it').fill('0099-4471');
+    await person.getByLabel('A badge: scan it').press('Enter');
+    await expect(person.getByLabel('Another badge: scan it')).toBeVisible();
+    await page.getByRole('navigation', { name: 'Main' }).getByRole('button', { name: /Petra/ }).click();
+  });
+  const scanned = async (code: string) => {
+    const field = page.getByLabel('First letters of a name, or scan a badge');
+    await expect(field).toBeFocused();
+    await field.pressSequentially(code);
+    await field.press('Enter');
+  };
+  await test.step('a badge that nobody has is said to be that; theirs asks for their PIN', async () => {
+    await scanned('7777-0000');
+    await expect(page.getByRole('alert')).toContainText('Nobody here has that badge');
+    await scanned('0099-4471');
+    await expect(page.getByLabel('PIN of Jory Velde')).toBeFocused();
+    await nothingSerious(page);
+    await page.getByLabel('PIN of Jory Velde').fill(PIN);
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await expect(page.getByRole('button', { name: /^Jory Velde.*sign out/ })).toBeVisible();
+  });
+  const address = await openOwnJob(page);
+  const tag =
+    /OWN-[0-9a-f]+/.exec(await page.getByRole('group', { name: 'Nameplate' }).innerText())?.[0] ?? '';
+  await page.getByRole('button', { name: 'History', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'History', exact: true })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  await test.step('left alone for as long as the shop says, it locks, and nothing of it can be read', async () => {
+    await page.clock.fastForward('14:00');
+    await expect(page).toHaveURL(address);
+    await page.clock.fastForward('02:00');
+    await expect(page.getByText('Locked: nobody touched this screen for 15 minutes.')).toBeVisible();
+    const lies = await everythingKept(page);
+    expect(lies).toContain('dusk-wren');
+    for (const word of [tag, 'job-opened', 'a journey of its own', 'Dial']) expect(lies).not.toContain(word);
+  });
+  await test.step('a PIN alone goes on where it was left', async () => {
+    await page.getByLabel('PIN of Jory Velde').fill(PIN);
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await expect(page).toHaveURL(address);
+    await expect(page.getByRole('button', { name: 'History', exact: true })).toHaveAttribute(
+      'aria-pressed',
+      'true',
+    );
+  });
+});
+
+test('a second factor: a lead asks for it, sets an authenticator up at the next sign-in, and shows its code', async ({
+  page,
+}) => {
+  test.setTimeout(90_000);
+  await signIn(page, 'Petra Lundholm');
+  const { origin } = new URL(page.url());
+  const asked = async (secondFactor: string) => {
+    const shop = (await (await page.request.get(`${origin}/api/setup/shop`)).json()) as object;
+    expect((await postFrom(page, '/api/setup/shop', { ...shop, secondFactor })).status()).toBe(200);
+  };
+  await page.goto(`${origin}/setup`);
+  await page.getByRole('button', { name: 'Shop' }).click();
+  await page.locator('.v-field', { hasText: 'Who shows a code' }).click();
+  await page.getByRole('option', { name: 'leads', exact: true }).click();
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByRole('status')).toContainText('Kept: ');
+  await page.getByRole('navigation', { name: 'Main' }).getByRole('button', { name: /Petra/ }).click();
+  try {
+    await page.getByRole('button', { name: /^Petra Lundholm/ }).click();
+    await page.getByLabel('PIN of Petra Lundholm').fill(PIN);
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await expect(page.getByRole('status')).toContainText('scan this with one on your phone');
+    const secret = (await page.locator('.set-up .number').innerText()).replaceAll(' ', '');
+    await nothingSerious(page);
+    expect(await tooSmall(page)).toEqual([]);
+    const field = page.getByLabel('Code of the authenticator of Petra Lundholm');
+    await field.fill('000000');
+    await field.press('Enter');
+    await expect(page.getByRole('alert')).toContainText('That code is not right');
+    await field.fill(new TOTP({ secret }).generate());
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await expect(page.getByRole('heading', { name: 'Setup' })).toBeVisible();
+  } finally {
+    await asked('nobody');
+  }
+});
+
+/** All that this browser keeps of the shop, as text. */
+const everythingKept = (page: Page): Promise<string> =>
+  page.evaluate(async () => {
+    const inStorage = JSON.stringify([{ ...localStorage }, { ...sessionStorage }]);
+    const opened = <T>(asked: IDBRequest<T>) =>
+      new Promise<T>((done, failed) => {
+        asked.onsuccess = () => done(asked.result);
+        asked.onerror = () => failed(asked.error ?? new Error('not opened'));
+      });
+    const store = await opened(indexedDB.open('dusk-wren'));
+    const rows = await Promise.all(
+      [...store.objectStoreNames].map((name) => opened(store.transaction(name).objectStore(name).getAll())),
+    );
+    const readable = JSON.stringify(rows, (_key, value: unknown) =>
+      value instanceof ArrayBuffer ? new TextDecoder().decode(value) : value,
+    );
+    return `${inStorage} ${[...store.objectStoreNames].join(' ')} ${readable}`;
+  });
+
 test('a gauge on the register: added, calibrated with how it was found and left, and out of use', async ({
   page,
 }) => {
@@ -100,6 +217,12 @@ test('a gauge on the register: added, calibrated with how it was found and left,
   await nothingSerious(page);
   await gauge.getByRole('button', { name: 'Keep it' }).click();
   await expect(gauge.getByText(/found 3 % off, left 0.2 %/)).toBeVisible();
+  const chooser = page.waitForEvent('filechooser');
+  await gauge.getByRole('button', { name: 'Attach its certificate' }).click();
+  const file = { name: 'C 118.pdf', mimeType: 'application/pdf', buffer: Buffer.from('%PDF-1.7 …') };
+  await (await chooser).setFiles(file);
+  await expect(gauge.getByRole('link', { name: 'C 118.pdf' })).toBeVisible();
+  expect(await tooSmall(page)).toEqual([]);
   await gauge.getByRole('button', { name: 'What it read since it was last good' }).click();
   await expect(gauge.getByText(/^0 readings/)).toBeVisible();
   await gauge.getByRole('button', { name: 'Out of use' }).click();

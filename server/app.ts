@@ -9,8 +9,10 @@ import type { Sequelize } from 'sequelize';
 import type { Config } from './config';
 import { answerError, notFound } from './errors';
 import { Printer } from './documents/printer';
+import { ClockWatch } from './keeping/clock';
 import { LiveFeed } from './live/feed';
 import { OpenStreams } from './live/open-streams';
+import { certificateRoutes } from './routes/certificates';
 import { healthRoutes } from './routes/health';
 import { notTooDeep } from './routes/depth';
 import { importRoutes } from './routes/import';
@@ -18,8 +20,10 @@ import { jobRoutes } from './routes/jobs';
 import { paperRoutes } from './routes/papers';
 import { keepingRoutes } from './routes/keeping';
 import { photoRoutes } from './routes/photos';
+import { placeRoutes } from './routes/places';
 import { sessionRoutes } from './routes/session';
 import { setupRoutes } from './routes/setup';
+import { setupFileRoutes } from './routes/setup-files';
 import { recallRoutes } from './routes/recalls';
 import { siteRoutes } from './routes/sites';
 import { shopRoutes } from './routes/shop';
@@ -35,6 +39,7 @@ export interface App {
   readonly express: Express;
   readonly feed: LiveFeed;
   readonly streams: OpenStreams;
+  readonly clock: ClockWatch;
   /** Lets go of what runs beside the requests. */
   readonly close: () => Promise<void>;
 }
@@ -53,7 +58,7 @@ export function createApp(
   const cannotLook = (error: unknown) => logger.warn(withoutStatement(error), 'live feed could not look');
   const feed = new LiveFeed(cannotLook);
   const streams = new OpenStreams(sequelize, cannotLook);
-  const printer = new Printer(async () => (await settingsOf(config)).name);
+  const printer = new Printer(() => settingsOf(config));
   app.disable('x-powered-by');
   app.set('trust proxy', config.TRUST_PROXY);
   app.set('query parser', 'simple');
@@ -75,9 +80,9 @@ export function createApp(
     }),
   );
   app.use(permissions);
-  app.use(healthRoutes(sequelize));
+  const clock = new ClockWatch(() => now().getTime());
+  app.use(healthRoutes(sequelize, clock));
   const isoNow = () => now().toISOString();
-  const today = () => isoNow().slice(0, 10);
   const api = express.Router();
   api.use((_request, response, next) => {
     response.set('cache-control', 'no-store');
@@ -90,16 +95,19 @@ export function createApp(
   api.use(requireSamePerson);
   api.use(importRoutes(sequelize, printer, isoNow));
   api.use(photoRoutes());
+  api.use(certificateRoutes(sequelize, now));
   api.use(express.json({ limit: MOST_JSON, strict: true }));
   api.use(notTooDeep);
   api.use(jobRoutes({ sequelize, feed, streams, config, now }));
   api.use(paperRoutes(printer, config));
-  api.use(shopRoutes(config, feed, streams, today));
+  api.use(shopRoutes(config, feed, streams, isoNow));
   api.use(stockRoutes(sequelize, isoNow));
   api.use(setupRoutes(sequelize, now));
+  api.use(placeRoutes(sequelize, now));
+  api.use(setupFileRoutes(sequelize, now));
   api.use(recallRoutes(sequelize, printer, now));
   api.use(siteRoutes(sequelize, config, now));
-  api.use(keepingRoutes(sequelize, config, now));
+  api.use(keepingRoutes(sequelize, config, clock, now));
   api.use(notFound);
   app.use('/api', api);
   if (config.WEB_ROOT !== undefined) servePages(app, config.WEB_ROOT);
@@ -110,7 +118,7 @@ export function createApp(
     streams.endAll();
     await printer.close();
   };
-  return { express: app, feed, streams, close };
+  return { express: app, feed, streams, clock, close };
 }
 
 /** What no page of ours asks of a browser. */

@@ -30,6 +30,8 @@ const schema = z.object({
     .default(24),
   /** Seals back-ups: without it nobody reads them again, the shop itself neither. */
   BACKUP_PASSPHRASE: z.string().min(12).optional(),
+  /** Seconds after which a database that says nothing is taken for gone. */
+  DATABASE_SILENCE: z.coerce.number().min(1).max(600).default(20),
   /** Whose shop this is, on the sign-in page and on every paper, until a lead names it on Setup. */
   SHOP_NAME: z.string().trim().min(1).max(80).default(UNNAMED),
 });

@@ -3,7 +3,7 @@ import { STATUS } from '@dusk-wren/contract/status';
 import { wordProblem } from '@dusk-wren/contract/wording';
 import type { NextFunction, Request, Response } from 'express';
 import { Refusal } from './refusal';
-import { isDatabaseAway, withoutStatement } from './database/failures';
+import { isDatabaseAway, whyUnwritable, withoutStatement } from './database/failures';
 
 const RETRY_SECONDS = 2;
 
@@ -19,8 +19,11 @@ export function answerError(error: unknown, request: Request, response: Response
     typeof request.id === 'object' ? JSON.stringify(request.id) : String(request.id),
   );
   if (problem.code === 'server.failed') request.log.error({ err: withoutStatement(error) }, 'request failed');
-  if (problem.code === 'database.away') {
+  if (problem.code === 'database.unwritable')
+    request.log.error({ why: withoutStatement(error)['message'] }, `nothing can be stored: ${problem.why}`);
+  if (problem.code === 'database.away')
     request.log.warn({ why: withoutStatement(error)['message'] }, 'the database does not answer');
+  if (problem.code === 'database.away' || problem.code === 'database.unwritable') {
     response.set('retry-after', String(RETRY_SECONDS));
   }
   if (problem.code === 'request.too-many') response.set('retry-after', String(problem.retryAfterSeconds));
@@ -29,6 +32,8 @@ export function answerError(error: unknown, request: Request, response: Response
 
 function problemOf(error: unknown, requestId: string): AnyProblem {
   if (error instanceof Refusal) return error.problem;
+  const why = whyUnwritable(error);
+  if (why) return { code: 'database.unwritable', why };
   if (isDatabaseAway(error)) return { code: 'database.away' };
   return problemOfRequest(error) ?? { code: 'server.failed', requestId };
 }

@@ -9,6 +9,7 @@ import { connect } from './database/connection';
 import { forgetDevicesOf } from './database/known-devices';
 import { defineModels, PersonRow } from './database/models';
 import { addPerson, listPeople } from './database/people';
+import { FORGOTTEN } from './database/second-factors';
 import { forgetTriesOf } from './database/sign-in-tries';
 
 const USE = `People of the shop, from a terminal on its server (DATABASE_URL and SESSION_SECRET as for npm start).
@@ -76,6 +77,7 @@ const ACTIONS: Readonly<Record<string, () => Promise<string>>> = {
     await row.update({
       pinHash: await hashNewPin(pin, personStamp.shape.role.parse(row.role)),
       codeUntil: null,
+      ...FORGOTTEN,
     });
     await forgetDevicesOf(row.id);
     await forgetTriesOf(row.id);

@@ -7,6 +7,7 @@ import { firstLeadCode } from './sign-in/first-lead';
 import { pruneSignIns } from './sign-in/prune';
 import { connect } from './database/connection';
 import { HALF_RESTORED, isHalfRestored } from './database/half-restored';
+import { watchClock } from './keeping/clock';
 import { keepBackedUp } from './keeping/schedule';
 import { withoutStatement } from './database/failures';
 import { nobodyYet } from './database/people';
@@ -22,13 +23,14 @@ export interface Running {
 const LONGEST_FAREWELL = 10_000;
 
 export async function serve(config: Config, logger: Logger): Promise<Running> {
-  const sequelize = connect(config.DATABASE_URL);
+  const sequelize = connect(config.DATABASE_URL, { silence: config.DATABASE_SILENCE * 1000 });
   if (await isHalfRestored(sequelize).catch(() => false)) throw new Error(HALF_RESTORED);
   const app = createApp(sequelize, config, logger);
   const server = createServer(app.express);
   server.keepAliveTimeout = 65_000;
   const stopPruning = pruneSignIns((error) => logger.warn(withoutStatement(error), 'could not prune'));
   const stopBackingUp = keepBackedUp(sequelize, config, logger);
+  const stopWatching = watchClock(app.clock, (jump) => logger.warn(jump, 'the clock jumped'));
   await listening(server, config);
   const { port } = addressOf(server);
   return {
@@ -38,6 +40,7 @@ export async function serve(config: Config, logger: Logger): Promise<Running> {
       const closed = new Promise<void>((done) => server.close(() => done()));
       stopPruning();
       stopBackingUp();
+      stopWatching();
       server.closeIdleConnections();
       const force = setTimeout(() => server.closeAllConnections(), LONGEST_FAREWELL).unref();
       // Streams never end by themselves; their browsers come back by themselves.

@@ -1,5 +1,5 @@
 import { defaultValve } from '@dusk-wren/core/valve';
-import { randomUUID } from 'node:crypto';
+import { createHmac, randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { PersonRow } from './database/models';
 import { SetupChangeRow } from './database/setup-models';
@@ -22,6 +22,135 @@ const signIn = async (personId: string, pin: string) => {
 };
 const whatChanged = async () =>
   (await SetupChangeRow.findAll({ order: [['id', 'ASC']] })).map(({ what }) => what);
+
+describe('a second factor, where the shop asks for one', () => {
+  const settings = async (secondFactor: string) => {
+    const { body } = await lea.get('/api/setup/shop');
+    await lea.post('/api/setup/shop', { ...body, secondFactor });
+  };
+  const signInWith = async (personId: string, second?: string, pin = PIN) => {
+    const screen = await Screen.open(shop);
+    return screen.post('/api/session', { personId, pin, ...(second === undefined ? {} : { second }) });
+  };
+  /** An authenticator of RFC 6238 that is not the library's: HMAC-SHA-1 of the half minute, cut as RFC 4226 cuts it. */
+  function codeOf(secret: string, at = Date.now()): string {
+    const bits = [...secret].map((each) =>
+      'ABCDEFGHIJKLMNOPQRSTUVWXYZ234567'.indexOf(each).toString(2).padStart(5, '0'),
+    );
+    const key = Buffer.from((bits.join('').match(/.{8}/g) ?? []).map((byte) => parseInt(byte, 2)));
+    const counter = Buffer.alloc(8);
+    counter.writeBigUInt64BE(BigInt(Math.floor(at / 30_000)));
+    const mac = createHmac('sha1', key).update(counter).digest();
+    const from = (mac.at(-1) ?? 0) & 15;
+    return String((mac.readUInt32BE(from) & 0x7fffffff) % 1e6).padStart(6, '0');
+  }
+  it('the authenticator of this test is that of RFC 6238, appendix B', () => {
+    const secret = 'GEZDGNBVGY3TQOJQGEZDGNBVGY3TQOJQ';
+    expect(codeOf(secret, 59_000)).toBe('287082');
+    expect(codeOf(secret, 1_111_111_109_000)).toBe('081804');
+    expect(codeOf(secret, 20_000_000_000_000)).toBe('353130');
+  });
+  it('who it is asked of sets an authenticator up with the PIN, and needs both from then on; nobody else does', async () => {
+    await settings('leads');
+    expect((await signInWith(shop.people.ada)).status).toBe(200);
+    expect((await signInWith(shop.people.ivo)).status).toBe(200);
+    const first = await signInWith(shop.people.lea);
+    expect(first.status).toBe(403);
+    const { code, secret, address } = first.body.problem;
+    expect(code).toBe('second.to-set-up');
+    expect(address).toMatch(/^otpauth:\/\/totp\/.*lea/);
+    expect(new URL(address).searchParams.get('secret')).toBe(secret);
+    // A PIN that is wrong learns nothing of it.
+    const wrong = await signInWith(shop.people.lea, undefined, '0000');
+    expect(wrong.body.problem).toEqual({ code: 'sign-in.wrong' });
+    expect((await signInWith(shop.people.lea, '000000')).body.problem.code).toBe('second.wrong');
+    const right = codeOf(secret);
+    expect((await signInWith(shop.people.lea, right)).status).toBe(200);
+    expect((await signInWith(shop.people.lea, right)).body.problem.code).toBe('second.wrong');
+    const then = await signInWith(shop.people.lea);
+    expect(then.body.problem).toEqual({ code: 'second.needed' });
+    expect((await signInWith(shop.people.lea, codeOf(secret, Date.now() + 30_000))).status).toBe(200);
+  });
+  it('at another’s screen, where a PIN would be all, they do not sign; who is asked for no code does', async () => {
+    await settings('leads');
+    const screen = await Screen.open(shop, 'bo');
+    const confirm = (personId: string, pin = PIN) =>
+      screen.post('/api/confirmations', { pin, commandId: randomUUID(), personId });
+    expect((await confirm(shop.people.lea, '0000')).body.problem.code).toBe('pin.wrong');
+    const refused = await confirm(shop.people.lea);
+    expect(refused.status).toBe(403);
+    expect(refused.body.problem).toEqual({ code: 'second.own-screen', name: 'lea' });
+    expect((await confirm(shop.people.ivo)).status).toBe(200);
+    const own = await lea.post('/api/confirmations', { pin: PIN, commandId: randomUUID() });
+    expect(own.status).toBe(200);
+  });
+  it('a lost phone: another code from a lead, and an authenticator is set up anew', async () => {
+    await settings('leads and inspectors');
+    const { secret } = (await signInWith(shop.people.ivo)).body.problem;
+    await signInWith(shop.people.ivo, codeOf(secret));
+    const given = await lea.post(`/api/setup/people/${shop.people.ivo}/code`, {});
+    const screen = await Screen.open(shop);
+    const own = { personId: shop.people.ivo, code: given.body.code, pin: '654321' };
+    const chosen = await screen.post('/api/own-pin', own);
+    expect(chosen.body.problem.code).toBe('second.to-set-up');
+    expect(chosen.body.problem.secret).not.toBe(secret);
+    expect((await screen.get('/api/session')).body.person).toBeNull();
+    const again = await signInWith(shop.people.ivo, codeOf(chosen.body.problem.secret), '654321');
+    expect(again.status).toBe(200);
+    await settings('nobody');
+    expect((await signInWith(shop.people.ivo, undefined, '654321')).status).toBe(200);
+  });
+  it('nobody finds a code by trying', async () => {
+    await settings('leads');
+    const answers: number[] = [];
+    for (let i = 0; i < 7; i++) answers.push((await signInWith(shop.people.lea, `00000${i}`)).status);
+    expect(answers.at(-1)).toBe(429);
+    await settings('nobody');
+  });
+});
+
+describe('badges', () => {
+  it('a badge finds its person at a shared screen, whose PIN is asked still; another has to give it up first', async () => {
+    const give = (person: string, badge: string | null) =>
+      lea.post(`/api/setup/people/${person}/change`, { badge });
+    expect((await give(shop.people.ada, ' 0099 4471 ')).body.person).toMatchObject({ hasBadge: true });
+    const screen = await Screen.open(shop);
+    const scan = (code: string) => screen.post('/api/badge', { code });
+    expect((await scan('0099 4471')).body).toEqual({ personId: shop.people.ada });
+    expect((await screen.get('/api/setup/people')).status).toBe(401);
+    expect((await give(shop.people.bo, '0099 4471')).body.problem).toEqual({
+      code: 'badge.taken',
+      name: 'ada',
+    });
+    await give(shop.people.ada, null);
+    expect((await scan('0099 4471')).body.problem.code).toBe('badge.unknown');
+    const lines = await whatChanged();
+    expect(lines.slice(-2)).toEqual(['ada has a badge', 'ada has no badge any more']);
+    // Neither the table nor the list of changes can be read for a badge.
+    const all = JSON.stringify([await PersonRow.findAll(), await SetupChangeRow.findAll()]);
+    expect(all).not.toContain('0099');
+  });
+  it('nobody finds one by trying', async () => {
+    const screen = await Screen.open(shop);
+    const answers: number[] = [];
+    for (let i = 0; i < 7; i++)
+      answers.push((await screen.post('/api/badge', { code: `guess ${i}` })).status);
+    expect(answers.slice(0, 4)).toEqual([404, 404, 404, 404]);
+    expect(answers.at(-1)).toBe(429);
+  });
+});
+
+describe('what seals a person’s things on a device', () => {
+  it('comes with their sign-in, the same at every screen, and with nobody else’s', async () => {
+    const keyOf = async (screen: Screen) => (await screen.get('/api/session')).body.deviceKey;
+    const [ada2, bo] = await Promise.all([Screen.open(shop, 'ada'), Screen.open(shop, 'bo')]);
+    const key = await keyOf(ada);
+    expect(Buffer.from(key, 'base64')).toHaveLength(32);
+    expect(await keyOf(ada2)).toBe(key);
+    expect(await keyOf(bo)).not.toBe(key);
+    expect(await keyOf(await Screen.open(shop))).toBeNull();
+  });
+});
 
 describe('people, set up by a lead', () => {
   it('nobody but a lead sees or changes any of it', async () => {

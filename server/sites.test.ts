@@ -20,11 +20,19 @@ describe('the shop itself', () => {
       shop: 'Test Street valve shop',
       units: 'US',
     });
-    const asked = { name: 'Quay valve shop', units: 'SI' };
+    const asked = {
+      name: 'Quay valve shop',
+      units: 'SI',
+      zone: 'Europe/London',
+      lockMinutes: 5,
+      secondFactor: 'nobody',
+    };
     expect((await ada.post('/api/setup/shop', asked)).status).toBe(403);
     expect((await lea.post('/api/setup/shop', { ...asked, name: ' ' })).status).toBe(400);
     expect((await lea.post('/api/setup/shop', asked)).body).toEqual(asked);
-    expect((await ada.get('/api/session')).body).toMatchObject({ shop: 'Quay valve shop', units: 'SI' });
+    expect((await ada.get('/api/session')).body).toMatchObject({
+      ...{ shop: 'Quay valve shop', units: 'SI', lockMinutes: 5 },
+    });
     const { body } = await lea.get('/api/setup/changes?q=quay');
     expect(body.changes[0]).toMatchObject({ subject: 'shop', by: 'lea' });
   });

@@ -4,11 +4,11 @@ import { createApp } from 'vue';
 import 'vuetify/styles';
 import App from './app/App.vue';
 import { router } from './app/router';
-import { device } from './stores/device';
+import { tidyDevice } from './stores/device';
 import './theme/fonts';
 import './theme/tokens.css';
 import './theme/base.css';
 import { vuetify } from './theme/vuetify';
 
-void device.forgetOldJobs().catch(() => undefined);
+tidyDevice();
 createApp(App).use(createPinia()).use(PiniaColada).use(vuetify).use(router).mount('#app');

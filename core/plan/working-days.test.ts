@@ -1,6 +1,6 @@
 import { sayDay } from '../quantity';
 import { describe, expect, it } from 'vitest';
-import { workingDaysBefore, workingDaysBetween } from '.';
+import { workingDaysBefore, workingDaysBetween, workingDaysFrom } from '.';
 
 // 27 November 2026 is a Friday (calendar).
 describe('days from now', () => {
@@ -10,6 +10,14 @@ describe('days from now', () => {
     ['2026-11-27', '2026-12-04', 5],
     ['2026-12-04', '2026-11-27', -5],
   ])('%s to %s is %i working days', (from, to, days) => expect(workingDaysBetween(from, to)).toBe(days));
+
+  it.each(['2026-11-25', '2026-11-27', '2026-11-28', '2026-11-29', '2026-11-30'])(
+    'so many on from %s, a day of rest too, are so many between',
+    (from) => {
+      for (let days = 1; days < 25; days++)
+        expect(workingDaysBetween(from, workingDaysFrom(`${from}T10:00:00Z`, days)), String(days)).toBe(days);
+    },
+  );
 
   it('counts as the last day to order is reckoned back', () => {
     for (let days = 1; days < 40; days++)

@@ -18,7 +18,13 @@ const isRest = (day: Date): boolean => SHOP_HOURS.restDays.some((rest) => rest =
 
 /** A day some working days on, for an order's expected date. */
 export function workingDaysFrom(now: string, days: number): string {
-  return isoDay(addWork(new Date(now), days * SHOP_HOURS.minutesPerDay + 1));
+  let at = addWork(new Date(now), 1);
+  // From a day of rest on the first working day is one already.
+  for (let left = isRest(new Date(now)) ? days - 1 : days; left > 0;) {
+    at = new Date(at.getTime() + DAY);
+    if (!isRest(at)) left -= 1;
+  }
+  return isoDay(at);
 }
 
 /** A day some working days before, for the last day to order. */

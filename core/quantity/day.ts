@@ -8,3 +8,34 @@ export function sayDay(day: string, thisYear?: number): string {
   const words = `${WEEKDAYS[date.getUTCDay()] ?? ''} ${date.getUTCDate()} ${month}`;
   return year === thisYear ? words : `${words} ${year}`;
 }
+
+/** Whether this names a time zone of the IANA database, as `Europe/London`. */
+export function isTimeZone(zone: string): boolean {
+  try {
+    new Intl.DateTimeFormat('en-GB', { timeZone: zone });
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+function onClock(moment: string, timeZone: string): { day: string; minute: string } {
+  const parts = new Intl.DateTimeFormat('en-GB', {
+    ...{ year: 'numeric', month: '2-digit', day: '2-digit', hour: '2-digit', minute: '2-digit' },
+    ...{ hourCycle: 'h23', timeZone },
+  }).formatToParts(new Date(moment));
+  const part = (type: Intl.DateTimeFormatPartTypes) => parts.find((each) => each.type === type)?.value ?? '';
+  return {
+    day: `${part('year')}-${part('month')}-${part('day')}`,
+    minute: `${part('hour')}:${part('minute')}`,
+  };
+}
+
+/** The day that an ISO moment falls on by the clocks of a time zone: `2026-12-03`. */
+export const dayIn = (moment: string, timeZone: string): string => onClock(moment, timeZone).day;
+
+/** An ISO moment by the clocks of a time zone: `Thu 3 Dec 2026 07:05`. */
+export function minuteIn(moment: string, timeZone: string): string {
+  const { day, minute } = onClock(moment, timeZone);
+  return `${sayDay(day)} ${minute}`;
+}

@@ -50,7 +50,7 @@ export {
   systemOf,
   type UnitSystem,
 } from './format';
-export { sayDay } from './day';
+export { dayIn, isTimeZone, minuteIn, sayDay } from './day';
 export { farFromUsual } from './plausible';
 export { typedUnits } from './typed-units';
 export { asRead, type Mark, type ReadOn } from './as-read';

@@ -1,9 +1,14 @@
 /** A private MariaDB of a test's own; see `database.mjs`. */
 export interface PrivateDatabase {
+  /** The folder that its data lies in. */
+  readonly home: string;
   readonly port: number;
   readonly url: (database: string) => string;
   readonly stop: (signal?: NodeJS.Signals) => Promise<void>;
 }
+
+/** Where data of that name lives. */
+export function dataHome(name: string): string;
 
 export function privateDatabase(wanted: {
   readonly name: string;

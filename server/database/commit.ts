@@ -79,8 +79,7 @@ async function inTransaction(
   }
   const state = await stateOf(jobId, job.version, transaction);
   const moment = momentOf(request, state);
-  const today = request.now.slice(0, 10);
-  const edge = await edgeFor(command, { jobId, person, at: moment.at, today }, transaction);
+  const edge = await edgeFor(command, { jobId, person, at: moment.at, now: request.now }, transaction);
   const facts = decide(state, command, edge);
   if (!facts.ok) throw new Refusal(facts.problem);
   const recorded = must(record(state, facts.value, { commandId, by: person, ...moment }));

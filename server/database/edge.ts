@@ -13,8 +13,8 @@ interface Moment {
   readonly person: PersonStamp;
   /** When the command is held to have been done. */
   readonly at: string;
-  /** The day it reached us. */
-  readonly today: string;
+  /** When it reached us. */
+  readonly now: string;
 }
 
 /**
@@ -23,7 +23,7 @@ interface Moment {
  */
 export async function edgeFor(
   command: Command,
-  { jobId, person, at, today }: Moment,
+  { jobId, person, at, now }: Moment,
   transaction: Transaction,
 ): Promise<Edge> {
   const { kind, body } = command;
@@ -36,7 +36,7 @@ export async function edgeFor(
     person,
     now: at,
     // Whatever its device says, a reading is good only by an instrument in calibration on the day it reaches us.
-    instrument: await stampsFor(command, today, transaction),
+    instrument: await stampsFor(command, now, transaction),
     faultCounts: counts,
     colleague: () => colleague,
     kits: () => kits,

@@ -5,7 +5,7 @@ import {
   UniqueConstraintError,
 } from 'sequelize';
 import { describe, expect, it } from 'vitest';
-import { isDatabaseAway, withoutStatement } from './failures';
+import { isDatabaseAway, whyUnwritable, withoutStatement } from './failures';
 
 /** As the driver hands them over. Numbers: MariaDB's list of error codes. */
 const fromDriver = (errno: number, message = 'no', fatal = false) =>
@@ -33,6 +33,23 @@ describe('a database that cannot now', () => {
     ['the driver’s pool has none free', 45_028],
   ])('%s is its own fault', (_name, errno) => {
     expect(isDatabaseAway(fromDriver(errno))).toBe(true);
+  });
+  it.each([
+    ['disk full', 1021, 'full'],
+    ['error on write', 1026, 'full'],
+    ['table full', 1114, 'full'],
+    ['read only', 1290, 'read only'],
+    ['read-only transaction', 1792, 'read only'],
+    ['deadlock', 1213, undefined],
+  ] as const)('%s is said to be what it is', (_name, errno, why) => {
+    expect(whyUnwritable(fromDriver(errno))).toBe(why);
+  });
+  it('an engine that ran out of room says so in words, this machine’s disk by its code', () => {
+    expect(
+      whyUnwritable(fromDriver(1030, 'Got error 28 "No space left on device" from storage engine')),
+    ).toBe('full');
+    expect(whyUnwritable(fromDriver(1030, 'Got error 122 from storage engine'))).toBeUndefined();
+    expect(whyUnwritable(Object.assign(new Error('write'), { code: 'ENOSPC' }))).toBe('full');
   });
   it('so are a refused connection, none to be had, and one that broke', () => {
     expect(isDatabaseAway(new ConnectionRefusedError(new Error('ECONNREFUSED')))).toBe(true);

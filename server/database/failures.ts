@@ -18,6 +18,24 @@ const AT_ANOTHER_TIME: readonly number[] = [
 /** The driver's own, all of them about a connection or its pool. */
 const OF_THE_DRIVER = { from: 45_000, to: 45_999 };
 
+const DISK_FULL: readonly number[] = [1021, 1026, 1114];
+const READ_ONLY: readonly number[] = [1290, 1792, 1836];
+
+/** Why the database can be read and nothing be stored in it, where that is what is wrong. */
+export function whyUnwritable(error: unknown): 'full' | 'read only' | undefined {
+  if (isNoRoom(error)) return 'full';
+  if (!(error instanceof DatabaseError)) return undefined;
+  const { parent } = error;
+  const errno = 'errno' in parent ? Number(parent.errno) : 0;
+  // The engine's own words for a write that the disk refused: error 28 is ENOSPC.
+  if (DISK_FULL.includes(errno) || /\berror 28\b/.test(parent.message)) return 'full';
+  return READ_ONLY.includes(errno) ? 'read only' : undefined;
+}
+
+/** This machine's own disk. */
+const isNoRoom = (error: unknown): boolean =>
+  error instanceof Error && 'code' in error && (error.code === 'ENOSPC' || error.code === 'EDQUOT');
+
 /** Whether the database, and not the request, is the reason: the same request may be taken later. */
 export function isDatabaseAway(error: unknown): boolean {
   if (!(error instanceof BaseError)) return isConnectionErrno(error);

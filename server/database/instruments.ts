@@ -3,6 +3,7 @@ import { instrumentId, instrumentStamp, type InstrumentStamp } from '@dusk-wren/
 import type { Transaction } from 'sequelize';
 import { isSimulated } from '../instruments/registry';
 import { InstrumentRow } from './models';
+import { shopDay } from './shop-day';
 
 /** The instrument as it stands on a day: overdue on the day after its calibration is due. */
 function stampOn(row: InstrumentRow, today: string): InstrumentStamp {
@@ -16,7 +17,8 @@ function stampOn(row: InstrumentRow, today: string): InstrumentStamp {
   });
 }
 
-export async function listInstruments(today: string): Promise<InstrumentStamp[]> {
+export async function listInstruments(now: string): Promise<InstrumentStamp[]> {
+  const today = await shopDay(now);
   return (await InstrumentRow.findAll({ where: { retiredAt: null }, order: [['name', 'ASC']] })).map((row) =>
     stampOn(row, today),
   );
@@ -24,16 +26,16 @@ export async function listInstruments(today: string): Promise<InstrumentStamp[]>
 
 export async function findInstrument(
   id: string,
-  today: string,
+  now: string,
 ): Promise<{ stamp: InstrumentStamp; driver: string } | undefined> {
   const row = await InstrumentRow.findOne({ where: { id, retiredAt: null } });
-  return row ? { stamp: stampOn(row, today), driver: row.driver } : undefined;
+  return row ? { stamp: stampOn(row, await shopDay(now)), driver: row.driver } : undefined;
 }
 
 /** The stamp of the instrument that a command names, looked up before the core decides. */
 export async function stampsFor(
   command: Command,
-  today: string,
+  now: string,
   transaction: Transaction,
 ): Promise<Edge['instrument']> {
   const named =
@@ -44,6 +46,6 @@ export async function stampsFor(
     named === undefined
       ? null
       : await InstrumentRow.findOne({ where: { id: named, retiredAt: null }, transaction });
-  const stamp = row ? stampOn(row, today) : undefined;
+  const stamp = row ? stampOn(row, await shopDay(now, transaction)) : undefined;
   return (id) => (id === named ? stamp : undefined);
 }

@@ -23,6 +23,7 @@ import { Refusal } from '../refusal';
 import { commitOpening } from './commit';
 import { loadLog } from './job-log';
 import { JobRow, ReceiptRow, ValveRow } from './models';
+import { shopDay } from './shop-day';
 import { waitingFor } from './waiting-for';
 import { decodeCursor, likeAnywhere, pageOf } from './paging';
 import { fileValve, findValve, rulesOf } from './valves';
@@ -48,7 +49,7 @@ export async function listJobs(
       [Op.and]: [
         query.state === 'all' ? {} : { state: query.state },
         query.person === undefined ? {} : { personId: query.person },
-        query.waitsFor === undefined ? {} : waitingFor(query.waitsFor, now.slice(0, 10)),
+        query.waitsFor === undefined ? {} : waitingFor(query.waitsFor, await shopDay(now)),
         query.q
           ? {
               [Op.or]: [

@@ -1,5 +1,7 @@
 import { QueryTypes, type Sequelize } from 'sequelize';
 
+const BEAT = 500;
+
 /**
  * Does work that only one server of the shop may do at a time: `undefined` where another one holds the lock for longer than
  * `patience` seconds. A holder that dies lets go of it.
@@ -17,9 +19,14 @@ export async function onlyOne<T>(
       { replacements: { lock, patience }, type: QueryTypes.SELECT, transaction },
     );
     if (Number(row?.got ?? 0) !== 1) return undefined;
+    // A connection that says nothing is taken for dead: it says something while the work goes on elsewhere.
+    const beat = setInterval(() => {
+      void sequelize.query('SELECT 1', { transaction }).catch(() => undefined);
+    }, BEAT);
     try {
       return { done: await work() };
     } finally {
+      clearInterval(beat);
       await sequelize.query('SELECT RELEASE_LOCK(:lock)', {
         replacements: { lock },
         type: QueryTypes.SELECT,

@@ -12,6 +12,10 @@ import * as setup from './migrations/007-setup';
 import * as instruments from './migrations/008-instruments';
 import * as keeping from './migrations/009-keeping';
 import * as shop from './migrations/010-shop';
+import * as places from './migrations/011-places';
+import * as atABench from './migrations/012-at-a-bench';
+import * as secondFactor from './migrations/013-second-factor';
+import * as calibrationFiles from './migrations/014-calibration-files';
 
 type Log = (message: string) => void;
 
@@ -27,6 +31,10 @@ export const MIGRATIONS = [
   { name: '008-instruments', ...instruments },
   { name: '009-keeping', ...keeping },
   { name: '010-shop', ...shop },
+  { name: '011-places', ...places },
+  { name: '012-at-a-bench', ...atABench },
+  { name: '013-second-factor', ...secondFactor },
+  { name: '014-calibration-files', ...calibrationFiles },
 ];
 
 const PATIENCE_SECONDS = 120;

@@ -21,6 +21,14 @@ export class PersonRow extends Model<InferAttributes<PersonRow>, InferCreationAt
   declare leftAt: CreationOptional<Date | null>;
   /** The hash is of a code that a lead gave, good until then, and not yet of a PIN of their own. */
   declare codeUntil: CreationOptional<Date | null>;
+  /** What seals their things on a device, in base64. */
+  declare deviceKey: CreationOptional<string | null>;
+  /** The hash of the badge that they scan. */
+  declare badge: CreationOptional<string | null>;
+  /** What their authenticator shares with the shop. */
+  declare secondSecret: CreationOptional<string | null>;
+  /** The step of the last code that opened anything. */
+  declare secondStep: CreationOptional<number | null>;
 }
 
 export class ValveRow extends Model<InferAttributes<ValveRow>, InferCreationAttributes<ValveRow>> {
@@ -221,6 +229,10 @@ export function defineModels(sequelize: Sequelize): void {
       skills: { type: DataTypes.TEXT, allowNull: false, defaultValue: '[]' },
       leftAt: { type: DataTypes.DATE(3), allowNull: true },
       codeUntil: { type: DataTypes.DATE(3), allowNull: true },
+      deviceKey: maybe(44),
+      badge: maybe(64),
+      secondSecret: maybe(64),
+      secondStep: { type: DataTypes.BIGINT, allowNull: true },
     },
     { sequelize, tableName: 'people' },
   );

@@ -5,13 +5,15 @@ import { must } from '@dusk-wren/core/problem';
 import { orderLines } from '@dusk-wren/core/stock';
 import type { z } from 'zod';
 import { JobRow } from './models';
+import { shopDay } from './shop-day';
 import { stateOf } from './state-of';
 
 /** Open jobs looked through for orders: those wanted soonest. */
 const MOST_JOBS = 200;
 
 /** What open jobs want ordered or wait for, the most pressing first. */
-export async function listOrders(today: string): Promise<z.output<typeof orderView>[]> {
+export async function listOrders(now: string): Promise<z.output<typeof orderView>[]> {
+  const today = await shopDay(now);
   const rows = await JobRow.findAll({
     where: { state: 'open' },
     order: [

@@ -28,6 +28,18 @@ export async function keepPhoto(job: JobRow, id: string, picture: CleanPicture):
   }
 }
 
+/** Keeps a photograph of a job that comes in whole. */
+export async function keepPhotoAsItIs(
+  jobId: JobId,
+  id: string,
+  picture: CleanPicture,
+  transaction: Transaction,
+): Promise<void> {
+  if (await PhotoRow.findByPk(id, { attributes: ['jobId'], transaction }))
+    throw new Refusal({ code: 'command.other-answer' });
+  await PhotoRow.create({ id, jobId, ...picture }, { transaction });
+}
+
 export async function findPhoto(jobId: JobId, id: string): Promise<PhotoRow> {
   const row = await PhotoRow.findOne({ where: { id, jobId } });
   if (!row) throw new Refusal({ code: 'not-found', what: 'photograph' });

@@ -1,6 +1,7 @@
 import { setupChange, type SetupChange } from '@dusk-wren/contract';
 import { personStamp, type PersonStamp } from '@dusk-wren/core/job';
 import { Op, type Sequelize, type Transaction } from 'sequelize';
+import { Refusal } from '../refusal';
 import { SetupChangeRow } from './setup-models';
 
 /** Who changes something of setup, and when. */
@@ -29,6 +30,24 @@ export async function noteChange(
   const json = (value: unknown) => (value === undefined ? null : JSON.stringify(value));
   const row = { at, person: JSON.stringify(by), subject, what, before: json(before), after: json(after) };
   await SetupChangeRow.create(row, { transaction });
+}
+
+/** The number of the last change there was. */
+export const lastChange = async (): Promise<number> => {
+  const last = await SetupChangeRow.findOne({ order: [['id', 'DESC']] });
+  return last?.id ?? 0;
+};
+
+/** Whoever looked at setup as it stood at a change writes nothing over a later one. */
+export async function refuseChangedSince(change: number, transaction: Transaction): Promise<void> {
+  const later = await SetupChangeRow.findOne({
+    where: { id: { [Op.gt]: change } },
+    order: [['id', 'DESC']],
+    transaction,
+  });
+  if (!later) return;
+  const { name } = personStamp.parse(JSON.parse(later.person));
+  throw new Refusal({ code: 'setup.changed', by: name, what: later.what });
 }
 
 const MOST_IN_A_FILE = 100_000;

@@ -12,29 +12,37 @@ import { Op, type Transaction } from 'sequelize';
 import { z } from 'zod';
 import { isSimulated } from '../instruments/registry';
 import { Refusal } from '../refusal';
+import { certificateNames } from './calibration-files';
 import { lastTwo } from './calibrations';
 import { toRaw } from './job-log';
 import { EventRow, InstrumentRow, JobRow } from './models';
 import { noteChange, type Moment } from './setup-changes';
 import { CalibrationRow } from './setup-models';
 import { oneAtATime, refuseTaken } from './setup-names';
+import { shopDay } from './shop-day';
 
-const today = (now: Date) => now.toISOString().slice(0, 10);
 const percent = (share: number) => Math.round(share * 1e6) / 1e4;
 
-function viewOf(row: InstrumentRow, done: readonly CalibrationRow[], now: Date): SetupInstrument {
+interface Around {
+  readonly done: readonly CalibrationRow[];
+  /** Files of certificates, by the calibration that each is of. */
+  readonly files: ReadonlyMap<number, string>;
+  readonly today: string;
+}
+
+function viewOf(row: InstrumentRow, { done, files, today }: Around): SetupInstrument {
   const { id, name, serial, reach, resolution, driver, calibrationDue } = row;
   return {
     ...{ id, name, serial, reach, resolution, driver, calibrationDue },
     kind: z.enum(INSTRUMENT_KINDS).parse(row.kind),
     simulated: isSimulated(driver),
-    inCalibration: calibrationDue >= today(now),
+    inCalibration: calibrationDue >= today,
     // A row that was just made has no such day at all yet.
     retired: row.retiredAt instanceof Date,
     calibrations: done
       .filter(({ instrumentId }) => instrumentId === id)
-      .map(({ day, due, foundOff, leftOff, certificate, person }) => ({
-        ...{ day, due, certificate },
+      .map(({ id: calibration, day, due, foundOff, leftOff, certificate, person }) => ({
+        ...{ id: calibration, day, due, certificate, file: files.get(calibration) ?? null },
         foundOffPercent: percent(foundOff),
         leftOffPercent: percent(leftOff),
         by: personStamp.parse(JSON.parse(person)).name,
@@ -44,7 +52,8 @@ function viewOf(row: InstrumentRow, done: readonly CalibrationRow[], now: Date):
 
 /** Every instrument there ever was, the first that is due first, those out of use last. */
 export async function listSetupInstruments(now: Date): Promise<SetupInstrument[]> {
-  const [rows, done] = await Promise.all([
+  const [today, rows, done] = await Promise.all([
+    shopDay(now.toISOString()),
     InstrumentRow.findAll({ order: [['calibrationDue', 'ASC']] }),
     CalibrationRow.findAll({
       order: [
@@ -53,7 +62,10 @@ export async function listSetupInstruments(now: Date): Promise<SetupInstrument[]
       ],
     }),
   ]);
-  return rows.map((row) => viewOf(row, done, now)).sort((a, b) => Number(a.retired) - Number(b.retired));
+  const files = await certificateNames(done.map(({ id }) => id));
+  return rows
+    .map((row) => viewOf(row, { done, files, today }))
+    .sort((a, b) => Number(a.retired) - Number(b.retired));
 }
 
 /** One instrument as it stands after a change. */
@@ -66,42 +78,59 @@ async function seen(row: InstrumentRow, now: Date, transaction: Transaction): Pr
     ],
     transaction,
   });
-  return viewOf(row, done, now);
+  const files = await certificateNames(
+    done.map(({ id }) => id),
+    transaction,
+  );
+  return viewOf(row, { done, files, today: await shopDay(now.toISOString(), transaction) });
 }
 
-export async function addInstrument(
-  { sequelize, by, now }: Moment,
+export const addInstrument = (
+  moment: Moment,
   asked: z.output<typeof newInstrumentRequest>,
+): Promise<SetupInstrument> =>
+  oneAtATime(moment.sequelize, (transaction) => instrumentAdded(moment, asked, transaction));
+
+/** One more, within a change that may be of many. */
+export async function instrumentAdded(
+  { by, now }: Moment,
+  asked: z.output<typeof newInstrumentRequest>,
+  transaction: Transaction,
 ): Promise<SetupInstrument> {
-  return oneAtATime(sequelize, async (transaction) => {
-    refuseTaken(asked.name, await InstrumentRow.findOne({ where: { name: asked.name }, transaction }));
-    const row = await InstrumentRow.create({ id: randomUUID(), ...asked }, { transaction });
-    const what = `${asked.name} added, ${asked.kind}`;
-    await noteChange({ by, at: now, subject: 'instruments', what, after: asked }, transaction);
-    return seen(row, now, transaction);
-  });
+  refuseTaken(asked.name, await InstrumentRow.findOne({ where: { name: asked.name }, transaction }));
+  const row = await InstrumentRow.create({ id: randomUUID(), ...asked }, { transaction });
+  const what = `${asked.name} added, ${asked.kind}`;
+  await noteChange({ by, at: now, subject: 'instruments', what, after: asked }, transaction);
+  return seen(row, now, transaction);
 }
 
-export async function changeInstrument(
-  { sequelize, by, now }: Moment,
+export const changeInstrument = (
+  moment: Moment,
+  id: string,
+  asked: z.output<typeof changeInstrumentRequest>,
+): Promise<SetupInstrument> =>
+  oneAtATime(moment.sequelize, (transaction) => instrumentChanged(moment, id, asked, transaction));
+
+/** One of them, within a change that may be of many. */
+export async function instrumentChanged(
+  { by, now }: Moment,
   id: string,
   { retired, ...asked }: z.output<typeof changeInstrumentRequest>,
+  transaction: Transaction,
 ): Promise<SetupInstrument> {
-  return oneAtATime(sequelize, async (transaction) => {
-    const row = await found(id, transaction);
-    if (asked.name !== undefined)
-      refuseTaken(asked.name, await InstrumentRow.findOne({ where: { name: asked.name }, transaction }), id);
-    const before = await seen(row, now, transaction);
-    const retiredAt = retired === undefined ? row.retiredAt : retired ? now : null;
-    await row.update({ ...asked, retiredAt }, { transaction });
-    const after = await seen(row, now, transaction);
-    const what =
-      retired === undefined
-        ? `${before.name}: ${Object.keys(asked).join(', ')} changed`
-        : `${after.name} ${retired ? 'taken out of use' : 'in use again'}`;
-    await noteChange({ by, at: now, subject: 'instruments', what, before, after }, transaction);
-    return after;
-  });
+  const row = await found(id, transaction);
+  if (asked.name !== undefined)
+    refuseTaken(asked.name, await InstrumentRow.findOne({ where: { name: asked.name }, transaction }), id);
+  const before = await seen(row, now, transaction);
+  const retiredAt = retired === undefined ? row.retiredAt : retired ? now : null;
+  await row.update({ ...asked, retiredAt }, { transaction });
+  const after = await seen(row, now, transaction);
+  const what =
+    retired === undefined
+      ? `${before.name}: ${Object.keys(asked).join(', ')} changed`
+      : `${after.name} ${retired ? 'taken out of use' : 'in use again'}`;
+  await noteChange({ by, at: now, subject: 'instruments', what, before, after }, transaction);
+  return after;
 }
 
 /** Calibrated: from now on it is good until it is due again. */

@@ -6,7 +6,7 @@ import {
   type InferCreationAttributes,
   type Sequelize,
 } from 'sequelize';
-import { count, json, maybe, moment, text, uuid } from './columns';
+import { count, id, json, maybe, moment, text, uuid } from './columns';
 
 /** Something that was set up: who changed what, from what to what. */
 export class SetupChangeRow extends Model<
@@ -38,6 +38,17 @@ export class CalibrationRow extends Model<
   declare at: Date;
 }
 
+/** The certificate of a calibration, as its laboratory sent it. */
+export class CalibrationFileRow extends Model<
+  InferAttributes<CalibrationFileRow>,
+  InferCreationAttributes<CalibrationFileRow>
+> {
+  declare calibrationId: number;
+  declare name: string;
+  declare type: string;
+  declare body: Buffer;
+}
+
 /** A back-up that was taken, or was not and why. */
 export class BackupRow extends Model<InferAttributes<BackupRow>, InferCreationAttributes<BackupRow>> {
   declare id: CreationOptional<number>;
@@ -62,6 +73,22 @@ export class RecallRow extends Model<InferAttributes<RecallRow>, InferCreationAt
   declare closedAt: Date | null;
   declare closedBy: string | null;
   declare closedWhy: string | null;
+}
+
+/** Where work is done, with how many there are of it and when it is open. */
+export class WorkPlaceRow extends Model<
+  InferAttributes<WorkPlaceRow>,
+  InferCreationAttributes<WorkPlaceRow>
+> {
+  declare id: string;
+  declare name: string;
+  declare kind: string;
+  declare count: number;
+  /** Days of the week, with blanks between. */
+  declare days: string;
+  declare opens: string;
+  declare closes: string;
+  declare retiredAt: CreationOptional<Date | null>;
 }
 
 /** One thing that the shop has decided of itself, by its name. */
@@ -98,6 +125,15 @@ export function defineSetupModels(sequelize: Sequelize): void {
     },
     { sequelize, tableName: 'calibrations' },
   );
+  CalibrationFileRow.init(
+    {
+      calibrationId: { ...count(), primaryKey: true },
+      name: text(120),
+      type: text(40),
+      body: { type: DataTypes.BLOB('long'), allowNull: false },
+    },
+    { sequelize, tableName: 'calibration_files' },
+  );
   RecallRow.init(
     {
       id: { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true },
@@ -112,6 +148,19 @@ export function defineSetupModels(sequelize: Sequelize): void {
       closedWhy: maybe(400),
     },
     { sequelize, tableName: 'recalls' },
+  );
+  WorkPlaceRow.init(
+    {
+      id: id(),
+      name: text(80),
+      kind: text(20),
+      count: count(),
+      days: text(40),
+      opens: text(5),
+      closes: text(5),
+      retiredAt: { type: DataTypes.DATE(3), allowNull: true },
+    },
+    { sequelize, tableName: 'work_places' },
   );
   SettingRow.init(
     { name: { ...text(40), primaryKey: true }, value: text(200) },

@@ -6,10 +6,12 @@ import { z } from 'zod';
 import { Refusal } from '../refusal';
 import { codeUntil, madeUpCode } from '../sign-in/first-code';
 import { hashPin } from '../sign-in/pin';
+import { badgeHash, refuseTakenBadge } from './badges';
 import { forgetDevicesOf } from './known-devices';
 import { PersonRow } from './models';
 import { noteChange, type Moment } from './setup-changes';
 import { oneAtATime, refuseTaken } from './setup-names';
+import { FORGOTTEN } from './second-factors';
 import { forgetTriesOf } from './sign-in-tries';
 
 const sessionData = z.looseObject({ personId: z.string().optional() });
@@ -37,6 +39,7 @@ function viewOf(row: PersonRow, screens: number, now: Date): SetupPerson {
     role,
     skills: z.array(z.string()).parse(JSON.parse(row.skills)),
     standing: row.leftAt ? 'left' : (code ?? 'here'),
+    hasBadge: typeof row.badge === 'string',
     screens,
     leftAt: row.leftAt?.toISOString() ?? null,
   };
@@ -64,29 +67,46 @@ interface WithCode {
 }
 
 /** Somebody new, with the code of their first sign-in. */
-export async function invitePerson({ sequelize, by, now }: Moment, asked: Asked): Promise<WithCode> {
-  const [code, until] = [madeUpCode(), codeUntil(now)];
-  const pinHash = await hashPin(code);
-  return oneAtATime(sequelize, async (transaction) => {
-    refuseTaken(asked.name, await PersonRow.findOne({ where: { name: asked.name }, transaction }));
-    const { name, role, skills } = asked;
-    const row = await PersonRow.create(
-      { id: randomUUID(), name, role, pinHash, skills: JSON.stringify(skills), codeUntil: until },
-      { transaction },
-    );
-    const what = `${name} added, as ${role}`;
-    await noteChange({ by, at: now, subject: 'people', what, after: asked }, transaction);
-    return { person: viewOf(row, 0, now), code, until };
-  });
+export async function invitePerson(moment: Moment, asked: Asked): Promise<WithCode> {
+  const first = await firstCode(moment.now);
+  return oneAtATime(moment.sequelize, (transaction) => personInvited(moment, asked, first, transaction));
+}
+
+/** A code that was made up, hashed: which takes its time, and so is done before anything waits for it. */
+export interface FirstCode {
+  readonly code: string;
+  readonly until: Date;
+  readonly pinHash: string;
+}
+export async function firstCode(now: Date): Promise<FirstCode> {
+  const code = madeUpCode();
+  return { code, until: codeUntil(now), pinHash: await hashPin(code) };
+}
+
+/** One more, within a change that may be of many. */
+export async function personInvited(
+  { by, now }: Moment,
+  asked: Asked,
+  { code, until, pinHash }: FirstCode,
+  transaction: Transaction,
+): Promise<WithCode> {
+  refuseTaken(asked.name, await PersonRow.findOne({ where: { name: asked.name }, transaction }));
+  const { name, role, skills } = asked;
+  const row = await PersonRow.create(
+    { id: randomUUID(), name, role, pinHash, skills: JSON.stringify(skills), codeUntil: until },
+    { transaction },
+  );
+  const what = `${name} added, as ${role}`;
+  await noteChange({ by, at: now, subject: 'people', what, after: asked }, transaction);
+  return { person: viewOf(row, 0, now), code, until };
 }
 
 /** Another code, where a PIN is forgotten: the one before opens nothing any more, and their screens are closed. */
 export async function newCodeFor({ sequelize, by, now }: Moment, id: string): Promise<WithCode> {
-  const [code, until] = [madeUpCode(), codeUntil(now)];
-  const pinHash = await hashPin(code);
+  const { code, until, pinHash } = await firstCode(now);
   const person = await oneAtATime(sequelize, async (transaction) => {
     const row = await found(id, transaction);
-    await row.update({ pinHash, codeUntil: until }, { transaction });
+    await row.update({ pinHash, codeUntil: until, ...FORGOTTEN }, { transaction });
     await noteChange({ by, at: now, subject: 'people', what: `another code for ${row.name}` }, transaction);
     return viewOf(row, 0, now);
   });
@@ -97,37 +117,50 @@ export async function newCodeFor({ sequelize, by, now }: Moment, id: string): Pr
 }
 
 /** What is known of a person, or that they have left or are back. The last lead stays one. */
-export async function changePerson(
-  { sequelize, by, now }: Moment,
-  id: string,
-  asked: Partial<Asked> & { readonly left?: boolean },
-): Promise<SetupPerson> {
-  const person = await oneAtATime(sequelize, async (transaction) => {
-    const row = await found(id, transaction);
-    const before = viewOf(row, 0, now);
-    const staysLead = (asked.role ?? row.role) === 'lead' && !(asked.left ?? row.leftAt !== null);
-    if (row.role === 'lead' && !row.leftAt && !staysLead) await refuseLastLead(row, transaction);
-    if (asked.name !== undefined)
-      refuseTaken(asked.name, await PersonRow.findOne({ where: { name: asked.name }, transaction }), id);
-    await row.update(
-      {
-        name: asked.name ?? row.name,
-        role: asked.role ?? row.role,
-        skills: asked.skills ? JSON.stringify(asked.skills) : row.skills,
-        leftAt: asked.left === undefined ? row.leftAt : asked.left ? now : null,
-      },
-      { transaction },
-    );
-    const after = viewOf(row, 0, now);
-    const what = wordsOf(before, after);
-    await noteChange({ by, at: now, subject: 'people', what, before, after }, transaction);
-    return after;
-  });
+export async function changePerson(moment: Moment, id: string, asked: AskedOtherwise): Promise<SetupPerson> {
+  const { sequelize, now } = moment;
+  const person = await oneAtATime(sequelize, (transaction) => personChanged(moment, id, asked, transaction));
   if (asked.left) {
     await forgetDevicesOf(id);
     await closeScreens(sequelize, id, now);
   }
   return person;
+}
+
+type AskedOtherwise = Partial<Asked> & {
+  readonly left?: boolean;
+  /** What their badge says, or none. */
+  readonly badge?: string | null;
+};
+
+/** One of them, within a change that may be of many. */
+export async function personChanged(
+  { by, now }: Moment,
+  id: string,
+  asked: AskedOtherwise,
+  transaction: Transaction,
+): Promise<SetupPerson> {
+  const row = await found(id, transaction);
+  const before = viewOf(row, 0, now);
+  const staysLead = (asked.role ?? row.role) === 'lead' && !(asked.left ?? row.leftAt !== null);
+  if (row.role === 'lead' && !row.leftAt && !staysLead) await refuseLastLead(row, transaction);
+  if (asked.name !== undefined)
+    refuseTaken(asked.name, await PersonRow.findOne({ where: { name: asked.name }, transaction }), id);
+  if (typeof asked.badge === 'string') await refuseTakenBadge(asked.badge, id, transaction);
+  await row.update(
+    {
+      name: asked.name ?? row.name,
+      role: asked.role ?? row.role,
+      skills: asked.skills ? JSON.stringify(asked.skills) : row.skills,
+      leftAt: asked.left === undefined ? row.leftAt : asked.left ? now : null,
+      ...(asked.badge === undefined ? {} : { badge: asked.badge === null ? null : badgeHash(asked.badge) }),
+    },
+    { transaction },
+  );
+  const after = viewOf(row, 0, now);
+  const what = asked.badge === undefined ? wordsOf(before, after) : badgeWords(after);
+  await noteChange({ by, at: now, subject: 'people', what, before, after }, transaction);
+  return after;
 }
 
 /** Everywhere that they are signed in. */
@@ -141,6 +174,9 @@ export async function closeScreens(
     await sequelize.query('DELETE FROM sessions WHERE sid IN (:sids)', { replacements: { sids } });
   return sids;
 }
+
+const badgeWords = ({ name, hasBadge }: SetupPerson): string =>
+  hasBadge ? `${name} has a badge` : `${name} has no badge any more`;
 
 function wordsOf(before: SetupPerson, after: SetupPerson): string {
   if (before.standing !== 'left' && after.standing === 'left') return `${after.name} has left`;

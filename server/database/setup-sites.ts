@@ -39,33 +39,52 @@ export async function listSites(): Promise<SetupSite[]> {
 }
 
 /** A new customer, whose site goes by common practice until it says otherwise. */
-export async function addSite({ sequelize, by, now }: Moment, customer: string): Promise<SetupSite> {
-  return oneAtATime(sequelize, async (transaction) => {
-    if (await SiteRow.findByPk(customer, { transaction }))
-      throw new Refusal({ code: 'name.taken', name: customer });
-    const rules = { ...USUAL_RULES, name: customer };
-    const row = await SiteRow.create({ customer, rules: JSON.stringify(rules), version: 1 }, { transaction });
-    const what = `${customer} added, by common practice`;
-    await noteChange({ by, at: now, subject: 'sites', what, after: rules }, transaction);
-    return viewOf(row, transaction);
-  });
+export const addSite = (moment: Moment, customer: string): Promise<SetupSite> =>
+  oneAtATime(moment.sequelize, (transaction) =>
+    siteAdded(moment, customer, { ...USUAL_RULES, name: customer }, transaction),
+  );
+
+/** One more, within a change that may be of many. */
+export async function siteAdded(
+  { by, now }: Moment,
+  customer: string,
+  rules: SiteRules,
+  transaction: Transaction,
+): Promise<SetupSite> {
+  if (await SiteRow.findByPk(customer, { transaction }))
+    throw new Refusal({ code: 'name.taken', name: customer });
+  const row = await SiteRow.create({ customer, rules: JSON.stringify(rules), version: 1 }, { transaction });
+  const own = rulesChanged(USUAL_RULES, rules).length;
+  const what = `${customer} added, ${own === 0 ? 'by common practice' : `with ${own} rules of its own`}`;
+  await noteChange({ by, at: now, subject: 'sites', what, after: rules }, transaction);
+  return viewOf(row, transaction);
 }
 
 /** Other rules, for jobs that are opened from now on: those that are open keep theirs. Refused where somebody was quicker. */
-export async function changeRules(
-  { sequelize, by, now }: Moment,
-  { customer, version, rules }: { customer: string; version: number; rules: SiteRules },
+export const changeRules = (moment: Moment, asked: AskedRules): Promise<SetupSite> =>
+  oneAtATime(moment.sequelize, (transaction) => rulesSet(moment, asked, transaction));
+
+interface AskedRules {
+  readonly customer: string;
+  /** The version that is changed. */
+  readonly version: number;
+  readonly rules: SiteRules;
+}
+
+/** Those of one site, within a change that may be of many. */
+export async function rulesSet(
+  { by, now }: Moment,
+  { customer, version, rules }: AskedRules,
+  transaction: Transaction,
 ): Promise<SetupSite> {
-  return oneAtATime(sequelize, async (transaction) => {
-    const row = await found(customer, transaction);
-    if (row.version !== version) throw new Refusal({ code: 'rules.changed', customer, version: row.version });
-    const before = rulesIn(row);
-    await row.update({ rules: JSON.stringify(rules), version: version + 1 }, { transaction });
-    const changed = rulesChanged(before, rules).map(wordRuleChange);
-    const what = `${customer}, rules ${version + 1}: ${changed.join('; ') || 'their name'}`.slice(0, 200);
-    await noteChange({ by, at: now, subject: 'sites', what, before, after: rules }, transaction);
-    return viewOf(row, transaction);
-  });
+  const row = await found(customer, transaction);
+  if (row.version !== version) throw new Refusal({ code: 'rules.changed', customer, version: row.version });
+  const before = rulesIn(row);
+  await row.update({ rules: JSON.stringify(rules), version: version + 1 }, { transaction });
+  const changed = rulesChanged(before, rules).map(wordRuleChange);
+  const what = `${customer}, rules ${version + 1}: ${changed.join('; ') || 'their name'}`.slice(0, 200);
+  await noteChange({ by, at: now, subject: 'sites', what, before, after: rules }, transaction);
+  return viewOf(row, transaction);
 }
 
 const MOST_LOOKED_AT = 60;

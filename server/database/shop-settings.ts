@@ -1,15 +1,29 @@
 import { SHOP_WANTS, shopSettings, type ShopBegun, type ShopSettings } from '@dusk-wren/contract';
+import { z } from 'zod';
 import { UNNAMED, type Config } from '../config';
 import { InstrumentRow, PersonRow, SiteRow } from './models';
 import { noteChange, type Moment } from './setup-changes';
-import { SettingRow } from './setup-models';
+import { SettingRow, WorkPlaceRow } from './setup-models';
 import { oneAtATime } from './setup-names';
+import { ZONE_HERE } from './shop-day';
+
+/** Until a lead says otherwise: long enough for a round of lapping. */
+const LOCK_MINUTES = 15;
+
+/** As they are kept: each is a text. */
+const stored = shopSettings.extend({ lockMinutes: z.coerce.number().pipe(shopSettings.shape.lockMinutes) });
 
 /** What the shop has decided of itself; its name is that of the environment until a lead gives it another. */
 export async function settingsOf({ SHOP_NAME }: Pick<Config, 'SHOP_NAME'>): Promise<ShopSettings> {
-  const rows = await SettingRow.findAll({ where: { name: ['name', 'units'] } });
-  const kept = rows.map(({ name, value }) => [name, value] as const);
-  return shopSettings.parse({ name: SHOP_NAME, units: 'US', ...Object.fromEntries(kept) });
+  const rows = await SettingRow.findAll({ where: { name: Object.keys(shopSettings.shape) } });
+  return stored.parse({
+    name: SHOP_NAME,
+    units: 'US',
+    zone: ZONE_HERE,
+    lockMinutes: LOCK_MINUTES,
+    secondFactor: 'nobody',
+    ...Object.fromEntries(rows.map(({ name, value }) => [name, value])),
+  });
 }
 
 const ROUND = 'first round';
@@ -19,15 +33,17 @@ export async function begunOf({
   BACKUP_DIR,
   SHOP_NAME,
 }: Pick<Config, 'BACKUP_DIR' | 'SHOP_NAME'>): Promise<ShopBegun> {
-  const [settings, people, instruments, sites] = await Promise.all([
+  const [settings, people, places, instruments, sites] = await Promise.all([
     SettingRow.findAll(),
     PersonRow.count(),
+    WorkPlaceRow.count(),
     InstrumentRow.count(),
     SiteRow.count(),
   ]);
   const there = {
     shop: SHOP_NAME !== UNNAMED || settings.some(({ name }) => name === 'name'),
     people: people > 1,
+    places: places > 0,
     instruments: instruments > 0,
     sites: sites > 0,
     keeping: BACKUP_DIR !== undefined,
@@ -53,8 +69,8 @@ export async function changeSettings(
 ): Promise<ShopSettings> {
   await oneAtATime(sequelize, async (transaction) => {
     for (const [name, value] of Object.entries(after))
-      await SettingRow.upsert({ name, value }, { transaction });
-    const what = `the shop: ${after.name}, ${after.units} units`;
+      await SettingRow.upsert({ name, value: String(value) }, { transaction });
+    const what = `the shop: ${after.name}, ${after.units} units, clocks of ${after.zone}, screens lock ${after.lockMinutes === 0 ? 'never' : `after ${after.lockMinutes} min`}, second factor of ${after.secondFactor}`;
     await noteChange({ by, at: now, subject: 'shop', what, before, after }, transaction);
   });
   return after;

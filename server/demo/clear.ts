@@ -15,6 +15,7 @@ import {
   UnitRow,
   ValveRow,
 } from '../database/models';
+import { WorkPlaceRow } from '../database/setup-models';
 
 /** Those that refer to others first. */
 const TABLES: readonly ModelStatic<Model>[] = [
@@ -25,6 +26,7 @@ const TABLES: readonly ModelStatic<Model>[] = [
   ValveRow,
   SiteRow,
   InstrumentRow,
+  WorkPlaceRow,
   StockRow,
   KitRow,
   UnitRow,

@@ -153,7 +153,11 @@ describe('played into a database through the same commands as real work', () => 
   it('the released one has a certificate that says it is simulated', async () => {
     const row = await JobRow.findOne({ where: { tag: 'HV-1907' } });
     const log = await loadLog(row?.id ?? '', 0);
-    const [state, address, shop] = [must(fold(log)), 'http://shop/x', 'Pinder Street valve shop'];
+    const [state, address, shop] = [
+      must(fold(log)),
+      'http://shop/x',
+      { name: 'Pinder Street valve shop', zone: 'UTC' },
+    ];
     const pdf = await certificatePdf({ log, state, units: 'SI', address, shop });
     expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
     expect(pdf.length).toBeGreaterThan(20_000);

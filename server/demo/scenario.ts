@@ -18,6 +18,17 @@ export const PEOPLE: readonly { name: string; role: Role }[] = [
   { name: 'Petra Lundholm', role: 'lead' },
 ];
 
+/** Where they work: name, kind, how many, opens, closes; on weekdays. */
+export const PLACES = [
+  ['Long bench', 'bench', 3, '06:30', '15:00'],
+  ['Window bench', 'bench', 2, '06:30', '15:00'],
+  ['Chain vices', 'vice', 4, '06:30', '15:00'],
+  ['Seat lathe', 'lathe', 1, '07:00', '14:30'],
+  ['Wash', 'wash', 1, '06:30', '14:00'],
+  ['Water rig', 'rig', 1, '07:00', '15:00'],
+  ['Pop rig', 'rig', 1, '07:00', '15:00'],
+] as const;
+
 export const INSTRUMENTS: readonly {
   name: string;
   kind: InstrumentKind;

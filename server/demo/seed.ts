@@ -4,13 +4,14 @@ import type { Sequelize } from 'sequelize';
 import { hashPin } from '../sign-in/pin';
 import { openJobOn } from '../database/jobs';
 import { InstrumentRow, PersonRow, SiteRow } from '../database/models';
+import { WorkPlaceRow } from '../database/setup-models';
 import { fileValve } from '../database/valves';
 import { Play } from './play';
 import { valveKey } from '@dusk-wren/core/valve';
 import { putUnit } from '../database/shelf';
 import { putKits, putStock } from '../database/stock';
 import { KIT_SHEETS, stockOf, UNITS } from './stock';
-import { DEMO_PIN, INSTRUMENTS, PEOPLE, SHELF, SITES, STORIES } from './scenario';
+import { DEMO_PIN, INSTRUMENTS, PEOPLE, PLACES, SHELF, SITES, STORIES } from './scenario';
 import type { Story } from './story';
 
 const DAY = 24 * 60 * 60 * 1000;
@@ -32,6 +33,12 @@ export async function seedDemo(
     instruments[name] = id;
     await InstrumentRow.create({ id, name, kind, driver, calibrationDue: isoDay(now + dueInDays * DAY) });
   }
+  await WorkPlaceRow.bulkCreate(
+    PLACES.map(([name, kind, count, opens, closes]) => ({
+      ...{ id: randomUUID(), name, kind, count },
+      ...{ days: 'Mon Tue Wed Thu Fri', opens, closes },
+    })),
+  );
   for (const [customer, rules] of Object.entries(SITES))
     await SiteRow.create({ customer, rules: JSON.stringify(rules) });
   const [inspector, lead] = [

@@ -1,9 +1,17 @@
 import { certificate, type Certificate, type TorqueTable } from '@dusk-wren/core/certificate';
-import { format, formatNumber, valueIn, type UnitSystem } from '@dusk-wren/core/quantity';
+import {
+  dayIn,
+  format,
+  formatNumber,
+  minuteIn,
+  sayDay,
+  valueIn,
+  type UnitSystem,
+} from '@dusk-wren/core/quantity';
 import type { Content, TableCell } from 'pdfmake/interfaces';
 import { Refusal } from '../refusal';
 import { curveChart, FIT, OVER, ringCharts, runoutChart, shareBar, strokeChart } from './charts';
-import { day, list, minute, paperPdf, plate, table, type JobPaper } from './paper';
+import { list, paperPdf, plate, table, type JobPaper } from './paper';
 
 /** The certificate on paper; before it is signed each page says that it is a draft. */
 export async function certificatePdf(made: JobPaper): Promise<Buffer> {
@@ -21,11 +29,11 @@ export async function certificatePdf(made: JobPaper): Promise<Buffer> {
     content: [
       plate([...paper.plate, ...paper.about]),
       {
-        text: `Reported: ${paper.reported || 'nothing'}. Received ${day(paper.received)}.`,
+        text: `Reported: ${paper.reported || 'nothing'}. Received ${onDay(paper.received, made)}.`,
         margin: [0, 8, 0, 0],
       },
       ...glance(paper, units),
-      signature(paper),
+      signature(paper, made),
       { text: 'In detail', style: 'title', pageBreak: 'before' },
       ...beforeAndAfter(paper),
       ...list('As found', paper.asFound),
@@ -37,11 +45,14 @@ export async function certificatePdf(made: JobPaper): Promise<Buffer> {
       ...tests(paper, units),
       ...workings(paper),
       ...instruments(paper),
-      ...people(paper),
+      ...people(paper, made),
       ...list('Corrections to the log', paper.corrections),
     ],
   });
 }
+
+/** The day of a moment by the shop's clocks. */
+const onDay = (moment: string, { shop }: JobPaper): string => sayDay(dayIn(moment, shop.zone));
 
 /** Widths of the tables of the first page: one below the other. */
 const GLANCE = ['*', 92, 92, 92, 36];
@@ -197,14 +208,14 @@ function instruments(paper: Certificate): Content[] {
     paper.instruments.map((each) => [
       each.name,
       each.simulated ? `${each.kind}, simulated` : each.kind,
-      day(each.calibrationDue),
+      sayDay(each.calibrationDue),
       each.inCalibration ? 'in calibration' : 'overdue: reading did not count',
     ]),
     ['*', '*', 'auto', '*'],
   );
 }
 
-function people(paper: Certificate): Content[] {
+function people(paper: Certificate, made: JobPaper): Content[] {
   return [
     ...table(
       'People',
@@ -215,16 +226,16 @@ function people(paper: Certificate): Content[] {
     ...table(
       'Holds',
       ['Hold', 'Released by', 'On'],
-      paper.holds.map(({ title, by, at }) => [title, by ?? 'not released', at ? day(at) : '']),
+      paper.holds.map(({ title, by, at }) => [title, by ?? 'not released', at ? onDay(at, made) : '']),
       ['*', 'auto', 'auto'],
     ),
   ];
 }
 
 /** Who stands for it, on the first page: next due, holds and signature. */
-function signature({ signed, condemned, holds }: Certificate): Content {
+function signature({ signed, condemned, holds }: Certificate, made: JobPaper): Content {
   const released = holds.flatMap(({ title, by, at }) =>
-    by === undefined ? [] : [`${title}: released by ${by}${at === undefined ? '' : `, ${day(at)}`}.`],
+    by === undefined ? [] : [`${title}: released by ${by}${at === undefined ? '' : `, ${onDay(at, made)}`}.`],
   );
   return {
     unbreakable: true,
@@ -234,12 +245,17 @@ function signature({ signed, condemned, holds }: Certificate): Content {
           ? 'Not signed.'
           : condemned
             ? 'The valve is condemned and must not be put back in service.'
-            : `Next overhaul due ${day(signed.nextDue)}.`,
+            : `Next overhaul due ${sayDay(signed.nextDue)}.`,
         style: 'section',
       },
       ...released.map((text) => ({ text })),
       ...(signed
-        ? [{ text: `Signed by ${signed.by.name}, ${signed.by.role}, ${minute(signed.at)} UTC.`, bold: true }]
+        ? [
+            {
+              text: `Signed by ${signed.by.name}, ${signed.by.role}, ${minuteIn(signed.at, made.shop.zone)} (${made.shop.zone}).`,
+              bold: true,
+            },
+          ]
         : []),
     ],
   };

@@ -1,10 +1,10 @@
 import { isolationSheet, plateOf } from '@dusk-wren/core/certificate';
-import { valveOf, type JobState } from '@dusk-wren/core/job';
+import { valveOf } from '@dusk-wren/core/job';
 import { DEFER } from '@dusk-wren/core/procedure';
-import type { UnitSystem } from '@dusk-wren/core/quantity';
+import { minuteIn } from '@dusk-wren/core/quantity';
 import type { Content } from 'pdfmake/interfaces';
 import { Refusal } from '../refusal';
-import { list, minute, paperPdf, plate, table, type JobPaper } from './paper';
+import { list, paperPdf, plate, table, type JobPaper } from './paper';
 
 const STATES = {
   open: 'not proved',
@@ -13,12 +13,12 @@ const STATES = {
   held: 'held until the strip',
 } as const;
 
-const who = (by: string | undefined, at: string | undefined) => (by && at ? `${by}, ${minute(at)}` : '');
-
 /** What the isolation sheet says, as a part of any paper. */
-export function isolationContent(state: JobState, units: UnitSystem): Content[] {
+export function isolationContent({ state, units, shop }: JobPaper): Content[] {
   const sheet = isolationSheet(state, units);
   if (!sheet) return [];
+  const who = (by: string | undefined, at: string | undefined) =>
+    by && at ? `${by}, ${minuteIn(at, shop.zone)}` : '';
   return [
     ...list('How it stands in its line', [...sheet.stands, ...sheet.stored.map((each) => `Stored: ${each}`)]),
     ...table(
@@ -71,10 +71,6 @@ export async function isolationPdf(paper: JobPaper): Promise<Buffer> {
       sheet.stopped ? 'STOP: an energy is not gone. ' : '',
       sheet.energies.some(({ simulated }) => simulated) ? 'Some readings are simulated.' : '',
     ].join(''),
-    content: [
-      plate(plateOf(valve, units)),
-      ...isolationContent(state, units),
-      { text: DEFER, style: 'small' },
-    ],
+    content: [plate(plateOf(valve, units)), ...isolationContent(paper), { text: DEFER, style: 'small' }],
   });
 }

@@ -28,6 +28,8 @@ interface Import {
   readonly file: string;
   readonly person: PersonStamp;
   readonly now: string;
+  /** What comes with the log, written with it or not at all. */
+  readonly along?: (transaction: Transaction) => Promise<void>;
 }
 
 const MOST_SHOWN = 100;
@@ -41,7 +43,7 @@ const CLOCKS_DIFFER_BY = 5 * 60 * 1000;
 export async function importJob(
   sequelize: Sequelize,
   printer: Printer,
-  { exported, file, person, now }: Import,
+  { exported, file, person, now, along }: Import,
 ): Promise<JobId> {
   const log = readLog(exported.entries);
   if (!log.ok) throw new Refusal(log.problem);
@@ -63,9 +65,10 @@ export async function importJob(
   const stamp: Stamp = { commandId: commandId.parse(randomUUID()), by: person, at: now };
   const { entries, state: after } = must(record(state.value, [{ kind: 'job-imported', body }], stamp));
   try {
-    await sequelize.transaction((transaction) =>
-      write(exported, [...log.value, ...entries], after, transaction),
-    );
+    await sequelize.transaction(async (transaction) => {
+      await write(exported, [...log.value, ...entries], after, transaction);
+      await along?.(transaction);
+    });
   } catch (error) {
     // Its valve has an open job, or somebody brought the same in at the same moment.
     if (error instanceof UniqueConstraintError)

@@ -39,7 +39,7 @@ export async function jobSheetPdf(paper: JobPaper): Promise<Buffer> {
       ...list('Gas detector and limits', protection.limits),
       ...list('Before it goes to a shop', protection.decontamination),
       { text: DEFER, style: 'small' },
-      ...isolationContent(state, units),
+      ...isolationContent(paper),
       ...list('Fetch: new parts', fetched(fetch.parts)),
       ...list('Fetch: tools and gauges', fetched([...fetch.wrenches, ...fetch.gauges, ...fetch.tools])),
       ...list('Fetch: consumables', fetched(fetch.consumables)),

@@ -1,6 +1,6 @@
 import { importOf } from '@dusk-wren/core/certificate';
 import type { Entry, JobState } from '@dusk-wren/core/job';
-import { sayDay, type UnitSystem } from '@dusk-wren/core/quantity';
+import type { UnitSystem } from '@dusk-wren/core/quantity';
 import pdfmake from 'pdfmake';
 import type { Content, TableCell } from 'pdfmake/interfaces';
 import QRCode from 'qrcode';
@@ -17,6 +17,13 @@ const MUTED = '#665f70';
 const LINE = '#b9b5c2';
 const BELOW_TITLE: [number, number, number, number] = [0, 6, 0, 0];
 
+/** A shop as its papers say it. */
+export interface PrintedBy {
+  readonly name: string;
+  /** Its time zone: moments are those of its clocks. */
+  readonly zone: string;
+}
+
 /** A job, to be put on paper. */
 export interface JobPaper {
   readonly log: readonly Entry[];
@@ -26,8 +33,8 @@ export interface JobPaper {
   readonly address: string;
   /** Of a signed paper. */
   readonly code?: string;
-  /** Whose shop prints it. */
-  readonly shop: string;
+  /** Whose shop prints it, and by which clocks. */
+  readonly shop: PrintedBy;
 }
 
 interface Sheet {
@@ -61,7 +68,7 @@ export async function paperPdf({ title, about, paper, warning, content }: Sheet)
       header: () => ({
         margin: [40, 24, 40, 0],
         columns: [
-          { text: shop, font: 'Label', bold: true },
+          { text: shop.name, font: 'Label', bold: true },
           {
             text: [imported ? 'Imported, not checked here. ' : '', warning].join(''),
             alignment: 'right',
@@ -114,9 +121,6 @@ function startsTooLow(node: {
 }): boolean {
   return node.style === 'section' && (node.startPosition?.top ?? 0) > LOWEST_HEADING;
 }
-
-export const day = (moment: string): string => sayDay(moment);
-export const minute = (moment: string): string => `${sayDay(moment)} ${moment.slice(11, 16)}`;
 
 const lines = {
   hLineColor: () => LINE,

@@ -13,7 +13,7 @@ afterAll(() => shop.close());
 
 describe('papers', () => {
   it('are printed beside the server: it goes on answering meanwhile', async () => {
-    const printer = new Printer(() => Promise.resolve('Test Street valve shop'));
+    const printer = new Printer(() => Promise.resolve({ name: 'Test Street valve shop', zone: 'UTC' }));
     let turns = 0;
     let printing = true;
     const turning = (): void => {

@@ -4,6 +4,7 @@ import type { AnyProblem } from '@dusk-wren/contract';
 import type { InDoubt, ReadOtherwise } from '@dusk-wren/core/command';
 import { Piscina } from 'piscina';
 import { Refusal } from '../refusal';
+import type { PrintedBy } from './paper';
 import { codesOf, writtenCode } from './paper-code';
 import { loadRawLog } from '../database/job-log';
 
@@ -29,7 +30,7 @@ export type Errand =
       readonly address: string;
       /** Of a signed certificate: by it the paper is held against its record. */
       readonly code?: string;
-      readonly shop: string;
+      readonly shop: PrintedBy;
     }
   | { readonly kind: 'replay'; readonly log: readonly unknown[] }
   | { readonly kind: 'weigh'; readonly log: readonly unknown[]; readonly doubt: InDoubt };
@@ -64,11 +65,11 @@ export class Printer {
   private readonly kept = new Map<string, Buffer>();
 
   /** `shop` says whose papers these are, as it is now. */
-  constructor(private readonly shop: () => Promise<string>) {}
+  constructor(private readonly shop: () => Promise<PrintedBy>) {}
 
   async print({ paper, jobId, version, units, site }: Asked): Promise<Buffer> {
     const shop = await this.shop();
-    const name = [paper, jobId, version, units, shop].join(' ');
+    const name = [paper, jobId, version, units, shop.name, shop.zone].join(' ');
     const before = this.kept.get(name);
     if (before) return before;
     const log = await loadRawLog(jobId, 0);

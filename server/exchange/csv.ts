@@ -42,8 +42,11 @@ const MOST_ROWS = 5000;
 /** What a wrong encoding or a damaged file leaves behind. */
 const DAMAGED = /[\u0000\uFFFD]/;
 
-/** A file as rows by their heading, and what is wrong with it. Semicolons are read as well as commas. */
-export function fromCsv(text: string, heading: readonly string[]): CsvFile {
+/**
+ * A file as rows by their heading, and what is wrong with it. Semicolons are read as well as commas. Columns that `may` be
+ * there are read where they are.
+ */
+export function fromCsv(text: string, heading: readonly string[], may: readonly string[] = []): CsvFile {
   const nothing = (why: string): CsvFile => ({ rows: [], unreadable: [], wrong: [why] });
   const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
     skipEmptyLines: 'greedy',
@@ -61,7 +64,8 @@ export function fromCsv(text: string, heading: readonly string[]): CsvFile {
     return nothing(
       `The heading lacks ${missing.map((name) => `“${name}”`).join(', ')}. It wants: ${heading.join(', ')}.`,
     );
-  const twice = heading.filter((name) => found.indexOf(name) !== found.lastIndexOf(name));
+  const read = [...heading, ...may.filter((name) => found.includes(name))];
+  const twice = read.filter((name) => found.indexOf(name) !== found.lastIndexOf(name));
   if (twice.length > 0) return nothing(`The heading has ${twice.join(', ')} twice.`);
   if (data.length > MOST_ROWS)
     return nothing(`The file has more than ${MOST_ROWS} rows: bring it in in parts.`);
@@ -80,7 +84,7 @@ export function fromCsv(text: string, heading: readonly string[]): CsvFile {
       rows.push({
         row,
         cells: Object.fromEntries(
-          heading.map((name) => [name, plain((cells[found.indexOf(name)] ?? '').trim())]),
+          read.map((name) => [name, plain((cells[found.indexOf(name)] ?? '').trim())]),
         ),
       });
   }

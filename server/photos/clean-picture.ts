@@ -46,3 +46,15 @@ async function clean(raw: Buffer): Promise<CleanPicture> {
     throw refused('it is broken, or larger than 40 megapixels');
   }
 }
+
+/** A picture that was kept before, somewhere, as it was: byte by byte; one that was not is made so first. */
+export async function asKept(raw: Buffer): Promise<CleanPicture> {
+  const { format, width, height, exif, iptc, xmp, icc } = await sharp(raw, { limitInputPixels: MOST_PIXELS })
+    .metadata()
+    .catch(() => ({ format: 'none', width: 0, height: 0, exif: raw, iptc: raw, xmp: raw, icc: raw }));
+  const isPlain = [exif, iptc, xmp, icc].every((hidden) => hidden === undefined);
+  if (format !== 'jpeg' || !isPlain || Math.max(width, height) > LONGEST_SIDE) return cleanPicture(raw);
+  // Decoded once: a broken one is refused here and not where it is looked at.
+  const clean = await cleanPicture(raw);
+  return clean.width === width && clean.height === height ? { body: raw, width, height } : clean;
+}

@@ -6,12 +6,16 @@ const DEEPEST = 60;
 
 /** Refuses a body nested so deep that only an attack is. */
 export function notTooDeep(request: Request, _response: Response, next: NextFunction): void {
-  if (depthOver(request.body, DEEPEST))
+  refuseTooDeep(request.body);
+  next();
+}
+
+export function refuseTooDeep(value: unknown): void {
+  if (depthOver(value, DEEPEST))
     throw new Refusal({
       code: 'request.invalid',
       issues: [{ path: '', message: `Nested more than ${DEEPEST} levels deep.` }],
     });
-  next();
 }
 
 function depthOver(root: unknown, limit: number): boolean {

@@ -4,8 +4,9 @@ import { withoutStatement } from '../database/failures';
 import { HALF_RESTORED, isHalfRestored } from '../database/half-restored';
 import { lastBackup } from '../database/backups';
 import { tablesBehind } from '../database/migrate';
+import type { ClockWatch } from '../keeping/clock';
 
-export function healthRoutes(sequelize: Sequelize): Router {
+export function healthRoutes(sequelize: Sequelize, clock: ClockWatch): Router {
   const router = Router();
   router.get('/healthz', (_request, response) => {
     response.json({ process: 'up' });
@@ -24,6 +25,7 @@ export function healthRoutes(sequelize: Sequelize): Router {
         pendingMigrations: pending,
         migrationsOfANewerServer: unknown,
         ...(isReady ? { lastBackup: (await lastBackup())?.endedAt ?? null } : {}),
+        ...(clock.jump ? { clockJump: clock.jump } : {}),
       });
     } catch (error) {
       request.log.warn(withoutStatement(error), 'database not reachable');

@@ -4,13 +4,17 @@ import { createHash } from 'node:crypto';
 import type { IncomingMessage } from 'node:http';
 import type { Sequelize } from 'sequelize';
 import { importJob } from '../documents/job-import';
+import { photosIn, readJobFile, takePhotos } from '../documents/job-file';
 import type { Printer } from '../documents/printer';
+import { spooled } from '../exchange/spooled';
 import { onlyLead, personOf } from '../sign-in/person';
-import { notTooDeep } from './depth';
+import { notTooDeep, refuseTooDeep } from './depth';
 import { read } from './read';
 
 /** A job's log of many thousand entries, as it is exported. */
 const MOST = '25mb';
+/** With three hundred photographs, as many as a job may have. */
+const MOST_OF_A_FILE = 1e9;
 
 /** SHA-256 of each request's body as it came. */
 const hashes = new WeakMap<IncomingMessage, string>();
@@ -29,7 +33,25 @@ export function importRoutes(sequelize: Sequelize, printer: Printer, now: () => 
     const exported = read(jobExport, request.body);
     const file = hashes.get(request) ?? '';
     const id = await importJob(sequelize, printer, { exported, file, person: personOf(request), now: now() });
-    response.status(201).json({ id });
+    response.status(201).json({ id, photos: { taken: 0, missing: photosIn(exported).length } });
+  });
+
+  /** The same with its photographs. */
+  router.put('/jobs/import', onlyLead, async (request, response) => {
+    const answer = await spooled(request, MOST_OF_A_FILE, async ({ path, sha256 }) => {
+      const raw = await readJobFile(path);
+      refuseTooDeep(raw);
+      const exported = read(jobExport, raw);
+      let photos = { taken: 0, missing: 0 };
+      const id = await importJob(sequelize, printer, {
+        ...{ exported, file: sha256, person: personOf(request), now: now() },
+        along: async (transaction) => {
+          photos = await takePhotos(path, exported, transaction);
+        },
+      });
+      return { id, photos };
+    });
+    response.status(201).json(answer);
   });
   return router;
 }

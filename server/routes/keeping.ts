@@ -4,13 +4,19 @@ import type { Sequelize } from 'sequelize';
 import type { Config } from '../config';
 import { lastBackup, listBackups } from '../database/backups';
 import { backUp } from '../keeping/backup';
+import type { ClockWatch } from '../keeping/clock';
 import { KeepingFault } from '../keeping/fault';
 import { isBackupDue } from '../keeping/schedule';
 import { Refusal } from '../refusal';
 import { onlyLead } from '../sign-in/person';
 
 /** How the shop is kept: its back-ups, and one more. */
-export function keepingRoutes(sequelize: Sequelize, config: Config, now: () => Date): Router {
+export function keepingRoutes(
+  sequelize: Sequelize,
+  config: Config,
+  clock: ClockWatch,
+  now: () => Date,
+): Router {
   const router = Router();
   const { BACKUP_DIR: folder } = config;
   const view = async (): Promise<SetupBackups> => ({
@@ -21,6 +27,7 @@ export function keepingRoutes(sequelize: Sequelize, config: Config, now: () => D
     lastGood: (await lastBackup()) ?? null,
     isOverdue: await isBackupDue(2 * config.BACKUP_HOURS, now()),
     backups: await listBackups(),
+    clockJump: clock.jump ?? null,
   });
 
   router.get('/setup/backups', onlyLead, async (_request, response) => {

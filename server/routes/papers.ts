@@ -1,9 +1,12 @@
 import type { paperCodeView } from '@dusk-wren/contract';
 import { jobId } from '@dusk-wren/core/job';
 import { Router } from 'express';
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
 import { z } from 'zod';
 import type { Config } from '../config';
 import { exportJob } from '../documents/job-export';
+import { jobFile } from '../documents/job-file';
 import { PAPERS, type Printer } from '../documents/printer';
 import { findJob } from '../database/jobs';
 import { loadRawLog } from '../database/job-log';
@@ -52,6 +55,14 @@ export function paperRoutes(printer: Printer, config: Config): Router {
     response
       .set('content-disposition', `attachment; filename="${fileName(row.tag)}.json"`)
       .json(await exportJob(row, new Date().toISOString()));
+  });
+
+  router.get('/jobs/:id/export.zip', async (request, response) => {
+    const row = await findJob(read(jobId, request.params.id));
+    response
+      .type('application/zip')
+      .set('content-disposition', `attachment; filename="${fileName(row.tag)}.zip"`);
+    await pipeline(Readable.from(jobFile(row, new Date().toISOString())), response);
   });
   return router;
 }

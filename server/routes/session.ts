@@ -1,4 +1,5 @@
 import {
+  badgeRequest,
   confirmationRequest,
   firstLeadRequest,
   ownPinRequest,
@@ -11,17 +12,20 @@ import type { Sequelize } from 'sequelize';
 import type { Config } from '../config';
 import { Refusal } from '../refusal';
 import { confirmationFor } from '../sign-in/confirmation';
-import { ensureCookie } from '../sign-in/cookies';
+import { ensureCookie, readCookie } from '../sign-in/cookies';
 import { csrfGuard, csrfToken } from '../sign-in/csrf';
+import { whoseBadge } from '../database/badges';
+import { deviceKeyOf } from '../database/device-keys';
 import { settingsOf } from '../database/shop-settings';
 import { isFirstLeadCode } from '../sign-in/first-lead';
 import { whoIs } from '../sign-in/person';
 import { hashNewPin } from '../sign-in/pin';
 import { beginSession, endSession } from '../sign-in/session';
+import { askSecond, asksSecond } from '../sign-in/second-factor';
 import { tryPin } from '../sign-in/try-pin';
 import { rememberDevice } from '../database/known-devices';
 import { addFirstPerson, findPersonWithPin, keepPin, listPeople } from '../database/people';
-import { beginTry } from '../database/sign-in-tries';
+import { beginTry, forgetTries } from '../database/sign-in-tries';
 import { read } from './read';
 
 const A_PIN_IS_SHORT = '10kb';
@@ -37,8 +41,13 @@ export function sessionRoutes(sequelize: Sequelize, config: Config, now: () => D
     response: Response,
     person: PersonView | undefined,
   ): Promise<SessionView> {
-    const { name, units } = await settingsOf(config);
-    return { person: person ?? null, csrf: csrfToken(request, response, config), shop: name, units };
+    const { name, units, lockMinutes } = await settingsOf(config);
+    return {
+      person: person ?? null,
+      csrf: csrfToken(request, response, config),
+      ...{ shop: name, units, lockMinutes },
+      deviceKey: person ? await deviceKeyOf(person.id) : null,
+    };
   }
 
   async function signedIn(request: Request, response: Response, person: PersonView): Promise<SessionView> {
@@ -55,10 +64,23 @@ export function sessionRoutes(sequelize: Sequelize, config: Config, now: () => D
     response.json({ people: await listPeople() });
   });
 
+  router.post('/badge', csrf, json, async (request, response) => {
+    const { code } = read(badgeRequest, request.body);
+    // Wrong ones are counted as wrong PINs are: nobody finds a badge by trying.
+    const key = `badge ${readCookie(request, 'device') ?? 'stranger'}`;
+    const begun = await beginTry(sequelize, key, now());
+    if ('wait' in begun) throw new Refusal({ code: 'request.too-many', retryAfterSeconds: begun.wait });
+    const personId = await whoseBadge(code);
+    if (personId === undefined) throw new Refusal({ code: 'badge.unknown' });
+    await forgetTries(key);
+    response.json({ personId });
+  });
+
   router.post('/session', csrf, json, async (request, response) => {
-    const { personId, pin } = read(signInRequest, request.body);
+    const { personId, pin, second } = read(signInRequest, request.body);
     const person = await tryPin(sequelize, request, personId, pin, now());
     if (!person) throw new Refusal({ code: 'sign-in.wrong' });
+    await askSecond(sequelize, await settingsOf(config), person, second, now());
     response.json(await signedIn(request, response, person));
   });
 
@@ -69,6 +91,8 @@ export function sessionRoutes(sequelize: Sequelize, config: Config, now: () => D
     if (!person || !found?.codeUntil) throw new Refusal({ code: 'sign-in.wrong' });
     if (found.codeUntil < now()) throw new Refusal({ code: 'pin.code-over' });
     await keepPin(person.id, await hashNewPin(pin, person.role));
+    // The PIN is kept; who has to show a second factor signs in with both.
+    await askSecond(sequelize, await settingsOf(config), person, undefined, now());
     response.json(await signedIn(request, response, person));
   });
 
@@ -93,7 +117,11 @@ export function sessionRoutes(sequelize: Sequelize, config: Config, now: () => D
     if (request.get('x-person') !== person.id)
       throw new Refusal({ code: 'person.other', signedIn: person.name });
     const signer = personId ?? person.id;
-    if (!(await tryPin(sequelize, request, signer, pin, now()))) throw new Refusal({ code: 'pin.wrong' });
+    const signs = await tryPin(sequelize, request, signer, pin, now());
+    if (!signs) throw new Refusal({ code: 'pin.wrong' });
+    // Who has signed in here has shown both; at another's screen a PIN alone would be all.
+    if (signs.id !== person.id && asksSecond(await settingsOf(config), signs.role))
+      throw new Refusal({ code: 'second.own-screen', name: signs.name });
     response.json({ confirmation: confirmationFor(config, signer, commandId, now()) });
   });
 

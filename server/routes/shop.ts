@@ -26,12 +26,7 @@ import { personOf } from '../sign-in/person';
 import { read } from './read';
 
 /** The shop's own things: valves on file, customers, instruments and what they read. */
-export function shopRoutes(
-  config: Config,
-  feed: LiveFeed,
-  streams: OpenStreams,
-  today: () => string,
-): Router {
+export function shopRoutes(config: Config, feed: LiveFeed, streams: OpenStreams, now: () => string): Router {
   const router = Router();
   const open = new OpenControls();
 
@@ -57,13 +52,13 @@ export function shopRoutes(
   });
 
   router.get('/instruments', async (_request, response) => {
-    response.json({ instruments: await listInstruments(today()) });
+    response.json({ instruments: await listInstruments(now()) });
   });
 
   router.get('/instruments/:id/readings', async (request, response) => {
     const id = read(instrumentId, request.params.id);
     const query = read(readingQuery, request.query);
-    const found = await findInstrument(id, today());
+    const found = await findInstrument(id, now());
     const source = found && sourceFor(found.driver);
     if (!source) throw new Refusal({ code: 'instrument.unknown', id });
     const row = await findJob(query.job);

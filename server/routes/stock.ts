@@ -35,7 +35,7 @@ export function stockRoutes(sequelize: Sequelize, now: () => string): Router {
   });
 
   router.get('/store/orders', async (_request, response) => {
-    response.json({ orders: await listOrders(now().slice(0, 10)) });
+    response.json({ orders: await listOrders(now()) });
   });
 
   /** What is stocked for the valve of a job. */

@@ -37,6 +37,7 @@ const open: Sequelize[] = [];
 export async function openShop(
   overrides: Partial<Record<string, string>> = {},
   admin: string | undefined = process.env['TEST_DATABASE_URL'],
+  now: () => Date = () => new Date(),
 ): Promise<Shop> {
   if (admin === undefined)
     throw new Error(
@@ -58,9 +59,9 @@ export async function openShop(
     ...overrides,
   });
   if ('wrong' in read) throw new Error(read.wrong.join('; '));
-  const sequelize = connect(databaseUrl);
+  const sequelize = connect(databaseUrl, { silence: read.config.DATABASE_SILENCE * 1000 });
   open.push(sequelize);
-  const app = createApp(sequelize, read.config, pino({ level: 'silent' }));
+  const app = createApp(sequelize, read.config, pino({ level: 'silent' }), now);
   await migrate(sequelize, () => undefined);
   const pinHash = await hashPin(PIN);
   const people = { ada: randomUUID(), bo: randomUUID(), ivo: randomUUID(), lea: randomUUID() };

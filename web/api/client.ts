@@ -8,6 +8,8 @@ export class ApiProblem extends Error {
     readonly code: string,
     message: string,
     readonly status: number,
+    /** What the server said no with, still to be parsed. */
+    readonly details?: unknown,
   ) {
     super(message);
   }
@@ -72,7 +74,8 @@ async function answer(path: string, { method = 'GET', body, person = personHere 
 
 async function refusal(response: Response): Promise<ApiProblem> {
   const read = problemBody.safeParse(await response.json().catch(() => undefined));
-  if (read.success) return new ApiProblem(read.data.problem.code, read.data.text, response.status);
+  if (read.success)
+    return new ApiProblem(read.data.problem.code, read.data.text, response.status, read.data.problem);
   // Something between here and the server gave it.
   const problem: AnyProblem = { code: 'answer.unreadable', status: response.status };
   return new ApiProblem(problem.code, wordProblem(problem), response.status);

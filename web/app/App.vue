@@ -7,6 +7,7 @@ import KeySheet from '../keys/KeySheet.vue';
 import { useKeys } from '../keys/keys';
 import { usePreferences } from '../stores/preferences';
 import { useSession } from '../stores/session';
+import { useIdleLock } from './leaving';
 import SideRail from './SideRail.vue';
 
 const preferences = usePreferences();
@@ -14,6 +15,7 @@ const theme = useTheme();
 const route = useRoute();
 const router = useRouter();
 const session = useSession();
+useIdleLock();
 const bare = computed(() => route.meta['bare'] === true);
 watchEffect(() => {
   document.documentElement.dataset['theme'] = preferences.look;

@@ -9,20 +9,14 @@ import {
   mdiTune,
   mdiWeatherSunny,
 } from '@mdi/js';
-import { useRouter } from 'vue-router';
 import { usePreferences } from '../stores/preferences';
 import { useSession } from '../stores/session';
 import { keySheet } from '../keys/keys';
+import { useLeaving } from './leaving';
 
 const preferences = usePreferences();
 const session = useSession();
-const router = useRouter();
-async function leave(): Promise<void> {
-  const told = session.signOut();
-  // Whoever comes next finds the job that is in hand.
-  await router.push({ path: '/sign-in', query: { to: router.currentRoute.value.fullPath } });
-  await told;
-}
+const leave = useLeaving();
 </script>
 
 <template>
@@ -86,7 +80,7 @@ async function leave(): Promise<void> {
       type="button"
       class="place"
       :aria-label="`${session.person.name}, ${session.person.role}: sign out`"
-      @click="leave"
+      @click="leave()"
     >
       <svg viewBox="0 0 24 24" width="22" height="22" aria-hidden="true">
         <path :d="mdiLogoutVariant" fill="currentColor" /></svg

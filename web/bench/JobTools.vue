@@ -24,7 +24,7 @@ onClickOutside(sheets, close);
       <router-link :to="`/workings?job=${job.id ?? ''}`">Workings for it</router-link>
       <router-link :to="`/jobs/${job.id}/labels`">Labels</router-link>
       <router-link :to="`/jobs/${job.id}/certificate`">Certificate</router-link>
-      <a :href="`/api/jobs/${job.id}/export.json`" download>Export</a>
+      <a :href="`/api/jobs/${job.id}/export.zip`" download>Export</a>
     </nav>
   </details>
 </template>

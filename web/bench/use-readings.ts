@@ -2,6 +2,7 @@ import { readingMessage, type InstrumentControl, type ReadingMessage } from '@du
 import type { InstrumentKind } from '@dusk-wren/core/job';
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { callForNothing } from '../api/client';
+import { useBeingRead } from '../stores/being-read';
 import { useJob } from '../stores/job';
 import { gathered } from './gathered';
 
@@ -14,6 +15,8 @@ export function useReadings(
   const job = useJob();
   const picked = ref<string>();
   const running = ref(false);
+  const beingRead = useBeingRead();
+  watch(running, (is) => (is ? beingRead.begin() : beingRead.end()), { flush: 'sync' });
   /** Asked for; read as soon as what was entered before has arrived, for a simulated valve is as its log says. */
   const isAsked = ref(false);
   const choices = computed(() => job.instruments.filter((each) => each.kind === kind));

@@ -6,7 +6,7 @@ import { computed } from 'vue';
 import { sayDay, sayTime } from '../parts/dates';
 import LineDrawing from '../drawings/LineDrawing.vue';
 import ContactRing from '../parts/ContactRing.vue';
-import '../stock/stock-table.css';
+import '../parts/table.css';
 import { useJob } from '../stores/job';
 import { usePreferences } from '../stores/preferences';
 

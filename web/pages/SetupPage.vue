@@ -5,15 +5,17 @@ import FirstRound from '../setup/FirstRound.vue';
 import InstrumentsSetup from '../setup/InstrumentsSetup.vue';
 import KeepingSetup from '../setup/KeepingSetup.vue';
 import PeopleSetup from '../setup/PeopleSetup.vue';
+import PlacesSetup from '../setup/PlacesSetup.vue';
 import SetupChanges from '../setup/SetupChanges.vue';
 import ShopSetup from '../setup/ShopSetup.vue';
 import SitesSetup from '../setup/SitesSetup.vue';
 import { useSession } from '../stores/session';
 
-/** What a lead sets up: who works here, what they read with, whose rules they go by, how it is kept, and who changed what of it. */
+/** What a lead sets up: who works here, where, what they read with, whose rules they go by, how it is kept, and who changed what of it. */
 const session = useSession();
 const VIEWS = [
   ['people', 'People'],
+  ['places', 'Places'],
   ['instruments', 'Instruments'],
   ['sites', 'Customers'],
   ['shop', 'Shop'],
@@ -30,6 +32,7 @@ const view = ref<(typeof VIEWS)[number][0]>('people');
       <FirstRound :view="view" @turn="view = $event" />
       <ViewTabs v-model="view" :views="VIEWS" />
       <PeopleSetup v-if="view === 'people'" />
+      <PlacesSetup v-else-if="view === 'places'" />
       <InstrumentsSetup v-else-if="view === 'instruments'" />
       <SitesSetup v-else-if="view === 'sites'" />
       <ShopSetup v-else-if="view === 'shop'" />

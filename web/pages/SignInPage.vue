@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import type { PersonView } from '@dusk-wren/contract';
 import { useMediaQuery } from '@vueuse/core';
-import { computed, onMounted, ref } from 'vue';
+import { computed, onMounted, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { ApiProblem } from '../api/client';
 import BenchButton from '../parts/BenchButton.vue';
 import KeyPad from '../parts/KeyPad.vue';
 import { device } from '../stores/device';
 import { faultOf } from '../stores/fault';
+import { secondAsked, type SecondAsked } from '../stores/second-asked';
 import { useSession } from '../stores/session';
+import SecondFactor from './sign-in/SecondFactor.vue';
 
 /** Who is at this screen: a name and a PIN, touchable with gloves. In a shop with nobody in it, its first lead. */
 const session = useSession();
@@ -20,6 +22,8 @@ const pin = ref('');
 const wrong = ref('');
 const empty = ref(false);
 const byTouch = useMediaQuery('(pointer: coarse)');
+/** The PIN was right, and the shop asks for more. */
+const second = ref<{ asked: SecondAsked; code: string }>();
 /** A code from a lead was typed: it opens nothing but the choice of a PIN. */
 const choosing = ref<{ code: string; said: string }>();
 const own = ref('');
@@ -42,9 +46,33 @@ onMounted(async () => {
   }
 });
 
-/** More than these are found by letters. */
+/** More than these are found by letters, on a screen that is touched too. */
 const FEW = 8;
 const letters = ref('');
+function pick(person: PersonView): void {
+  [chosen.value, wrong.value, pin.value] = [person, '', ''];
+  [choosing.value, second.value] = [undefined, undefined];
+}
+/** Whose screen locked itself: they go on with their PIN alone. */
+watch(people, (all) => {
+  const locked = all.find(({ id }) => id === route.query['locked']);
+  if (locked) pick(locked);
+});
+/** Letters that leave one person are theirs; what is nobody's name is a badge that was scanned. */
+async function found(): Promise<void> {
+  const [one, ...more] = shown.value;
+  const typed = letters.value.trim();
+  if (typed === '' || more.length > 0) return;
+  letters.value = '';
+  if (one) return pick(one);
+  try {
+    const personId = await session.whoseBadge(typed);
+    const person = people.value.find(({ id }) => id === personId);
+    if (person) pick(person);
+  } catch (error) {
+    wrong.value = faultOf(error);
+  }
+}
 /** Who signed in here last comes first; the rest by name. */
 const shown = computed(() => {
   const typed = letters.value.trim().toLowerCase();
@@ -73,12 +101,24 @@ async function enter(work: () => Promise<void>, to = goesTo.value): Promise<void
       pin.value = '';
       return;
     }
+    const asked = secondAsked(error);
+    if (asked) {
+      // Who chose a PIN just now signs in with that.
+      if (own.value !== '') pin.value = own.value;
+      [second.value, own.value, choosing.value] = [{ asked, code: '' }, '', undefined];
+      return;
+    }
+    if (second.value && error instanceof ApiProblem && error.code === 'second.wrong') {
+      [second.value.code, wrong.value] = ['', error.message];
+      return;
+    }
     pin.value = '';
     own.value = '';
+    second.value = undefined;
     wrong.value = error instanceof ApiProblem ? error.message : 'Something failed. Try again.';
   }
 }
-const signIn = () => enter(() => session.signIn(chosen.value?.id ?? '', pin.value));
+const signIn = () => enter(() => session.signIn(chosen.value?.id ?? '', pin.value, second.value?.code));
 const choosePin = () =>
   enter(() =>
     session.choosePin({ personId: chosen.value?.id ?? '', code: choosing.value?.code ?? '', pin: own.value }),
@@ -131,19 +171,25 @@ async function beFirst(): Promise<void> {
         {{ session.elsewhere.name }} has signed in on this browser in another window.
         <BenchButton @press="goOn">I am {{ session.elsewhere.name }}: go on</BenchButton>
       </p>
-      <v-text-field
-        v-if="people.length > FEW"
-        v-model="letters"
-        label="Find by the first letters"
-        autocomplete="off"
-      />
-      <ul class="people" aria-label="People">
+      <p v-if="chosen && chosen.id === route.query['locked']" role="status">
+        Locked: nobody touched this screen for {{ session.lockMinutes }} minutes. What was half done is kept.
+      </p>
+      <form v-if="!second" class="find" @submit.prevent="found">
+        <v-text-field
+          v-model="letters"
+          label="First letters of a name, or scan a badge"
+          autocomplete="off"
+          :autofocus="!byTouch || people.length <= FEW"
+          :inputmode="byTouch && people.length <= FEW ? 'none' : 'text'"
+        />
+      </form>
+      <ul v-if="!second" class="people" aria-label="People">
         <li v-for="each in shown" :key="each.id">
           <button
             type="button"
             class="person label"
             :aria-pressed="chosen?.id === each.id"
-            @click="((chosen = each), (wrong = ''), (choosing = undefined))"
+            @click="pick(each)"
           >
             <b>{{ each.name }}</b><span
               >{{ each.role
@@ -154,7 +200,16 @@ async function beFirst(): Promise<void> {
           </button>
         </li>
       </ul>
-      <form v-if="chosen && choosing" class="pin" @submit.prevent="choosePin">
+      <SecondFactor
+        v-if="chosen && second"
+        v-model="second.code"
+        :asked="second.asked"
+        :name="chosen.name"
+        :by-touch="byTouch"
+        @give="signIn"
+        @leave="((chosen = undefined), (second = undefined))"
+      />
+      <form v-else-if="chosen && choosing" class="pin" @submit.prevent="choosePin">
         <p class="chooses" role="status">{{ choosing.said }}</p>
         <v-text-field
           v-model="own"

@@ -14,6 +14,7 @@ const emit = defineEmits<{ turn: [view: Want] }>();
 const WORDS: Readonly<Record<Want, readonly [string, string]>> = {
   shop: ['Name the shop', 'it stands on every page and paper, with the units that people begin with'],
   people: ['Add people', 'each signs in once with a code and chooses a PIN of their own'],
+  places: ['Add places', 'benches, vices, lathe, wash and rigs, with the hours that they are open'],
   instruments: ['Add instruments', 'gauges, dials and wrenches, with the day that each is due'],
   sites: ['Add the first customer', 'by common practice until its site has rules of its own'],
   keeping: ['Set where back-ups go', 'whoever runs the server sets BACKUP_DIR (docs/running.md)'],

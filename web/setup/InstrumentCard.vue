@@ -7,6 +7,7 @@ import BenchButton from '../parts/BenchButton.vue';
 import DayField from '../parts/DayField.vue';
 import { isoDay, sayDay, sayMoment } from '../parts/dates';
 import { faultOf } from '../stores/fault';
+import CertificateFile from './CertificateFile.vue';
 import InstrumentTrace from './InstrumentTrace.vue';
 import type { Calibrated, InstrumentChange } from './setup-instruments';
 
@@ -15,7 +16,11 @@ const props = defineProps<{
   instrument: SetupInstrument;
   readings: (id: string) => Promise<InstrumentReadings>;
 }>();
-const emit = defineEmits<{ change: [change: InstrumentChange]; calibrated: [done: Calibrated] }>();
+const emit = defineEmits<{
+  change: [change: InstrumentChange];
+  calibrated: [done: Calibrated];
+  attached: [calibration: number, file: File];
+}>();
 const today = isoDay(new Date());
 /** Working days in which it should be on its way. */
 const SOON = 20;
@@ -82,10 +87,15 @@ const off = (percent: number) => `${formatNumber(percent, 2)} %`;
     </summary>
     <div v-if="isOpen" class="body">
       <ol v-if="instrument.calibrations.length > 0" class="done label">
-        <li v-for="each in instrument.calibrations" :key="`${each.day} ${each.certificate}`">
+        <li v-for="each in instrument.calibrations" :key="each.id">
           {{ sayDay(each.day) }}: found <b>{{ off(each.foundOffPercent) }}</b> off, left
           <b>{{ off(each.leftOffPercent) }}</b>; certificate {{ each.certificate }}, until
           {{ sayDay(each.due) }}. {{ each.by }}
+          <CertificateFile
+            :instrument="instrument.id"
+            :calibration="each"
+            @attached="emit('attached', each.id, $event)"
+          />
         </li>
       </ol>
       <form class="calibrated" @submit.prevent="calibrated">

@@ -5,10 +5,12 @@ import BenchButton from '../parts/BenchButton.vue';
 import DayField from '../parts/DayField.vue';
 import InstrumentCard from './InstrumentCard.vue';
 import RecallsSetup from './RecallsSetup.vue';
+import SetupFile from './SetupFile.vue';
 import { useSetupInstruments } from './setup-instruments';
 
 /** The register of instruments: the next that is due stands first. */
-const { instruments, drivers, wrong, add, change, calibrate, readings } = useSetupInstruments();
+const { instruments, drivers, wrong, refetch, add, change, calibrate, attach, readings } =
+  useSetupInstruments();
 const adding = ref(false);
 const BY_EYE = 'read by eye';
 const blank = () => ({
@@ -82,6 +84,11 @@ async function keep(): Promise<void> {
       </div>
     </form>
     <p v-if="wrong" class="problem" role="alert">{{ wrong }}</p>
+    <SetupFile
+      kind="instruments"
+      columns="name, kind, calibration due, serial, reads, read to, read by"
+      @taken="refetch()"
+    />
     <RecallsSetup />
     <InstrumentCard
       v-for="instrument in instruments"
@@ -89,6 +96,7 @@ async function keep(): Promise<void> {
       :instrument="instrument"
       :readings="readings"
       @change="change(instrument.id, $event)"
+      @attached="(calibration, file) => attach(instrument.id, calibration, file)"
       @calibrated="calibrate(instrument.id, $event)"
     />
   </section>

@@ -1,12 +1,15 @@
 <script setup lang="ts">
 import type { SetupBackup } from '@dusk-wren/contract';
 import BenchButton from '../parts/BenchButton.vue';
-import { sayMoment } from '../parts/dates';
+import BringIn from './BringIn.vue';
+import { sayMinutes, sayMoment } from '../parts/dates';
 import { useSetupBackups } from './setup-backups';
 
 /** Whether the shop would survive a lost disk: the last whole back-up, those before it, and one now. */
 const { view, wrong, isTaking, take } = useSetupBackups();
 const megabytes = (bytes: number) => `${(bytes / 1e6).toFixed(bytes < 1e7 ? 1 : 0)} MB`;
+const jumped = (seconds: number) =>
+  `${seconds < 0 ? 'back' : 'on'} by ${sayMinutes(Math.max(1, Math.round(Math.abs(seconds) / 60)))}`;
 const said = ({ file, bytes, failed }: SetupBackup) =>
   file === null || bytes === null ? `not taken: ${failed ?? ''}` : `${file}, ${megabytes(bytes)}`;
 </script>
@@ -29,6 +32,11 @@ const said = ({ file, bytes, failed }: SetupBackup) =>
       It should be every {{ view.everyHours }} hours. See below what kept it, and tell whoever runs the
       server.
     </p>
+    <p v-if="view.clockJump" class="problem">
+      The server’s clock went {{ jumped(view.clockJump.bySeconds) }}, seen {{ sayMoment(view.clockJump.at) }}.
+      What is stored is in order. Look at the time of the server: days of calibrations and moments on papers
+      are by it.
+    </p>
     <p v-if="view.folder" class="muted">
       Every {{ view.everyHours }} hours into {{ view.folder }} on the server, {{ view.keep }} kept,
       {{ view.isSealed ? 'sealed with a passphrase' : 'not sealed: whoever has the file reads everything' }}.
@@ -47,6 +55,7 @@ const said = ({ file, bytes, failed }: SetupBackup) =>
         >
       </li>
     </ol>
+    <BringIn />
   </section>
 </template>
 

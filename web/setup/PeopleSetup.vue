@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { PersonWithCode } from '@dusk-wren/contract';
 import { ROLES, type Role } from '@dusk-wren/core/job';
 import { capital } from '@dusk-wren/core/quantity';
 import { computed, ref } from 'vue';
@@ -7,11 +8,12 @@ import ChoiceRow from '../parts/ChoiceRow.vue';
 import { useSession } from '../stores/session';
 import CodeSlip from './CodeSlip.vue';
 import PersonCard from './PersonCard.vue';
+import SetupFile from './SetupFile.vue';
 import { useSetupPeople } from './setup-people';
 
 /** Who works here: added by name and role, signing in with a code once and a PIN of their own from then on. */
 const session = useSession();
-const { people, wrong, given, invite, change, newCode, closeScreens } = useSetupPeople();
+const { people, wrong, given, refetch, invite, change, newCode, closeScreens } = useSetupPeople();
 const name = ref('');
 const role = ref<Role>('technician');
 const roles = ROLES.map((value) => ({ value, label: capital(value) }));
@@ -20,6 +22,10 @@ const MEANS: Readonly<Record<Role, string>> = {
   inspector: 'releases holds, witnesses tests, signs certificates',
   lead: 'receives, plans, overrules calls, and sets all of this up',
 };
+async function taken(codes: readonly PersonWithCode[]): Promise<void> {
+  given.value = [...codes];
+  await refetch();
+}
 const atWork = computed(() => people.value.filter(({ standing }) => standing !== 'left').length);
 async function add(): Promise<void> {
   if (await invite({ name: name.value.trim(), role: role.value, skills: [] })) name.value = '';
@@ -28,7 +34,7 @@ async function add(): Promise<void> {
 
 <template>
   <section class="people" aria-label="People">
-    <CodeSlip v-if="given" :given="given" @close="given = undefined" />
+    <CodeSlip v-if="given.length > 0" :given="given" @close="given = []" />
     <form class="add" @submit.prevent="add">
       <v-text-field v-model="name" label="Somebody new: name" maxlength="80" autocomplete="off" />
       <ChoiceRow label="Role" :options="roles" :picked="role" @pick="role = $event" />
@@ -37,6 +43,7 @@ async function add(): Promise<void> {
     </form>
     <p v-if="wrong" class="problem" role="alert">{{ wrong }}</p>
     <h2>{{ atWork }} at work here</h2>
+    <SetupFile kind="people" columns="name, role, skills (with | between)" @taken="taken" />
     <PersonCard
       v-for="person in people"
       :key="`${person.id} ${person.name} ${person.skills.join()}`"

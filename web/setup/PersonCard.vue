@@ -38,6 +38,11 @@ const isChanged = computed(
   () => name.value.trim() !== props.person.name || listed.value.join() !== props.person.skills.join(),
 );
 const leaving = ref(false);
+const badge = ref('');
+function giveBadge(): void {
+  emit('change', { badge: badge.value.trim() });
+  badge.value = '';
+}
 const roles = ROLES.map((value) => ({ value, label: capital(value) }));
 function keep(): void {
   if (name.value.trim() !== '') emit('change', { name: name.value.trim(), skills: listed.value });
@@ -72,6 +77,18 @@ const be = (role: Role) => role !== props.person.role && emit('change', { role }
           autocomplete="off"
         />
         <BenchButton v-if="isChanged" kind="submit" lamp :disabled="name.trim() === ''">Keep</BenchButton>
+      </form>
+      <form class="known badge" @submit.prevent="giveBadge">
+        <v-text-field
+          v-model="badge"
+          :label="person.hasBadge ? 'Another badge: scan it' : 'A badge: scan it'"
+          maxlength="60"
+          autocomplete="off"
+        />
+        <BenchButton kind="submit" :disabled="badge.trim().length < 4" lacking="four signs or more"
+          >This is their badge</BenchButton
+        >
+        <BenchButton v-if="person.hasBadge" @press="emit('change', { badge: null })">No badge</BenchButton>
       </form>
       <ChoiceRow :label="`Role of ${person.name}`" :options="roles" :picked="person.role" @pick="be" />
       <div class="acts">
@@ -142,6 +159,9 @@ summary b {
   grid-template-columns: minmax(0, 1fr) minmax(0, 1.4fr) auto;
   width: 100%;
 }
+.badge {
+  grid-template-columns: minmax(0, 1fr) auto auto;
+}
 .acts {
   display: flex;
   flex-wrap: wrap;
@@ -158,7 +178,8 @@ summary b {
   .standing:empty {
     display: none;
   }
-  .known {
+  .known,
+  .badge {
     grid-template-columns: 1fr;
   }
 }

@@ -2,10 +2,11 @@
 import { ref } from 'vue';
 import BenchButton from '../parts/BenchButton.vue';
 import { useSetupSites } from './setup-sites';
+import SetupFile from './SetupFile.vue';
 import SiteCard from './SiteCard.vue';
 
 /** The customers and the rules of their sites. */
-const { sites, wrong, add, change, effects } = useSetupSites();
+const { sites, wrong, refetch, add, change, effects } = useSetupSites();
 const name = ref('');
 async function keep(): Promise<void> {
   if (await add(name.value.trim())) name.value = '';
@@ -23,6 +24,7 @@ async function keep(): Promise<void> {
       A site that has decided nothing goes by common practice. A job keeps the rules that it was opened under.
     </p>
     <p v-if="wrong" class="problem" role="alert">{{ wrong }}</p>
+    <SetupFile kind="sites" columns="customer, and a column for every rule" @taken="refetch()" />
     <SiteCard
       v-for="site in sites"
       :key="site.customer"

@@ -9,7 +9,7 @@ import type { InstrumentKind } from '@dusk-wren/core/job';
 import { useQuery } from '@pinia/colada';
 import { computed, ref } from 'vue';
 import { z } from 'zod';
-import { call } from '../api/client';
+import { call, callForNothing } from '../api/client';
 import { faultOf } from '../stores/fault';
 import { usePreferences } from '../stores/preferences';
 
@@ -63,7 +63,21 @@ export function useSetupInstruments() {
   const add = (asked: NewInstrument) => doing('', asked);
   const change = (id: string, asked: InstrumentChange) => doing(`/${id}/change`, asked);
   const calibrate = (id: string, asked: Calibrated) => doing(`/${id}/calibrations`, asked);
+  /** Attaches the certificate of a calibration. */
+  async function attach(id: string, calibration: number, file: File): Promise<void> {
+    wrong.value = '';
+    const name = encodeURIComponent(file.name.slice(-120));
+    try {
+      await callForNothing(`/setup/instruments/${id}/calibrations/${calibration}/certificate?name=${name}`, {
+        method: 'PUT',
+        body: file,
+      });
+      await refetch();
+    } catch (error) {
+      wrong.value = faultOf(error);
+    }
+  }
   const readings = (id: string): Promise<InstrumentReadings> =>
     call(`/setup/instruments/${id}/readings?units=${preferences.units}`, instrumentReadingsView);
-  return { instruments, drivers, wrong, add, change, calibrate, readings };
+  return { instruments, drivers, wrong, refetch, add, change, calibrate, attach, readings };
 }

@@ -18,6 +18,7 @@ export interface PersonChange {
   readonly role?: Role;
   readonly skills?: readonly string[];
   readonly left?: boolean;
+  readonly badge?: string | null;
 }
 
 /** The people of the shop, as a lead sets them up; what was refused, in words. */
@@ -28,8 +29,8 @@ export function useSetupPeople() {
   });
   const people = computed<readonly SetupPerson[]>(() => data.value?.people ?? []);
   const wrong = ref('');
-  /** A code that was just made, shown this once. */
-  const given = ref<PersonWithCode>();
+  /** Codes that were just made, shown this once. */
+  const given = ref<PersonWithCode[]>([]);
 
   async function doing(work: () => Promise<unknown>): Promise<boolean> {
     wrong.value = '';
@@ -44,7 +45,7 @@ export function useSetupPeople() {
   }
   const invite = (body: { name: string; role: Role; skills: readonly string[] }) =>
     doing(async () => {
-      given.value = await call('/setup/people', personWithCode, { method: 'POST', body });
+      given.value = [await call('/setup/people', personWithCode, { method: 'POST', body })];
     });
   const change = (id: string, body: PersonChange) =>
     doing(() =>
@@ -52,9 +53,9 @@ export function useSetupPeople() {
     );
   const newCode = (id: string) =>
     doing(async () => {
-      given.value = await call(`/setup/people/${id}/code`, personWithCode, { method: 'POST', body: {} });
+      given.value = [await call(`/setup/people/${id}/code`, personWithCode, { method: 'POST', body: {} })];
     });
   const closeScreens = (id: string) =>
     doing(() => callForNothing(`/setup/people/${id}/screens/close`, { method: 'POST', body: {} }));
-  return { people, wrong, given, invite, change, newCode, closeScreens };
+  return { people, wrong, given, refetch, invite, change, newCode, closeScreens };
 }

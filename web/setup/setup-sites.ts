@@ -42,5 +42,5 @@ export function useSetupSites() {
   const change = (asked: AskedRules) => doing(post('/rules', asked));
   const effects = (asked: AskedRules): Promise<SiteEffects | undefined> =>
     doing(() => call('/setup/sites/effects', siteEffectsView, { method: 'POST', body: asked }));
-  return { sites, wrong, add, change, effects };
+  return { sites, wrong, refetch, add, change, effects };
 }

@@ -7,7 +7,7 @@ import { computed, ref, watch } from 'vue';
 import { call } from '../api/client';
 import BenchButton from '../parts/BenchButton.vue';
 import LabelSheet from '../parts/LabelSheet.vue';
-import './stock-table.css';
+import '../parts/table.css';
 
 /** What lies in the bins, found by number, name or the valve it fits; bin labels to print. */
 const sought = ref('');

@@ -12,9 +12,9 @@ import { useQueryCache } from '@pinia/colada';
 import { computed, onMounted, ref } from 'vue';
 import { sayDay, sayTime } from '../parts/dates';
 import { ApiProblem, call } from '../api/client';
-import BenchButton from '../parts/BenchButton.vue';
+import CsvChooser from '../parts/CsvChooser.vue';
+import RowByRow from '../parts/RowByRow.vue';
 import { useSession } from '../stores/session';
-import './stock-table.css';
 
 /** The store as CSV files, out and in; what a file would do is shown row by row before anything is written. */
 const session = useSession();
@@ -30,24 +30,10 @@ const imports = ref<StockImport[]>([]);
 /** The last file of this kind when the preview was made. */
 const after = ref(0);
 const problem = ref('');
-const chooser = ref<HTMLInputElement>();
 const bad = computed(() => preview.value?.rows.filter(({ does }) => does === 'bad') ?? []);
-const shown = computed(() =>
-  [...(preview.value?.rows ?? [])]
-    .sort((a, b) => Number(b.does === 'bad') - Number(a.does === 'bad'))
-    .slice(0, 200),
-);
 
-async function chosen(): Promise<void> {
-  const file = chooser.value?.files?.[0];
-  if (chooser.value) chooser.value.value = '';
-  if (!file) return;
-  if (file.size > 2_000_000) {
-    problem.value = `${file.name} is larger than 2 MB. Split it; nothing was read.`;
-    return;
-  }
-  name.value = file.name;
-  csv.value = await file.text();
+async function chosen(file: { name: string; csv: string }): Promise<void> {
+  [name.value, csv.value] = [file.name, file.csv];
   await look();
 }
 async function tried<T>(work: () => Promise<T>): Promise<T | undefined> {
@@ -112,47 +98,11 @@ async function take(): Promise<void> {
         :items="[...IMPORT_KINDS]"
         @update:model-value="preview = undefined"
       />
-      <input
-        ref="chooser"
-        type="file"
-        accept=".csv,text/csv"
-        class="visually-hidden"
-        aria-label="CSV file"
-        @change="chosen"
-      />
-      <BenchButton @press="chooser?.click()">Choose a file</BenchButton>
+      <CsvChooser @chosen="chosen" @failed="problem = $event" />
     </div>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <p v-if="said" class="label" role="status">{{ said }}</p>
-    <template v-if="preview">
-      <p class="label" role="status">
-        {{ name }}: {{ preview.good }} good, <b>{{ bad.length }} bad</b>.
-      </p>
-      <table class="store-table folds label">
-        <thead>
-          <tr>
-            <th scope="col">Row</th>
-            <th scope="col">What</th>
-            <th scope="col">Does</th>
-            <th scope="col">Why</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="row in shown" :key="row.row">
-            <td class="number">{{ row.row }}</td>
-            <td>{{ row.key }}</td>
-            <td :class="{ problem: row.does === 'bad' }">{{ row.does }}</td>
-            <td>{{ row.why.join('; ') }}</td>
-          </tr>
-        </tbody>
-      </table>
-      <p v-if="preview.rows.length > shown.length" class="muted">
-        And {{ preview.rows.length - shown.length }} more rows.
-      </p>
-      <BenchButton lamp :disabled="preview.good === 0" @press="take">{{
-        bad.length > 0 ? `Take ${rows(preview.good)}, leave ${bad.length}` : `Take ${rows(preview.good)}`
-      }}</BenchButton>
-    </template>
+    <RowByRow v-if="preview" :name="name" :good="preview.good" :rows="preview.rows" @take="take" />
     <template v-if="imports.length > 0">
       <h2>Brought in before</h2>
       <ol class="label imports">

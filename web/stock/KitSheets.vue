@@ -2,7 +2,7 @@
 import { kitsView } from '@dusk-wren/contract/stock';
 import { useQuery } from '@pinia/colada';
 import { call } from '../api/client';
-import './stock-table.css';
+import '../parts/table.css';
 
 /** The printed sheets on file: which line lies in which of their kits. */
 const { data, error } = useQuery({ key: () => ['kits'], query: () => call('/store/kits', kitsView) });

@@ -5,7 +5,7 @@ import { useQuery } from '@pinia/colada';
 import { call } from '../api/client';
 import { sayDay } from '../parts/dates';
 import { usePreferences } from '../stores/preferences';
-import './stock-table.css';
+import '../parts/table.css';
 
 /** What open jobs want: by the last day it can be ordered and the job still be ready. */
 const { tell } = usePreferences();

@@ -9,7 +9,7 @@ import { useRouter } from 'vue-router';
 import { ApiProblem, call } from '../api/client';
 import { sayDay } from '../parts/dates';
 import BenchButton from '../parts/BenchButton.vue';
-import './stock-table.css';
+import '../parts/table.css';
 
 /** Units swapped whole: those ready, those taken, and old ones that wait to be rebuilt as their own job. */
 const router = useRouter();

@@ -1,43 +1,35 @@
-import { useLocalStorage } from '@vueuse/core';
 import { defineStore } from 'pinia';
-import { computed, type WritableComputedRef } from 'vue';
+import { computed, reactive, watch, type WritableComputedRef } from 'vue';
 import { z } from 'zod';
+import { device } from './device';
 import { useSession } from './session';
 
-const stored = z.record(z.string(), z.string());
+const TEXT = 'text/';
+const keptText = z.string().catch('');
 
-function parsed(raw: string): unknown {
-  try {
-    return JSON.parse(raw);
-  } catch {
-    return undefined;
-  }
-}
-
-/** The oldest go first. */
-const MOST = 300;
-
-/** Small things that this screen keeps for a person: what is half typed, the tab that was open, ticks on a list. */
+/** Small things that this device keeps for a person: what is half typed, the tab that was open, ticks on a list. */
 export const useKeptHere = defineStore('kept-here', () => {
-  // Whatever else stands under that name in a browser is as good as nothing.
-  const kept = useLocalStorage<Record<string, string>>(
-    'dusk-wren.kept-here',
-    {},
-    { serializer: { read: (raw) => stored.catch({}).parse(parsed(raw)), write: JSON.stringify } },
-  );
   const session = useSession();
-  const keyed = (key: string) => `${session.person?.id ?? 'nobody'}/${key}`;
+  const kept = reactive(new Map<string, string>());
+  watch(
+    () => session.person?.id,
+    () => {
+      kept.clear();
+      for (const name of device.smallNames(TEXT)) kept.set(name, keptText.parse(device.small(name)));
+    },
+    { immediate: true, flush: 'sync' },
+  );
 
-  function keep(key: string, text: string): void {
-    const { [key]: _before, ...rest } = kept.value;
-    const others = Object.entries(rest).slice(1 - MOST);
-    kept.value = Object.fromEntries(text === '' ? others : [...others, [key, text]]);
+  function keep(name: string, text: string): void {
+    if (text === '') kept.delete(name);
+    else kept.set(name, text);
+    void device.keepSmall(name, text === '' ? undefined : text).catch(() => undefined);
   }
   /** A text kept under a key; empty while nothing is. */
   const text = (key: () => string): WritableComputedRef<string> =>
     computed({
-      get: () => kept.value[keyed(key())] ?? '',
-      set: (now) => keep(keyed(key()), now),
+      get: () => kept.get(`${TEXT}${key()}`) ?? '',
+      set: (now) => keep(`${TEXT}${key()}`, now),
     });
   return { text };
 });

@@ -1,33 +1,25 @@
 import { jobListView } from '@dusk-wren/contract';
-import { useLocalStorage } from '@vueuse/core';
 import { defineStore } from 'pinia';
-import { computed } from 'vue';
+import { shallowRef, watch } from 'vue';
 import { z } from 'zod';
+import { device } from './device';
 import { useSession } from './session';
 
-const kept = z.record(z.string(), z.object({ at: z.string(), list: jobListView }));
-type Kept = z.output<typeof kept>;
+const lastList = z.object({ at: z.string(), list: jobListView });
+const NAME = 'last list';
 
-function read(raw: string): Kept {
-  try {
-    return kept.catch({}).parse(JSON.parse(raw));
-  } catch {
-    return {};
-  }
-}
-
-/** The list of jobs as each person last saw it here: shown with its age while the server cannot be reached. */
+/** The list of jobs as who is here last saw it: shown with its age while the server cannot be reached. */
 export const useLastList = defineStore('last-list', () => {
-  const all = useLocalStorage<Kept>(
-    'dusk-wren.last-list',
-    {},
-    { serializer: { read, write: JSON.stringify } },
-  );
   const session = useSession();
-  const who = computed(() => session.person?.id ?? 'nobody');
-  const last = computed(() => all.value[who.value]);
+  const last = shallowRef<z.output<typeof lastList>>();
+  watch(
+    () => session.person?.id,
+    () => (last.value = lastList.safeParse(device.small(NAME)).data),
+    { immediate: true },
+  );
   function keep(list: z.output<typeof jobListView>): void {
-    all.value = { ...all.value, [who.value]: { at: new Date().toISOString(), list } };
+    last.value = { at: new Date().toISOString(), list };
+    void device.keepSmall(NAME, last.value).catch(() => undefined);
   }
   return { last, keep };
 });

@@ -1,4 +1,5 @@
 import {
+  badgeView,
   confirmationView,
   peopleView,
   personView,
@@ -43,6 +44,8 @@ export const useSession = defineStore('session', () => {
   const shop = useLocalStorage('dusk-wren.shop', '');
   /** What somebody's units are here until they turn them. */
   const units = useLocalStorage<UnitSystem>('dusk-wren.units', 'US');
+  /** A screen that nobody touched for so long locks itself; never where it is nothing. */
+  const lockMinutes = useLocalStorage('dusk-wren.lock-minutes', 0);
   const last = useLocalStorage<PersonView | null>('dusk-wren.last-person', null, {
     serializer: { read: readPerson, write: (value) => JSON.stringify(value) },
   });
@@ -54,11 +57,15 @@ export const useSession = defineStore('session', () => {
   const owed = useLocalStorage('dusk-wren.sign-out-owed', false);
 
   /** What the server says of this browser. A page that was one person's never turns into another's by itself. */
-  function take(session: SessionView): void {
+  async function take(session: SessionView): Promise<void> {
     rememberSession(session.csrf, session.person?.id);
     shop.value = session.shop;
     units.value = session.units;
+    lockMinutes.value = session.lockMinutes;
     const other = person.value !== null && session.person !== null && session.person.id !== person.value.id;
+    if (other || session.person === null) device.shut();
+    else if (session.deviceKey !== null)
+      await device.unlock(session.person.id, session.deviceKey).catch(() => undefined);
     elsewhere.value = other ? session.person : null;
     person.value = other ? null : session.person;
     if (!other) last.value = session.person;
@@ -68,48 +75,60 @@ export const useSession = defineStore('session', () => {
   async function load(): Promise<void> {
     try {
       const session = await call('/session', sessionView);
-      if (!owed.value) return take(session);
+      if (!owed.value) return await take(session);
       rememberSession(session.csrf, session.person?.id);
       if (session.person) await callForNothing('/session', { method: 'DELETE' });
       owed.value = false;
-      take(await call('/session', sessionView));
+      await take(await call('/session', sessionView));
     } catch (error) {
       if (!(error instanceof ApiProblem) || !error.isAway) throw error;
       // No connection, or no database behind it: whoever was here last goes on, unless they left; the server asks again before it takes anything.
-      if (!owed.value) person.value ??= last.value;
+      if (!owed.value && (await wakes(last.value))) person.value ??= last.value;
       throw error;
     } finally {
       known.value = person.value !== null || known.value;
     }
   }
 
+  /** Whether this device still has the key of who was here last. */
+  async function wakes(who: PersonView | null): Promise<boolean> {
+    if (person.value || !who) return false;
+    return device.wake(who.id).catch(() => false);
+  }
+
   async function people(): Promise<PersonView[]> {
     return (await call('/people', peopleView)).people;
   }
 
-  function begin(session: SessionView): void {
+  async function begin(session: SessionView): Promise<void> {
     owed.value = false;
     person.value = null;
-    take(session);
+    await take(session);
   }
 
-  async function signIn(personId: string, pin: string): Promise<void> {
-    begin(await call('/session', sessionView, { method: 'POST', body: { personId, pin } }));
+  async function signIn(personId: string, pin: string, second = ''): Promise<void> {
+    const body = { personId, pin, ...(second === '' ? {} : { second }) };
+    await begin(await call('/session', sessionView, { method: 'POST', body }));
     wasHere(personId);
   }
   function wasHere(personId: string): void {
     lastHere.value = [personId, ...lastHere.value.filter((id) => id !== personId)].slice(0, MOST_HERE);
   }
 
+  /** Whose badge was scanned. */
+  async function whoseBadge(code: string): Promise<string> {
+    return (await call('/badge', badgeView, { method: 'POST', body: { code } })).personId;
+  }
+
   /** The code of a lead, and the PIN chosen in its place. */
   async function choosePin(given: { personId: string; code: string; pin: string }): Promise<void> {
-    begin(await call('/own-pin', sessionView, { method: 'POST', body: given }));
+    await begin(await call('/own-pin', sessionView, { method: 'POST', body: given }));
     wasHere(given.personId);
   }
 
   /** The first lead of a shop with nobody in it. */
   async function beFirst(given: { code: string; name: string; pin: string }): Promise<void> {
-    begin(await call('/first-lead', sessionView, { method: 'POST', body: given }));
+    await begin(await call('/first-lead', sessionView, { method: 'POST', body: given }));
   }
 
   /** Whoever signed in in another window says that it is they who sit here too. */
@@ -130,7 +149,7 @@ export const useSession = defineStore('session', () => {
     elsewhere.value = null;
     last.value = null;
     owed.value = true;
-    await device.forgetJobs().catch(() => undefined);
+    await device.lock().catch(() => undefined);
     await load().catch(() => undefined);
   }
 
@@ -146,9 +165,11 @@ export const useSession = defineStore('session', () => {
     shop,
     units,
     lastHere,
+    lockMinutes,
     load,
     people,
     signIn,
+    whoseBadge,
     choosePin,
     beFirst,
     goOnAsOther,

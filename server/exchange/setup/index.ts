@@ -1,0 +1,18 @@
+import type { SetupFileKind } from '@dusk-wren/contract';
+import type { Sequelize } from 'sequelize';
+import { instrumentsFile } from './instruments';
+import { peopleFile } from './people';
+import { placesFile } from './places';
+import type { SetupFile } from './setup-file';
+import { sitesFile } from './sites';
+
+/** The files that a shop is set up by, and written out as. */
+export const setupFiles = (
+  sequelize: Sequelize,
+  now: () => Date,
+): Readonly<Record<SetupFileKind, SetupFile>> => ({
+  people: peopleFile(sequelize, now),
+  instruments: instrumentsFile(now),
+  places: placesFile(),
+  sites: sitesFile(),
+});
