@@ -41,22 +41,6 @@ export async function openSheet(page: Page, name: string): Promise<void> {
 export const inHand = (page: Page) => page.locator('#in-hand');
 export const title = (page: Page) => inHand(page).getByRole('heading', { level: 2 });
 
-/** What begins so, as soon as the page says it from now on, however shortly it stands there. */
-export const everSaid = (page: Page, beginning: string): Promise<string> =>
-  page.evaluate(
-    (wanted) =>
-      new Promise<string>((said) => {
-        const look = new MutationObserver(() => {
-          const text = document.body.innerText.split('\n').find((line) => line.startsWith(wanted));
-          if (text === undefined) return;
-          look.disconnect();
-          said(text);
-        });
-        look.observe(document.body, { subtree: true, childList: true, characterData: true });
-      }),
-    beginning,
-  );
-
 /** A key of the bench, once the step in hand has stood long enough to take one. */
 export async function press(page: Page, key: string): Promise<void> {
   await expect(inHand(page)).not.toHaveClass(/fresh/);

@@ -29,10 +29,11 @@ import { useTurnedScrew } from './use-turned-screw';
 const props = defineProps<{ step: PlannedStep; task: TaskOf<'measure'>; live: Swept }>();
 const job = useJob();
 const { show, parts } = usePreferences();
-const bench = useStrokeBench(() => props.step.id);
-
 /** Slow enough that the casing follows its gauge. */
 const SWEEP_SECONDS = 36;
+/** A whole sweep at twenty readings a second, and what came before and after it on a screen that is slow to look. */
+const WHOLE_SWEEP = 4 * 20 * SWEEP_SECONDS;
+const bench = useStrokeBench(() => props.step.id, WHOLE_SWEEP);
 const LOOP_POINTS = 120;
 /** Seconds for the air to be out of the casing. */
 const MOST_OUT = 3;

@@ -7,11 +7,14 @@ import { useReadings } from '../use-readings';
 type Sample = Extract<ReadingMessage, { kind: 'bench' }>;
 /** Nearer than this to nothing, or to its supply, psi. */
 const SPENT = 0.5;
-/** As far back as it takes to tell that it stands. */
-const LOOKED_BACK = 400;
+/** Readings as far back as it takes to tell that it stands. */
+const TO_TELL_IT_STANDS = 400;
 
-/** A valve on the bench: its gauges and travel as they are read, while signal and screws are set. */
-export function useStrokeBench(step: () => string) {
+/**
+ * A valve on the bench: its gauges and travel as they are read, while signal and screws are set. So many readings are
+ * kept, the latest ones.
+ */
+export function useStrokeBench(step: () => string, keeps = TO_TELL_IT_STANDS) {
   const samples = shallowRef<readonly Sample[]>([]);
   /** Settings sent on this reading: what was read before they arrived says nothing. */
   const sent = ref(0);
@@ -19,7 +22,7 @@ export function useStrokeBench(step: () => string) {
     'gauge set',
     () => ({ step: step() }),
     (reading) => {
-      if (reading.kind === 'bench') samples.value = [...samples.value.slice(-LOOKED_BACK), reading];
+      if (reading.kind === 'bench') samples.value = [...samples.value.slice(-keeps), reading];
     },
   );
   const now = computed(() => (readings.running.value ? samples.value.at(-1) : undefined));
