@@ -10,7 +10,7 @@ import SectionDrawing from '../drawings/SectionDrawing.vue';
 import BenchButton from '../parts/BenchButton.vue';
 import DayField from '../parts/DayField.vue';
 import NamePlate from '../parts/NamePlate.vue';
-import { faultOf } from '../stores/fault';
+import { useTrying } from '../stores/trying';
 import FeaturesSection from './receive/FeaturesSection.vue';
 import MediumSection from './receive/MediumSection.vue';
 import PlateSection from './receive/PlateSection.vue';
@@ -32,8 +32,7 @@ const place = computed(() => (places.value.includes(placed.value) ? placed.value
 const leaves = computed(() => reachedOutOfLine(valve.value.features, scope.value));
 const reported = ref('');
 const due = ref('');
-const problem = ref('');
-const busy = ref(false);
+const { wrong: problem, busy, trying } = useTrying();
 const commandId = crypto.randomUUID();
 
 const lacking = computed(() => [
@@ -45,20 +44,15 @@ const stillWanted = computed(() =>
   lacking.value.length > 0 ? `still wanted: ${lacking.value.join(', ')}` : '',
 );
 /** A valve that the plate was found to be. */
-async function take(id: ValveId, tag: string): Promise<void> {
-  try {
+const take = (id: ValveId, tag: string) =>
+  trying(async () => {
     const query = new URLSearchParams({ limit: '50', q: tag });
     const { valves } = await call(`/valves?${query.toString()}`, valveListView);
     picked.value = valves.find((each) => each.id === id);
-  } catch (error) {
-    problem.value = faultOf(error);
-  }
-}
+  });
 const noCalls = new Map<never, never>();
 async function open(): Promise<void> {
   if (lacking.value.length > 0 || busy.value) return;
-  busy.value = true;
-  problem.value = '';
   const body = {
     commandId,
     valve: picked.value ? { id: picked.value.id } : { new: valve.value },
@@ -67,17 +61,13 @@ async function open(): Promise<void> {
     reported: reported.value,
     ...(due.value ? { due: due.value } : {}),
   };
-  try {
+  await trying(async () => {
     const { id } = await call('/jobs', openJobView, {
       method: 'POST',
       body: body satisfies Record<keyof Pick<OpenJobRequest, 'valve'>, unknown>,
     });
     await router.push(`/jobs/${id}`);
-  } catch (error) {
-    problem.value = faultOf(error);
-  } finally {
-    busy.value = false;
-  }
+  });
 }
 </script>
 

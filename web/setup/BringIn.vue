@@ -4,11 +4,10 @@ import { useFileDialog } from '@vueuse/core';
 import { ref } from 'vue';
 import { call } from '../api/client';
 import BenchButton from '../parts/BenchButton.vue';
-import { faultOf } from '../stores/fault';
+import { useTrying } from '../stores/trying';
 
 /** A job out of another shop's export: all of it, with its photographs, or nothing. */
-const busy = ref(false);
-const wrong = ref('');
+const { wrong, busy, trying } = useTrying();
 const brought = ref<{ id: string; said: string }>();
 const { open: choose, onChange } = useFileDialog({ accept: '.zip,.json', multiple: false, reset: true });
 
@@ -20,19 +19,16 @@ async function send(file: File) {
   const body = new Blob([file], { type: 'application/json' });
   return call('/jobs/import', jobBroughtIn, { method: 'POST', body });
 }
-onChange(async (files) => {
-  const file = files?.[0];
-  if (!file) return;
-  [busy.value, wrong.value, brought.value] = [true, '', undefined];
-  try {
+const bringIn = (file: File) =>
+  trying(async () => {
+    brought.value = undefined;
     const { id, photos } = await send(file);
     const missing = photos.missing === 0 ? '' : `; ${photos.missing} were not in the file`;
     brought.value = { id, said: `${file.name} is in, with ${photos.taken} photographs${missing}.` };
-  } catch (error) {
-    wrong.value = faultOf(error);
-  } finally {
-    busy.value = false;
-  }
+  });
+onChange((files) => {
+  const file = files?.[0];
+  if (file) void bringIn(file);
 });
 </script>
 

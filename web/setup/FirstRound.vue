@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { SHOP_WANTS, shopBegun } from '@dusk-wren/contract';
 import { useQuery } from '@pinia/colada';
-import { computed, ref, watch } from 'vue';
+import { computed, watch } from 'vue';
 import { call } from '../api/client';
 import BenchButton from '../parts/BenchButton.vue';
-import { faultOf } from '../stores/fault';
+import { useTrying } from '../stores/trying';
 
 type Want = (typeof SHOP_WANTS)[number];
 
@@ -30,15 +30,12 @@ watch(
 );
 const missing = computed(() => SHOP_WANTS.filter((want) => !data.value?.has.includes(want)));
 const isShown = computed(() => data.value !== undefined && !data.value.isOver && missing.value.length > 0);
-const wrong = ref('');
-async function leave(): Promise<void> {
-  try {
+const { wrong, trying } = useTrying();
+const leave = () =>
+  trying(async () => {
     await call('/setup/begun', shopBegun, { method: 'POST', body: {} });
     await refetch();
-  } catch (error) {
-    wrong.value = faultOf(error);
-  }
-}
+  });
 </script>
 
 <template>

@@ -6,7 +6,7 @@ import { computed, ref } from 'vue';
 import BenchButton from '../parts/BenchButton.vue';
 import DayField from '../parts/DayField.vue';
 import { isoDay, sayDay, sayMoment } from '../parts/dates';
-import { faultOf } from '../stores/fault';
+import { useTrying } from '../stores/trying';
 import CertificateFile from './CertificateFile.vue';
 import InstrumentTrace from './InstrumentTrace.vue';
 import type { Calibrated, InstrumentChange } from './setup-instruments';
@@ -62,14 +62,11 @@ function calibrated(): void {
   [due.value, found.value, leftOff.value, certificate.value] = ['', '', '', ''];
 }
 const since = ref<InstrumentReadings>();
-const wrong = ref('');
-async function look(): Promise<void> {
-  try {
+const { wrong, trying } = useTrying();
+const look = () =>
+  trying(async () => {
     since.value = await props.readings(props.instrument.id);
-  } catch (error) {
-    wrong.value = faultOf(error);
-  }
-}
+  });
 const off = (percent: number) => `${formatNumber(percent, 2)} %`;
 </script>
 

@@ -6,27 +6,20 @@ import { computed, ref } from 'vue';
 import { call } from '../api/client';
 import BenchButton from '../parts/BenchButton.vue';
 import { sayDay } from '../parts/dates';
-import { faultOf } from '../stores/fault';
+import { useTrying } from '../stores/trying';
 import OtherwiseList from './OtherwiseList.vue';
 
 /** What the error that an instrument was found with would change on the jobs that it was read on, and calling those back. */
 const props = defineProps<{ id: string }>();
 const cache = useQueryCache();
 const found = ref<InstrumentTrace>();
-const wrong = ref('');
-const isWeighing = ref(false);
-async function doing(path: string, method: 'GET' | 'POST'): Promise<void> {
-  [wrong.value, isWeighing.value] = ['', true];
-  try {
+const { wrong, busy: isWeighing, trying } = useTrying();
+const doing = (path: string, method: 'GET' | 'POST') =>
+  trying(async () => {
     const asked = method === 'POST' ? { method, body: {} } : { method };
     found.value = await call(`/setup/instruments/${props.id}/${path}`, instrumentTraceView, asked);
     await cache.invalidateQueries({ key: ['recalls'] });
-  } catch (error) {
-    wrong.value = faultOf(error);
-  } finally {
-    isWeighing.value = false;
-  }
-}
+  });
 const open = computed(() => found.value?.jobs.filter(({ isRecalled }) => !isRecalled) ?? []);
 const out = computed(() => found.value?.jobs.filter(({ isOut }) => isOut) ?? []);
 const words = computed(() => {

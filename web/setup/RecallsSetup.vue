@@ -5,7 +5,7 @@ import { computed, ref } from 'vue';
 import { call } from '../api/client';
 import BenchButton from '../parts/BenchButton.vue';
 import { sayMoment } from '../parts/dates';
-import { faultOf } from '../stores/fault';
+import { useTrying } from '../stores/trying';
 
 /** Jobs called back because an instrument was found off: open until somebody says what was done. */
 const { data, refetch } = useQuery({
@@ -18,17 +18,13 @@ const openOnes = computed(() => recalls.value.filter(({ closed }) => closed === 
 const isAll = ref(false);
 const shown = computed(() => (isAll.value ? recalls.value : recalls.value.filter(({ closed }) => !closed)));
 const done = ref<Record<number, string>>({});
-const wrong = ref('');
-async function close(id: number): Promise<void> {
-  wrong.value = '';
-  try {
+const { wrong, trying } = useTrying();
+const close = (id: number) =>
+  trying(async () => {
     const body = { why: (done.value[id] ?? '').trim() };
     await call(`/setup/recalls/${id}/close`, recallsView, { method: 'POST', body });
     await refetch();
-  } catch (error) {
-    wrong.value = faultOf(error);
-  }
-}
+  });
 </script>
 
 <template>

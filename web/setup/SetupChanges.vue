@@ -5,28 +5,24 @@ import { computed, ref, watch } from 'vue';
 import { call } from '../api/client';
 import BenchButton from '../parts/BenchButton.vue';
 import { sayMoment } from '../parts/dates';
-import { faultOf } from '../stores/fault';
+import { useTrying } from '../stores/trying';
 
 /** Who changed what in setup, newest first; found by a word or a name, and taken along as a file. */
 const words = ref('');
 const asked = refDebounced(words, 250);
 const changes = ref<readonly SetupChange[]>([]);
 const more = ref(false);
-const wrong = ref('');
-async function load(before?: number): Promise<void> {
-  const query = new URLSearchParams({
-    ...(asked.value.trim() ? { q: asked.value.trim() } : {}),
-    ...(before === undefined ? {} : { before: String(before) }),
-  });
-  try {
+const { wrong, trying } = useTrying();
+const load = (before?: number) =>
+  trying(async () => {
+    const query = new URLSearchParams({
+      ...(asked.value.trim() ? { q: asked.value.trim() } : {}),
+      ...(before === undefined ? {} : { before: String(before) }),
+    });
     const found = await call(`/setup/changes?${query.toString()}`, setupChangesView);
     changes.value = before === undefined ? found.changes : [...changes.value, ...found.changes];
     more.value = found.more;
-    wrong.value = '';
-  } catch (error) {
-    wrong.value = faultOf(error);
-  }
-}
+  });
 watch(asked, () => void load(), { immediate: true });
 const last = computed(() => changes.value.at(-1)?.id);
 </script>

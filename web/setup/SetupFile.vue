@@ -10,7 +10,7 @@ import { ref } from 'vue';
 import { call } from '../api/client';
 import CsvChooser from '../parts/CsvChooser.vue';
 import RowByRow from '../parts/RowByRow.vue';
-import { faultOf } from '../stores/fault';
+import { useTrying } from '../stores/trying';
 
 /** One kind of thing that is set up, as a file: out, and in once it is seen row by row what it would do. */
 const props = defineProps<{
@@ -22,19 +22,10 @@ const emit = defineEmits<{ taken: [codes: readonly PersonWithCode[]] }>();
 const chosen = ref({ name: '', csv: '' });
 const preview = ref<SetupFilePreview>();
 const said = ref('');
-const wrong = ref('');
-
-async function trying(work: () => Promise<void>): Promise<void> {
-  [said.value, wrong.value] = ['', ''];
-  try {
-    await work();
-  } catch (error) {
-    wrong.value = faultOf(error);
-  }
-}
+const { wrong, trying } = useTrying();
 const look = (file: { name: string; csv: string }) =>
   trying(async () => {
-    [chosen.value, preview.value] = [file, undefined];
+    [chosen.value, preview.value, said.value] = [file, undefined, ''];
     const body = { csv: file.csv };
     preview.value = await call(`/setup/files/${props.kind}/preview`, setupFilePreview, {
       method: 'POST',

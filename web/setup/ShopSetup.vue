@@ -4,7 +4,7 @@ import { useQuery } from '@pinia/colada';
 import { ref, watch } from 'vue';
 import { call } from '../api/client';
 import BenchButton from '../parts/BenchButton.vue';
-import { faultOf } from '../stores/fault';
+import { useTrying } from '../stores/trying';
 import { useSession } from '../stores/session';
 
 /** The shop itself: its name on every page and paper, its units and clocks, and how people sign in. */
@@ -18,7 +18,7 @@ const LOCKS = [0, 5, 10, 15, 30, 60].map((value) => ({
 /** Zones as people look for them: by continent and town. */
 const ZONES = ['UTC', ...Intl.supportedValuesOf('timeZone')];
 const said = ref('');
-const wrong = ref('');
+const { wrong, trying } = useTrying();
 watch(
   data,
   (shop) => {
@@ -26,16 +26,13 @@ watch(
   },
   { immediate: true },
 );
-async function keep(): Promise<void> {
-  [said.value, wrong.value] = ['', ''];
-  try {
+const keep = () =>
+  trying(async () => {
+    said.value = '';
     const kept = await call('/setup/shop', shopSettings, { method: 'POST', body: asked.value });
     [session.shop, session.units, session.lockMinutes] = [kept.name, kept.units, kept.lockMinutes];
     said.value = `Kept: ${kept.name}, ${kept.units} units, clocks of ${kept.zone}.`;
-  } catch (error) {
-    wrong.value = faultOf(error);
-  }
-}
+  });
 </script>
 
 <template>

@@ -7,10 +7,10 @@ import {
 } from '@dusk-wren/contract';
 import type { InstrumentKind } from '@dusk-wren/core/job';
 import { useQuery } from '@pinia/colada';
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
 import { z } from 'zod';
 import { call, callForNothing } from '../api/client';
-import { faultOf } from '../stores/fault';
+import { useTrying } from '../stores/trying';
 import { usePreferences } from '../stores/preferences';
 
 const answered = z.object({ instrument: setupInstrument });
@@ -47,36 +47,26 @@ export function useSetupInstruments() {
   });
   const instruments = computed<readonly SetupInstrument[]>(() => data.value?.instruments ?? []);
   const drivers = computed(() => data.value?.drivers ?? []);
-  const wrong = ref('');
+  const { wrong, done } = useTrying();
 
-  async function doing(path: string, body: object): Promise<boolean> {
-    wrong.value = '';
-    try {
+  const post = (path: string, body: object) =>
+    done(async () => {
       await call(`/setup/instruments${path}`, answered, { method: 'POST', body });
       await refetch();
-      return true;
-    } catch (error) {
-      wrong.value = faultOf(error);
-      return false;
-    }
-  }
-  const add = (asked: NewInstrument) => doing('', asked);
-  const change = (id: string, asked: InstrumentChange) => doing(`/${id}/change`, asked);
-  const calibrate = (id: string, asked: Calibrated) => doing(`/${id}/calibrations`, asked);
+    });
+  const add = (asked: NewInstrument) => post('', asked);
+  const change = (id: string, asked: InstrumentChange) => post(`/${id}/change`, asked);
+  const calibrate = (id: string, asked: Calibrated) => post(`/${id}/calibrations`, asked);
   /** Attaches the certificate of a calibration. */
-  async function attach(id: string, calibration: number, file: File): Promise<void> {
-    wrong.value = '';
-    const name = encodeURIComponent(file.name.slice(-120));
-    try {
+  const attach = (id: string, calibration: number, file: File) =>
+    done(async () => {
+      const name = encodeURIComponent(file.name.slice(-120));
       await callForNothing(`/setup/instruments/${id}/calibrations/${calibration}/certificate?name=${name}`, {
         method: 'PUT',
         body: file,
       });
       await refetch();
-    } catch (error) {
-      wrong.value = faultOf(error);
-    }
-  }
+    });
   const readings = (id: string): Promise<InstrumentReadings> =>
     call(`/setup/instruments/${id}/readings?units=${preferences.units}`, instrumentReadingsView);
   return { instruments, drivers, wrong, refetch, add, change, calibrate, attach, readings };

@@ -10,7 +10,7 @@ import { useQuery } from '@pinia/colada';
 import { computed, ref } from 'vue';
 import { z } from 'zod';
 import { call, callForNothing } from '../api/client';
-import { faultOf } from '../stores/fault';
+import { useTrying } from '../stores/trying';
 
 /** What of a person may be changed. */
 export interface PersonChange {
@@ -28,21 +28,15 @@ export function useSetupPeople() {
     query: () => call('/setup/people', setupPeopleView),
   });
   const people = computed<readonly SetupPerson[]>(() => data.value?.people ?? []);
-  const wrong = ref('');
+  const { wrong, done } = useTrying();
   /** Codes that were just made, shown this once. */
   const given = ref<PersonWithCode[]>([]);
 
-  async function doing(work: () => Promise<unknown>): Promise<boolean> {
-    wrong.value = '';
-    try {
+  const doing = (work: () => Promise<unknown>) =>
+    done(async () => {
       await work();
       await refetch();
-      return true;
-    } catch (error) {
-      wrong.value = faultOf(error);
-      return false;
-    }
-  }
+    });
   const invite = (body: { name: string; role: Role; skills: readonly string[] }) =>
     doing(async () => {
       given.value = [await call('/setup/people', personWithCode, { method: 'POST', body })];

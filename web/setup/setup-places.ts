@@ -1,9 +1,9 @@
 import { workPlace, workPlacesView, type WorkPlaceAsked } from '@dusk-wren/contract';
 import { useQuery } from '@pinia/colada';
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
 import { z } from 'zod';
 import { call } from '../api/client';
-import { faultOf } from '../stores/fault';
+import { useTrying } from '../stores/trying';
 
 const answered = z.object({ place: workPlace });
 
@@ -14,19 +14,13 @@ export function useSetupPlaces() {
     query: () => call('/setup/places', workPlacesView),
   });
   const places = computed(() => data.value?.places ?? []);
-  const wrong = ref('');
+  const { wrong, done } = useTrying();
 
-  async function post(path: string, body: object): Promise<boolean> {
-    wrong.value = '';
-    try {
+  const post = (path: string, body: object) =>
+    done(async () => {
       await call(`/setup/places${path}`, answered, { method: 'POST', body });
       await refetch();
-      return true;
-    } catch (error) {
-      wrong.value = faultOf(error);
-      return false;
-    }
-  }
+    });
   const add = (asked: WorkPlaceAsked) => post('', asked);
   const change = (id: string, asked: WorkPlaceAsked | { readonly retired: boolean }) =>
     post(`/${id}/change`, asked);

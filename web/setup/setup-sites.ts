@@ -1,10 +1,10 @@
 import { setupSite, setupSitesView, siteEffectsView, type SiteEffects } from '@dusk-wren/contract';
 import type { SiteRules } from '@dusk-wren/core/inspection';
 import { useQuery } from '@pinia/colada';
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
 import { z } from 'zod';
 import { call } from '../api/client';
-import { faultOf } from '../stores/fault';
+import { useTrying } from '../stores/trying';
 
 const answered = z.object({ site: setupSite });
 
@@ -22,25 +22,16 @@ export function useSetupSites() {
     query: () => call('/setup/sites', setupSitesView),
   });
   const sites = computed(() => data.value?.sites ?? []);
-  const wrong = ref('');
+  const { wrong, trying, done } = useTrying();
 
-  async function doing<T>(work: () => Promise<T>): Promise<T | undefined> {
-    wrong.value = '';
-    try {
-      return await work();
-    } catch (error) {
-      wrong.value = faultOf(error);
-      return undefined;
-    }
-  }
-  const post = (path: string, body: object) => async () => {
-    await call(`/setup/sites${path}`, answered, { method: 'POST', body });
-    await refetch();
-    return true;
-  };
-  const add = (customer: string) => doing(post('', { customer }));
-  const change = (asked: AskedRules) => doing(post('/rules', asked));
+  const post = (path: string, body: object) =>
+    done(async () => {
+      await call(`/setup/sites${path}`, answered, { method: 'POST', body });
+      await refetch();
+    });
+  const add = (customer: string) => post('', { customer });
+  const change = (asked: AskedRules) => post('/rules', asked);
   const effects = (asked: AskedRules): Promise<SiteEffects | undefined> =>
-    doing(() => call('/setup/sites/effects', siteEffectsView, { method: 'POST', body: asked }));
+    trying(() => call('/setup/sites/effects', siteEffectsView, { method: 'POST', body: asked }));
   return { sites, wrong, refetch, add, change, effects };
 }
