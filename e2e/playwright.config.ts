@@ -20,7 +20,7 @@ export default defineConfig({
     // Only the journey without a connection needs the pages kept on the device.
     serviceWorkers: 'block',
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: '/usr/bin/chromium-headless-shell',
       args: [
         '--no-sandbox',
         '--disable-gpu',

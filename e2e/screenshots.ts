@@ -10,7 +10,7 @@ const HERE = `http://127.0.0.1:${process.env['PORT'] ?? '4780'}`;
 const INTO = join(import.meta.dirname, '../docs/screenshots');
 
 const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
+  executablePath: '/usr/bin/chromium-headless-shell',
   args: ['--no-sandbox', '--disable-gpu'],
 });
 

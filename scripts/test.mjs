@@ -30,7 +30,7 @@ await main(async () => {
   await debianPackages(
     ...(suites.includes('server') || suites.includes('e2e') ? ['mariadb-server'] : []),
     ...(suites.includes('server') ? ['poppler-utils'] : []),
-    ...(suites.includes('e2e') ? ['chromium'] : []),
+    ...(suites.includes('e2e') ? ['chromium-headless-shell'] : []),
   );
   await nodeModules();
   if (suites.some((name) => name !== 'unit')) await build();

@@ -5,7 +5,7 @@ import { run } from './run.mjs';
 
 const PROGRAMS = {
   'mariadb-server': ['/usr/sbin/mariadbd'],
-  chromium: ['/usr/bin/chromium'],
+  'chromium-headless-shell': ['/usr/bin/chromium-headless-shell'],
   'poppler-utils': ['/usr/bin/pdftotext'],
 };
 

@@ -107,6 +107,72 @@ describe('a migration that was cut off', () => {
   });
 });
 
+interface Column {
+  readonly table: string;
+  readonly column: string;
+  readonly type: string;
+  /** Whether a server that does not know it may leave it out. */
+  readonly optional: boolean;
+}
+
+async function columnsOf(sequelize: Sequelize): Promise<readonly Column[]> {
+  const rows = await sequelize.query<Omit<Column, 'optional'> & { optional: number }>(
+    `SELECT table_name AS 'table', column_name AS 'column', column_type AS type,
+       (is_nullable = 'YES' OR column_default IS NOT NULL OR extra LIKE '%auto_increment%') AS optional
+     FROM information_schema.columns WHERE table_schema = DATABASE()`,
+    { type: QueryTypes.SELECT },
+  );
+  return rows.map((row) => ({ ...row, optional: Boolean(row.optional) }));
+}
+
+/** Since when a server of the version before goes on answering while the next one brings the tables up to date. */
+const SINCE = '007-setup';
+
+/** Reads every column that a server knows, by name, over and over until told that it is over. */
+function reader(sequelize: Sequelize, known: readonly Column[]) {
+  const tables = [...new Set(known.map(({ table }) => table))];
+  const once = async () => {
+    for (const table of tables) {
+      const columns = known.flatMap((each) => (each.table === table ? [`\`${each.column}\``] : []));
+      await sequelize.query(`SELECT ${columns.join()} FROM ${table}`, { type: QueryTypes.SELECT });
+    }
+  };
+  let isOver = false;
+  const reading = (async () => {
+    while (!isOver) await once();
+    await once();
+  })();
+  return () => {
+    isOver = true;
+    return reading;
+  };
+}
+
+describe('an older server beside a newer one', () => {
+  it(`reads all it knows while any migration since ${SINCE} runs, and can still write after it`, async () => {
+    const sequelize = await emptyDatabase();
+    const queries = sequelize.getQueryInterface();
+    const since = MIGRATIONS.findIndex(({ name }) => name === SINCE);
+    expect(since).toBeGreaterThan(0);
+    for (const { up } of MIGRATIONS.slice(0, since)) await up(queries);
+    for (const { name, up } of MIGRATIONS.slice(since)) {
+      const known = await columnsOf(sequelize);
+      const read = reader(sequelize, known);
+      await up(queries);
+      await expect(read(), name).resolves.toBeUndefined();
+      const after = await columnsOf(sequelize);
+      const was = new Map(known.map((each) => [`${each.table}.${each.column}`, each.type]));
+      const is = new Map(after.map((each) => [`${each.table}.${each.column}`, each.type]));
+      for (const [column, type] of was) expect(is.get(column), `${column} after ${name}`).toBe(type);
+      const its = new Set(known.map(({ table }) => table));
+      const wanted = after.filter(
+        (each) => its.has(each.table) && !was.has(`${each.table}.${each.column}`) && !each.optional,
+      );
+      expect(wanted, name).toEqual([]);
+    }
+  });
+});
+
 const urlOf = (sequelize: Sequelize) =>
   (process.env['TEST_DATABASE_URL'] ?? '').replace(/\/[^/]*$/, `/${sequelize.getDatabaseName()}`);
 
