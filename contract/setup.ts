@@ -76,6 +76,36 @@ export const setupCalibration = z.object({
 /** What a certificate that is attached is called. */
 export const certificateQuery = z.strictObject({ name: words(120) });
 
+/** Something that a lead sets on a driver: a number within limits. */
+export interface DriverSetting {
+  readonly name: string;
+  readonly label: string;
+  readonly least: number;
+  readonly most: number;
+  readonly usual: number;
+}
+/** How a driver is set, by the names of its settings. */
+export const driverSettings = z
+  .record(z.string().min(1).max(40), z.number('each a number'))
+  .refine((settings) => Object.keys(settings).length <= 20, 'more than any driver has');
+export type DriverSettings = Readonly<z.output<typeof driverSettings>>;
+/** How a driver is to be set while it is tried. */
+export const trialQuery = z.record(z.string(), z.coerce.number()).pipe(driverSettings);
+const driverView = z.object({
+  driver: z.string(),
+  kind: z.enum(INSTRUMENT_KINDS),
+  settings: z.array(
+    z.object({
+      name: z.string(),
+      label: z.string(),
+      least: z.number(),
+      most: z.number(),
+      usual: z.number(),
+    }) satisfies z.ZodType<DriverSetting>,
+  ),
+});
+export type DriverView = z.output<typeof driverView>;
+
 export const setupInstrument = z.object({
   id: z.uuid(),
   name: z.string(),
@@ -85,6 +115,7 @@ export const setupInstrument = z.object({
   resolution: z.string(),
   /** What reads it; nothing where it is read by eye. */
   driver: z.string(),
+  settings: driverSettings,
   simulated: z.boolean(),
   calibrationDue: z.string(),
   inCalibration: z.boolean(),
@@ -95,7 +126,7 @@ export const setupInstrument = z.object({
 export type SetupInstrument = z.output<typeof setupInstrument>;
 export const setupInstrumentsView = z.object({
   instruments: z.array(setupInstrument),
-  drivers: z.array(z.object({ driver: z.string(), kind: z.enum(INSTRUMENT_KINDS) })),
+  drivers: z.array(driverView),
 });
 
 const instrumentFields = {
@@ -109,6 +140,7 @@ export const newInstrumentRequest = z.strictObject({
   ...instrumentFields,
   kind: oneOf(INSTRUMENT_KINDS),
   calibrationDue: z.iso.date(),
+  settings: driverSettings.default({}),
 });
 export const changeInstrumentRequest = z
   .strictObject({
@@ -117,6 +149,7 @@ export const changeInstrumentRequest = z
     reach: instrumentFields.reach.exactOptional(),
     resolution: instrumentFields.resolution.exactOptional(),
     driver: instrumentFields.driver.exactOptional(),
+    settings: driverSettings.exactOptional(),
     retired: z.boolean().exactOptional(),
   })
   .refine((change) => Object.keys(change).length > 0, 'nothing is changed');

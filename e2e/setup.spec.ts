@@ -225,6 +225,26 @@ test('a gauge on the register: added, calibrated with how it was found and left,
   expect(await tooSmall(page)).toEqual([]);
   await gauge.getByRole('button', { name: 'What it read since it was last good' }).click();
   await expect(gauge.getByText(/^0 readings/)).toBeVisible();
+  await test.step('what reads it is chosen, set, tried and kept, and is so after a reload', async () => {
+    await gauge.getByLabel('Read by').locator('xpath=ancestor::*[contains(@class,"v-field")][1]').click();
+    await page.getByRole('option', { name: 'simulated gauge' }).click();
+    const often = gauge.getByLabel('Readings a second, 2 to 20');
+    await expect(often).toHaveValue('4');
+    await often.fill('50');
+    await expect(gauge.getByRole('button', { name: /^Try it/ })).toBeDisabled();
+    await often.fill('10');
+    await gauge.getByRole('button', { name: 'Try it' }).click();
+    await expect(gauge.getByText(/^It reads 0.* psig/)).toBeVisible();
+    await expect(gauge.getByText(/readings a second\.$/)).toBeVisible();
+    await nothingSerious(page);
+    expect(await tooSmall(page)).toEqual([]);
+    await gauge.getByRole('button', { name: 'Stop trying' }).click();
+    await gauge.getByRole('button', { name: 'Keep it so' }).click();
+    await expect(gauge.getByRole('button', { name: 'Keep it so' })).toHaveCount(0);
+    await page.reload();
+    await gauge.locator('summary').click();
+    await expect(gauge.getByLabel('Readings a second, 2 to 20')).toHaveValue('10');
+  });
   await gauge.getByRole('button', { name: 'Out of use' }).click();
   await expect(gauge).toContainText('out of use');
 });

@@ -25,6 +25,7 @@ import { sessionRoutes } from './routes/session';
 import { setupRoutes } from './routes/setup';
 import { setupFileRoutes } from './routes/setup-files';
 import { recallRoutes } from './routes/recalls';
+import { registerRoutes } from './routes/register';
 import { siteRoutes } from './routes/sites';
 import { shopRoutes } from './routes/shop';
 import { stockRoutes } from './routes/stock';
@@ -103,6 +104,7 @@ export function createApp(
   api.use(shopRoutes(config, feed, streams, isoNow));
   api.use(stockRoutes(sequelize, isoNow));
   api.use(setupRoutes(sequelize, now));
+  api.use(registerRoutes(sequelize, streams, now));
   api.use(placeRoutes(sequelize, now));
   api.use(setupFileRoutes(sequelize, now));
   api.use(recallRoutes(sequelize, printer, now));

@@ -179,6 +179,54 @@ describe('the simulated instruments', () => {
   });
 });
 
+describe('a driver that is tried', () => {
+  const DRIVERS = ['dial', 'wrench', 'rig', 'gauge', 'gauge set'].map((kind) => `simulated ${kind}`);
+  it('every one there is reads with nothing on it, for a lead', async () => {
+    const lea = await Screen.open(shop, 'lea');
+    const { drivers } = (await lea.get('/api/setup/instruments')).body;
+    expect(drivers.map(({ driver }: { driver: string }) => driver).sort()).toEqual([...DRIVERS].sort());
+    for (const driver of DRIVERS) {
+      const path = `/api/setup/drivers/${encodeURIComponent(driver)}/trial`;
+      const heard = await listen(path, (messages) => messages.length >= 1, { cookie: lea.cookie });
+      for (const message of heard) expect(readingMessage.safeParse(message).success, driver).toBe(true);
+    }
+  });
+  it.each([
+    ['set to more than it takes', 'simulated gauge', 'a%20second=900', 400],
+    ['set by a name that it does not know', 'simulated rig', 'speed=1', 400],
+    ['set to no number', 'simulated gauge', 'a%20second=fast', 400],
+    ['that there is not', 'psychic', '', 404],
+  ])('one %s is refused in words', async (_name, driver, query, status) => {
+    const lea = await Screen.open(shop, 'lea');
+    const answer = await lea.get(`/api/setup/drivers/${encodeURIComponent(driver)}/trial?${query}`);
+    expect(answer.status).toBe(status);
+    expect(answer.body.text).toMatch(/\w/);
+  });
+  it('is nobody else’s to try', async () => {
+    expect((await ada.get('/api/setup/drivers/simulated%20dial/trial')).status).toBe(403);
+  });
+  it('as its instrument is set so often it reads: a dial twice as often turns half as far between', async () => {
+    const job = await freshJob();
+    await stripToRunout(ada, job);
+    const lea = await Screen.open(shop, 'lea');
+    const between = async (often: number) => {
+      const change = { settings: { 'a second': often } };
+      expect((await lea.post(`/api/setup/instruments/${shop.dial}/change`, change)).status).toBe(200);
+      const heard = await listen(
+        `/api/instruments/${shop.dial}/readings?job=${job}&step=inspect.runout`,
+        (messages) => messages.length >= 4,
+      );
+      const [first, second] = heard.flatMap((each) => {
+        const read = readingMessage.parse(each);
+        return read.kind === 'dial' ? [read.degrees] : [];
+      });
+      return (second ?? 0) - (first ?? 0);
+    };
+    expect(await between(10)).toBeCloseTo(6);
+    expect(await between(20)).toBeCloseTo(3);
+  });
+});
+
 describe('what is set on an instrument', () => {
   const controls = () => `/api/instruments/${shop.dial}/controls`;
   const control = { kind: 'signal', percent: 50 };

@@ -112,6 +112,17 @@ describe('instruments out of a file', () => {
     ]);
     expect(does(rows)[3]).toMatch(/^5 bad calibration due: “next May”/);
   });
+  it('a driver is set by its cell, within its limits', async () => {
+    const row = (name: string, set: string) => `${name},gauge,2027-05-01,,,,simulated gauge,${set}`;
+    const file = csv(`${heading},set to`, row('Gauge 8', 'a second = 10'), row('Gauge 9', 'a second = 99'));
+    const { rows } = await look('instruments', file);
+    expect(does(rows)).toEqual(['2 new', '3 bad set to: a second: from 2 to 20']);
+    const wrong = csv(`${heading},set to`, row('Gauge 8', 'a second = fast'), row('Gauge 9', 'hours = 2'));
+    expect(does((await look('instruments', wrong)).rows)).toEqual([
+      '2 bad set to: “a second = fast”: each a number',
+      '3 bad set to: hours: nothing on this driver is set by that name',
+    ]);
+  });
   it('columns that a file does not have stay as they are', async () => {
     const due = (await InstrumentRow.findByPk(shop.dial))?.calibrationDue;
     const taken = await take(

@@ -309,6 +309,35 @@ describe('instruments, kept by a lead', () => {
     expect((await ada.post('/api/setup/instruments', { ...asked, name: 'Gauge 79' })).status).toBe(403);
   });
 
+  it('is read by what reads its kind, set within its limits; set on another driver it is set anew', async () => {
+    const change = (body: object) => lea.post(`/api/setup/instruments/${id}/change`, body);
+    for (const wrong of [
+      { driver: 'simulated dial' },
+      { driver: 'psychic' },
+      { driver: 'simulated gauge', settings: { 'a second': 21 } },
+      { driver: 'simulated gauge', settings: { hours: 1 } },
+      { settings: { 'a second': 4 } },
+    ]) {
+      const refused = await change(wrong);
+      expect(refused.status, JSON.stringify(wrong)).toBe(400);
+      expect(refused.body.text).toMatch(/driver|settings/);
+    }
+    const set = await change({ driver: 'simulated gauge', settings: { 'a second': 10 } });
+    expect(set.body.instrument).toMatchObject({ driver: 'simulated gauge', settings: { 'a second': 10 } });
+    expect((await change({ serial: 'G 77 105' })).body.instrument.settings).toEqual({ 'a second': 10 });
+    expect((await change({ driver: '' })).body.instrument).toMatchObject({ driver: '', settings: {} });
+    expect(await whatChanged()).toContain('Gauge 77: driver, settings changed');
+  });
+
+  it('the days that they are due come as a calendar, for a lead', async () => {
+    const answer = await lea.get('/api/setup/instruments/due.ics');
+    expect(answer.headers['content-type']).toContain('text/calendar');
+    expect(answer.text).toContain('DTSTART;VALUE=DATE:20990131');
+    expect(answer.text).toContain('SUMMARY:Gauge 77: calibration due');
+    expect(answer.text.match(/BEGIN:VEVENT/g)).toHaveLength((await onBenches()).length);
+    expect((await ada.get('/api/setup/instruments/due.ics')).status).toBe(403);
+  });
+
   it('a calibration says how it was found and left, and until when it is good', async () => {
     const calibrate = (body: object) => lea.post(`/api/setup/instruments/${id}/calibrations`, body);
     const done = {

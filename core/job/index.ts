@@ -14,6 +14,7 @@ export {
 } from './ids';
 export { personStamp, ROLES, type PersonStamp, type Role } from './people';
 export {
+  CALIBRATION_SOON,
   counts,
   INSTRUMENT_KINDS,
   instrumentStamp,

@@ -24,6 +24,9 @@ export const instrumentStamp = z.strictObject({
 });
 export type InstrumentStamp = z.output<typeof instrumentStamp>;
 
+/** Working days before its calibration is due in which an instrument should be on its way; common practice. */
+export const CALIBRATION_SOON = 20;
+
 /** `hand` is a figure read by eye and typed: it names no instrument. */
 export const readBy = z.union([z.literal('hand'), instrumentStamp]);
 export type ReadBy = z.output<typeof readBy>;

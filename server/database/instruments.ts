@@ -1,3 +1,4 @@
+import { driverSettings, type DriverSettings } from '@dusk-wren/contract';
 import type { Command, Edge } from '@dusk-wren/core/command';
 import { instrumentId, instrumentStamp, type InstrumentStamp } from '@dusk-wren/core/job';
 import type { Transaction } from 'sequelize';
@@ -27,10 +28,15 @@ export async function listInstruments(now: string): Promise<InstrumentStamp[]> {
 export async function findInstrument(
   id: string,
   now: string,
-): Promise<{ stamp: InstrumentStamp; driver: string } | undefined> {
+): Promise<{ stamp: InstrumentStamp; driver: string; settings: DriverSettings } | undefined> {
   const row = await InstrumentRow.findOne({ where: { id, retiredAt: null } });
-  return row ? { stamp: stampOn(row, await shopDay(now)), driver: row.driver } : undefined;
+  if (!row) return undefined;
+  return { stamp: stampOn(row, await shopDay(now)), driver: row.driver, settings: setOn(row) };
 }
+
+/** How its driver is set, where it is not as usual. */
+export const setOn = ({ settings }: InstrumentRow): DriverSettings =>
+  driverSettings.parse(JSON.parse(settings ?? '{}'));
 
 /** The stamp of the instrument that a command names, looked up before the core decides. */
 export async function stampsFor(

@@ -16,6 +16,7 @@ import * as places from './migrations/011-places';
 import * as atABench from './migrations/012-at-a-bench';
 import * as secondFactor from './migrations/013-second-factor';
 import * as calibrationFiles from './migrations/014-calibration-files';
+import * as driverSettings from './migrations/015-driver-settings';
 
 type Log = (message: string) => void;
 
@@ -35,6 +36,7 @@ export const MIGRATIONS = [
   { name: '012-at-a-bench', ...atABench },
   { name: '013-second-factor', ...secondFactor },
   { name: '014-calibration-files', ...calibrationFiles },
+  { name: '015-driver-settings', ...driverSettings },
 ];
 
 const PATIENCE_SECONDS = 120;

@@ -104,6 +104,8 @@ export class InstrumentRow extends Model<
   declare kind: string;
   /** Which source reads it. */
   declare driver: string;
+  /** How that source is set, as JSON; nothing where it is as usual. */
+  declare settings: CreationOptional<string | null>;
   declare calibrationDue: string;
   declare serial: CreationOptional<string>;
   /** From what to what it reads, as its certificate says. */
@@ -304,6 +306,7 @@ export function defineModels(sequelize: Sequelize): void {
       name: text(80),
       kind: text(40),
       driver: text(40),
+      settings: { type: DataTypes.TEXT, allowNull: true },
       calibrationDue: { type: DataTypes.DATEONLY, allowNull: false },
       serial: { ...text(60), defaultValue: '' },
       reach: { ...text(60), defaultValue: '' },

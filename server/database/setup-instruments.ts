@@ -1,19 +1,28 @@
 import type {
   calibrationRequest,
   changeInstrumentRequest,
+  DriverSettings,
   InstrumentReadings,
   newInstrumentRequest,
   SetupInstrument,
 } from '@dusk-wren/contract';
-import { describeEntry, INSTRUMENT_KINDS, personStamp, readEntry } from '@dusk-wren/core/job';
+import {
+  describeEntry,
+  INSTRUMENT_KINDS,
+  personStamp,
+  readEntry,
+  type InstrumentKind,
+} from '@dusk-wren/core/job';
 import type { UnitSystem } from '@dusk-wren/core/quantity';
 import { randomUUID } from 'node:crypto';
 import { Op, type Transaction } from 'sequelize';
 import { z } from 'zod';
 import { isSimulated } from '../instruments/registry';
+import { wrongOfDriver } from '../instruments/settings';
 import { Refusal } from '../refusal';
 import { certificateNames } from './calibration-files';
 import { lastTwo } from './calibrations';
+import { setOn } from './instruments';
 import { toRaw } from './job-log';
 import { EventRow, InstrumentRow, JobRow } from './models';
 import { noteChange, type Moment } from './setup-changes';
@@ -22,6 +31,14 @@ import { oneAtATime, refuseTaken } from './setup-names';
 import { shopDay } from './shop-day';
 
 const percent = (share: number) => Math.round(share * 1e6) / 1e4;
+
+const kindOf = ({ kind }: InstrumentRow): InstrumentKind => z.enum(INSTRUMENT_KINDS).parse(kind);
+
+/** A driver that does not read this kind, or cannot be set so, is refused. */
+function refuseDriver(driver: string, kind: InstrumentKind, settings: DriverSettings): void {
+  const issues = wrongOfDriver(driver, kind, settings);
+  if (issues.length > 0) throw new Refusal({ code: 'request.invalid', issues });
+}
 
 interface Around {
   readonly done: readonly CalibrationRow[];
@@ -34,7 +51,8 @@ function viewOf(row: InstrumentRow, { done, files, today }: Around): SetupInstru
   const { id, name, serial, reach, resolution, driver, calibrationDue } = row;
   return {
     ...{ id, name, serial, reach, resolution, driver, calibrationDue },
-    kind: z.enum(INSTRUMENT_KINDS).parse(row.kind),
+    kind: kindOf(row),
+    settings: setOn(row),
     simulated: isSimulated(driver),
     inCalibration: calibrationDue >= today,
     // A row that was just made has no such day at all yet.
@@ -98,7 +116,12 @@ export async function instrumentAdded(
   transaction: Transaction,
 ): Promise<SetupInstrument> {
   refuseTaken(asked.name, await InstrumentRow.findOne({ where: { name: asked.name }, transaction }));
-  const row = await InstrumentRow.create({ id: randomUUID(), ...asked }, { transaction });
+  const { driver, kind, settings } = asked;
+  refuseDriver(driver, kind, settings);
+  const row = await InstrumentRow.create(
+    { id: randomUUID(), ...asked, settings: JSON.stringify(settings) },
+    { transaction },
+  );
   const what = `${asked.name} added, ${asked.kind}`;
   await noteChange({ by, at: now, subject: 'instruments', what, after: asked }, transaction);
   return seen(row, now, transaction);
@@ -123,7 +146,11 @@ export async function instrumentChanged(
     refuseTaken(asked.name, await InstrumentRow.findOne({ where: { name: asked.name }, transaction }), id);
   const before = await seen(row, now, transaction);
   const retiredAt = retired === undefined ? row.retiredAt : retired ? now : null;
-  await row.update({ ...asked, retiredAt }, { transaction });
+  const driver = asked.driver ?? row.driver;
+  // What was set on one driver says nothing to another.
+  const settings = asked.settings ?? (driver === row.driver ? before.settings : {});
+  if (asked.driver !== undefined || asked.settings !== undefined) refuseDriver(driver, before.kind, settings);
+  await row.update({ ...asked, settings: JSON.stringify(settings), retiredAt }, { transaction });
   const after = await seen(row, now, transaction);
   const what =
     retired === undefined

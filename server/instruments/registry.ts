@@ -14,8 +14,8 @@ const SOURCES: readonly Source[] = [
   simulatedGaugeSet,
 ];
 
-/** The drivers that there are, each with the kind that it reads. */
-export const drivers = () => SOURCES.map(({ driver, kind }) => ({ driver, kind }));
+/** The drivers that there are, each with the kind that it reads and what is set on it. */
+export const drivers = () => SOURCES.map(({ driver, kind, settings }) => ({ driver, kind, settings }));
 
 export function sourceFor(driver: string): Source | undefined {
   return SOURCES.find((source) => source.driver === driver);

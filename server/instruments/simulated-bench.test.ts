@@ -31,6 +31,7 @@ async function after(
     step,
     pass: 0,
     check: undefined,
+    settings: {},
     condition,
     rate: 1000,
   };

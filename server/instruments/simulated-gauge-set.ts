@@ -7,6 +7,8 @@ import { simulatedBench } from './simulated-bench';
 import type { Source } from './source';
 
 const MILLISECONDS_TO_READ = 600;
+/** The supply that it is tried on, psig. */
+const TRIED_ON = 20;
 
 /** What it reads live; the rest is read off a rig. */
 const BY_GAUGE_SET: readonly Live['kind'][] = ['stroked', 'swept', 'response'];
@@ -16,6 +18,14 @@ export const simulatedGaugeSet: Source = {
   driver: 'simulated gauge set',
   kind: 'gauge set',
   simulated: true,
+  settings: [],
+  async *trial(_trial, stop) {
+    for (let sample = 0; await pause(MILLISECONDS_TO_READ, stop); sample++)
+      yield {
+        ...{ kind: 'bench', seconds: (sample * MILLISECONDS_TO_READ) / 1000, taken: 0, turned: 0 },
+        ...{ supplyPsig: TRIED_ON, signalPercent: 0, drivenPsig: 0, travelPercent: 0 },
+      };
+  },
   async *read(work, stop, controls) {
     const { condition, state, check, rate, step } = work;
     const { task } = step;

@@ -29,6 +29,11 @@ export const simulatedRig: Source = {
   driver: 'simulated rig',
   kind: 'test rig',
   simulated: true,
+  settings: [],
+  async *trial(_trial, stop) {
+    for (let sample = 0; await pause(SAMPLE_SECONDS * 1000, stop); sample++)
+      yield { kind: 'pressure', psig: 0, seconds: sample * SAMPLE_SECONDS };
+  },
   async *read(work, stop, controls) {
     const { state, step, condition, plan, rate } = work;
     if (step.task.kind === 'measure' && step.task.live?.kind === 'pops')

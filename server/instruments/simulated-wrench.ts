@@ -16,11 +16,20 @@ function setTo(task: PlannedStep['task'], pass: number): Torque | undefined {
   return quantity('torque', (valueIn(from, 'lbf·ft') + valueIn(to, 'lbf·ft')) / 2, 'lbf·ft');
 }
 
+/** What it is set to where it is only tried. */
+const TRIED_AT = quantity('torque', 25, 'lbf·ft');
+
 /** A click-type torque wrench in a steady hand. */
 export const simulatedWrench: Source = {
   driver: 'simulated wrench',
   kind: 'torque wrench',
   simulated: true,
+  settings: [],
+  async *trial(_trial, stop) {
+    const dice = chance(seedFrom('a wrench that is tried'));
+    while (await pause(MILLISECONDS_A_CLICK, stop))
+      yield { kind: 'click', lbfFt: valueIn(wrenchClick(TRIED_AT, dice), 'lbf·ft') };
+  },
   async *read({ state, step, rate, pass }, stop) {
     const setting = setTo(step.task, pass);
     if (!setting) return;

@@ -1,4 +1,4 @@
-import type { ReadingMessage } from '@dusk-wren/contract';
+import type { DriverSetting, DriverSettings, ReadingMessage } from '@dusk-wren/contract';
 import type { CheckId } from '@dusk-wren/core/diagnosis';
 import type { InstrumentKind, JobState } from '@dusk-wren/core/job';
 import type { Plan, PlannedStep } from '@dusk-wren/core/plan';
@@ -21,7 +21,12 @@ export interface Work {
   readonly condition: Condition;
   /** How much faster than the clock simulated sources run. */
   readonly rate: number;
+  /** How the driver is set, by name: every one of its settings is there. */
+  readonly settings: DriverSettings;
 }
+
+/** What a source is told when it is tried: there is no work, and nothing on it; simulated ones keep to the clock. */
+export type Trial = Pick<Work, 'settings'>;
 
 /**
  * A source of readings: a simulated instrument or a driver for a real one. To add one, write a file with this shape
@@ -31,6 +36,10 @@ export interface Source {
   readonly driver: string;
   readonly kind: InstrumentKind;
   readonly simulated: boolean;
+  /** What a lead sets on it, on the instrument's page. */
+  readonly settings: readonly DriverSetting[];
+  /** What it reads with nothing on it, to see that it reads. */
+  readonly trial: (trial: Trial, stop: AbortSignal) => AsyncGenerator<ReadingMessage, void>;
   /** Readings until the caller stops listening; what is set meanwhile is taken from `controls` between them. */
   readonly read: (work: Work, stop: AbortSignal, controls: Controls) => AsyncGenerator<ReadingMessage, void>;
 }

@@ -1,24 +1,13 @@
 import {
-  calibrationRequest,
-  changeInstrumentRequest,
   changePersonRequest,
-  instrumentReadingsQuery,
-  newInstrumentRequest,
   newPersonRequest,
   setupChangesQuery,
   type PersonWithCode,
 } from '@dusk-wren/contract';
-import { instrumentId, personId, personStamp } from '@dusk-wren/core/job';
+import { personId, personStamp } from '@dusk-wren/core/job';
 import { Router, type Request } from 'express';
 import type { Sequelize } from 'sequelize';
 import { everyChange, listChanges } from '../database/setup-changes';
-import {
-  addInstrument,
-  calibrateInstrument,
-  changeInstrument,
-  listSetupInstruments,
-  readSinceGood,
-} from '../database/setup-instruments';
 import {
   changePerson,
   closeScreens,
@@ -27,7 +16,6 @@ import {
   newCodeFor,
 } from '../database/setup-people';
 import { onlyLead, personOf } from '../sign-in/person';
-import { drivers } from '../instruments/registry';
 import { toCsv } from '../exchange/csv';
 import { read } from './read';
 
@@ -65,33 +53,6 @@ export function setupRoutes(sequelize: Sequelize, now: () => Date): Router {
     const id = read(personId, request.params.id);
     await closeScreens(sequelize, id, now());
     response.status(204).end();
-  });
-
-  router.get('/setup/instruments', async (_request, response) => {
-    response.json({ instruments: await listSetupInstruments(now()), drivers: drivers() });
-  });
-
-  router.post('/setup/instruments', async (request, response) => {
-    const asked = read(newInstrumentRequest, request.body);
-    response.status(201).json({ instrument: await addInstrument(moment(request), asked) });
-  });
-
-  router.post('/setup/instruments/:id/change', async (request, response) => {
-    const id = read(instrumentId, request.params.id);
-    const asked = read(changeInstrumentRequest, request.body);
-    response.json({ instrument: await changeInstrument(moment(request), id, asked) });
-  });
-
-  router.post('/setup/instruments/:id/calibrations', async (request, response) => {
-    const id = read(instrumentId, request.params.id);
-    const asked = read(calibrationRequest, request.body);
-    response.status(201).json({ instrument: await calibrateInstrument(moment(request), id, asked) });
-  });
-
-  router.get('/setup/instruments/:id/readings', async (request, response) => {
-    const id = read(instrumentId, request.params.id);
-    const { units } = read(instrumentReadingsQuery, request.query);
-    response.json(await readSinceGood(id, units));
   });
 
   router.get('/setup/changes.csv', async (_request, response) => {

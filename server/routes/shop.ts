@@ -12,6 +12,7 @@ import { Router } from 'express';
 import type { Config } from '../config';
 import { OpenControls } from '../instruments/controls';
 import { sourceFor } from '../instruments/registry';
+import { settingsOf } from '../instruments/settings';
 import { eventStream } from '../live/event-stream';
 import type { LiveFeed } from '../live/feed';
 import type { OpenStreams } from '../live/open-streams';
@@ -77,6 +78,7 @@ export function shopRoutes(config: Config, feed: LiveFeed, streams: OpenStreams,
       rate: config.SIMULATION_RATE,
       pass: query.pass ?? 0,
       check: query.check,
+      settings: settingsOf(source, found.settings),
     };
     const stream = eventStream(request, response, streams);
     const { controls, close } = open.begin(query.reading, personOf(request).id);

@@ -59,7 +59,12 @@ export const router = createRouter({
       props: true,
       meta: { title: 'A paper and its record' },
     },
-    { path: '/setup', component: () => import('../pages/SetupPage.vue'), meta: { title: 'Setup' } },
+    {
+      path: '/setup',
+      component: () => import('../pages/SetupPage.vue'),
+      props: ({ query }) => ({ shown: query['view'] ?? '' }),
+      meta: { title: 'Setup' },
+    },
     { path: '/store', component: () => import('../pages/StockPage.vue'), meta: { title: 'Store' } },
     { path: '/workings', component: () => import('../pages/WorkingsPage.vue'), meta: { title: 'Workings' } },
     {

@@ -1,10 +1,10 @@
-import { readingMessage, type InstrumentControl, type ReadingMessage } from '@dusk-wren/contract';
+import type { InstrumentControl, ReadingMessage } from '@dusk-wren/contract';
 import type { InstrumentKind } from '@dusk-wren/core/job';
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { callForNothing } from '../api/client';
 import { useBeingRead } from '../stores/being-read';
 import { useJob } from '../stores/job';
-import { gathered } from './gathered';
+import { openReadings } from '../stores/open-readings';
 
 /** Listens to an instrument of a kind for what is asked (the step, the pass): the one in calibration unless another is picked. */
 export function useReadings(
@@ -23,14 +23,14 @@ export function useReadings(
   const instrument = computed(
     () => choices.value.find(({ id }) => id === picked.value) ?? job.instrumentOf(kind),
   );
-  let source: EventSource | undefined;
+  let close: (() => void) | undefined;
   /** The name of the reading that runs, by which its instrument is set. */
   let reading = '';
 
   function stop(): void {
     isAsked.value = false;
-    source?.close();
-    source = undefined;
+    close?.();
+    close = undefined;
     running.value = false;
   }
 
@@ -50,22 +50,8 @@ export function useReadings(
     isAsked.value = false;
     reading = crypto.randomUUID();
     const query = new URLSearchParams({ job: job.id, reading, ...asked() });
-    const stream = new EventSource(`/api/instruments/${instrument.value.id}/readings?${query.toString()}`);
-    source = stream;
-    const heard = gathered<ReadingMessage>((readings) => {
-      for (const reading of readings) if (source === stream) onReading(reading);
-    });
-    const end = () => {
-      heard.hand();
-      stop();
-    };
-    stream.onmessage = (event) => {
-      const data: unknown = JSON.parse(String(event.data));
-      const message = readingMessage.safeParse(data);
-      if (message.success) heard.add(message.data);
-      else end();
-    };
-    stream.onerror = end;
+    const address = `/api/instruments/${instrument.value.id}/readings?${query.toString()}`;
+    close = openReadings(address, { onReading, onEnd: stop });
   }
 
   /** Sets something on the instrument while it is read; one that is gone is no longer read. */

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { instrumentsView, jobListView, type JobLine } from '@dusk-wren/contract';
-import { wordBlocked } from '@dusk-wren/core/plan';
+import { CALIBRATION_SOON } from '@dusk-wren/core/job';
+import { wordBlocked, workingDaysBetween } from '@dusk-wren/core/plan';
 import { useQuery } from '@pinia/colada';
 import { refDebounced } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
@@ -92,6 +93,14 @@ const holds = computed(() =>
 );
 const tests = computed(() => jobs.value.filter(({ summary }) => summary.stage === 'test'));
 const lapsed = computed(() => (shop.value?.instruments ?? []).filter(({ inCalibration }) => !inCalibration));
+/** Soon out of calibration, the next one first. */
+const lapsing = computed(() =>
+  (shop.value?.instruments ?? [])
+    .filter(
+      (each) => each.inCalibration && workingDaysBetween(today, each.calibrationDue) <= CALIBRATION_SOON,
+    )
+    .toSorted((a, b) => a.calibrationDue.localeCompare(b.calibrationDue)),
+);
 const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
 
 function filter(change: () => void): void {
@@ -219,7 +228,14 @@ useKeys([
           {{ each.name }} out of calibration since {{ sayDay(each.calibrationDue) }}: its readings do not
           count
         </p>
-        <p v-if="lapsed.length === 0" class="muted">All in calibration.</p>
+        <p v-for="each in lapsing" :key="each.id">
+          {{ each.name }} due {{ sayDay(each.calibrationDue) }}: in
+          {{ count(workingDaysBetween(today, each.calibrationDue), 'working day', 'working days') }}
+        </p>
+        <p v-if="lapsed.length + lapsing.length === 0" class="muted">All in calibration, none due soon.</p>
+        <router-link v-if="session.person?.role === 'lead'" to="/setup?view=instruments"
+          >The register</router-link
+        >
       </div>
     </section>
   </div>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { ref } from 'vue';
+import { computed } from 'vue';
+import { useRouter } from 'vue-router';
 import ViewTabs from '../parts/ViewTabs.vue';
 import FirstRound from '../setup/FirstRound.vue';
 import InstrumentsSetup from '../setup/InstrumentsSetup.vue';
@@ -22,7 +23,14 @@ const VIEWS = [
   ['keeping', 'Keeping'],
   ['changes', 'Changes'],
 ] as const;
-const view = ref<(typeof VIEWS)[number][0]>('people');
+type View = (typeof VIEWS)[number][0];
+/** Which of them, as the address says it: a reload stays where it was. */
+const props = defineProps<{ shown: string }>();
+const router = useRouter();
+const view = computed<View>({
+  get: () => VIEWS.find(([value]) => value === props.shown)?.[0] ?? 'people',
+  set: (value) => void router.replace({ query: { view: value } }),
+});
 </script>
 
 <template>

@@ -46,3 +46,11 @@ const counted = (count: number) => (count === 1 ? '1 row' : `${count} rows`);
     bad > 0 ? `Take ${counted(good)}, leave ${bad}` : `Take ${counted(good)}`
   }}</BenchButton>
 </template>
+
+<style scoped>
+@media (max-width: 700px) {
+  .store-table.folds tr {
+    grid-template-columns: 76px minmax(0, 1fr);
+  }
+}
+</style>

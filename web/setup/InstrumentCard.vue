@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import type { InstrumentReadings, SetupInstrument } from '@dusk-wren/contract';
+import type { DriverView, InstrumentReadings, SetupInstrument } from '@dusk-wren/contract';
 import { formatNumber } from '@dusk-wren/core/quantity';
+import { CALIBRATION_SOON } from '@dusk-wren/core/job';
 import { workingDaysBetween } from '@dusk-wren/core/plan';
 import { computed, ref } from 'vue';
 import BenchButton from '../parts/BenchButton.vue';
@@ -8,12 +9,14 @@ import DayField from '../parts/DayField.vue';
 import { isoDay, sayDay, sayMoment } from '../parts/dates';
 import { useTrying } from '../stores/trying';
 import CertificateFile from './CertificateFile.vue';
+import InstrumentDriver from './InstrumentDriver.vue';
 import InstrumentTrace from './InstrumentTrace.vue';
 import type { Calibrated, InstrumentChange } from './setup-instruments';
 
 /** An instrument: what it is, how long it is good, how it was found and left, and what it read since it was last good. */
 const props = defineProps<{
   instrument: SetupInstrument;
+  drivers: readonly DriverView[];
   readings: (id: string) => Promise<InstrumentReadings>;
 }>();
 const emit = defineEmits<{
@@ -22,13 +25,11 @@ const emit = defineEmits<{
   attached: [calibration: number, file: File];
 }>();
 const today = isoDay(new Date());
-/** Working days in which it should be on its way. */
-const SOON = 20;
 const left = computed(() => workingDaysBetween(today, props.instrument.calibrationDue));
 const standing = computed(() => {
   if (props.instrument.retired) return 'gone';
   if (!props.instrument.inCalibration) return 'over';
-  return left.value <= SOON ? 'soon' : 'good';
+  return left.value <= CALIBRATION_SOON ? 'soon' : 'good';
 });
 const words = computed(() => {
   const due = sayDay(props.instrument.calibrationDue);
@@ -105,6 +106,12 @@ const off = (percent: number) => `${formatNumber(percent, 2)} %`;
           >Keep it</BenchButton
         >
       </form>
+      <InstrumentDriver
+        v-if="standing !== 'gone'"
+        :instrument="instrument"
+        :drivers="drivers"
+        @change="emit('change', $event)"
+      />
       <div class="acts">
         <BenchButton @press="look">What it read since it was last good</BenchButton>
         <BenchButton @press="emit('change', { retired: !instrument.retired })">{{

@@ -86,14 +86,19 @@ async function keep(): Promise<void> {
     <p v-if="wrong" class="problem" role="alert">{{ wrong }}</p>
     <SetupFile
       kind="instruments"
-      columns="name, kind, calibration due, serial, reads, read to, read by"
+      columns="name, kind, calibration due, serial, reads, read to, read by, set to"
       @taken="refetch()"
     />
+    <p class="due label">
+      <a class="way" href="/api/setup/instruments/due.ics" download>due.ics</a>
+      <span>The days that they are due, for any calendar, each with a word four weeks before.</span>
+    </p>
     <RecallsSetup />
     <InstrumentCard
       v-for="instrument in instruments"
       :key="instrument.id"
       :instrument="instrument"
+      :drivers="drivers"
       :readings="readings"
       @change="change(instrument.id, $event)"
       @attached="(calibration, file) => attach(instrument.id, calibration, file)"
@@ -112,6 +117,11 @@ async function keep(): Promise<void> {
   display: flex;
   flex-wrap: wrap;
   gap: 10px 18px;
+  align-items: center;
+}
+.due {
+  display: flex;
+  gap: 14px;
   align-items: center;
 }
 .head {

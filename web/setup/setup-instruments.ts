@@ -1,5 +1,6 @@
 import {
   instrumentReadingsView,
+  type DriverSettings,
   setupInstrument,
   setupInstrumentsView,
   type InstrumentReadings,
@@ -22,10 +23,11 @@ export interface InstrumentChange {
   readonly reach?: string;
   readonly resolution?: string;
   readonly driver?: string;
+  readonly settings?: DriverSettings;
   readonly retired?: boolean;
 }
 
-export interface NewInstrument extends Required<Omit<InstrumentChange, 'retired'>> {
+export interface NewInstrument extends Required<Omit<InstrumentChange, 'retired' | 'settings'>> {
   readonly kind: InstrumentKind;
   readonly calibrationDue: string;
 }

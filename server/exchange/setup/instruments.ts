@@ -1,27 +1,52 @@
-import { newInstrumentRequest } from '@dusk-wren/contract';
+import { newInstrumentRequest, type DriverSettings } from '@dusk-wren/contract';
 import type { z } from 'zod';
 import { instrumentAdded, instrumentChanged, listSetupInstruments } from '../../database/setup-instruments';
-import { drivers } from '../../instruments/registry';
+import { wrongOfDriver } from '../../instruments/settings';
 import { setupFile, type SetupFile } from './setup-file';
 
 type Line = z.output<typeof newInstrumentRequest> & { readonly retired?: boolean };
+
+/** Settings as a cell says them, such as “a second = 10; address = 3”. */
+const sayMembers = (settings: DriverSettings): string =>
+  Object.entries(settings)
+    .map(([name, value]) => `${name} = ${value}`)
+    .join('; ');
+/** What is not a number is left to be refused. */
+const readMembers = (cell: string): Record<string, number> =>
+  Object.fromEntries(
+    cell
+      .split(';')
+      .filter((member) => member.trim() !== '')
+      .map((member) => {
+        const [name = '', value = ''] = member.split('=').map((word) => word.trim());
+        return [name, value === '' ? Number.NaN : Number(value)];
+      }),
+  );
+
+const COLUMNS: Readonly<Record<string, string>> = {
+  calibrationDue: 'calibration due',
+  reach: 'reads',
+  resolution: 'read to',
+  driver: 'read by',
+  settings: 'set to',
+};
 
 /** The register of instruments. */
 export const instrumentsFile = (now: () => Date): SetupFile =>
   setupFile<Line>({
     heading: ['name', 'kind', 'calibration due'],
-    may: ['serial', 'reads', 'read to', 'read by'],
+    may: ['serial', 'reads', 'read to', 'read by', 'set to'],
     here: async () =>
       (await listSetupInstruments(now())).map(
-        ({ id, name, kind, calibrationDue, serial, reach, resolution, driver, retired }) => ({
+        ({ id, name, kind, calibrationDue, serial, reach, resolution, driver, settings, retired }) => ({
           id,
-          is: { name, kind, calibrationDue, serial, reach, resolution, driver, retired },
+          is: { name, kind, calibrationDue, serial, reach, resolution, driver, settings, retired },
         }),
       ),
     nameOf: ({ name }) => name,
-    cellsOf: ({ name, kind, calibrationDue, serial, reach, resolution, driver }) => [
+    cellsOf: ({ name, kind, calibrationDue, serial, reach, resolution, driver, settings }) => [
       ...[name, kind, calibrationDue],
-      ...[serial, reach, resolution, driver],
+      ...[serial, reach, resolution, driver, sayMembers(settings)],
     ],
     read: (cells, was) =>
       newInstrumentRequest.safeParse({
@@ -32,15 +57,13 @@ export const instrumentsFile = (now: () => Date): SetupFile =>
         reach: cells['reads'] ?? was?.reach ?? '',
         resolution: cells['read to'] ?? was?.resolution ?? '',
         driver: cells['read by'] ?? was?.driver ?? '',
+        settings: cells['set to'] === undefined ? (was?.settings ?? {}) : readMembers(cells['set to']),
       }),
-    column: (path) =>
-      ({ calibrationDue: 'calibration due', reach: 'reads', resolution: 'read to', driver: 'read by' })[
-        path
-      ] ?? path,
+    column: (path) => COLUMNS[path.split('.')[0] ?? ''] ?? path,
     refuses: (is, was) => [
-      ...(is.driver === '' || drivers().some(({ driver, kind }) => driver === is.driver && kind === is.kind)
-        ? []
-        : [`read by: nothing called “${is.driver}” reads a ${is.kind}`]),
+      ...wrongOfDriver(is.driver, is.kind, is.settings).map(({ path, message }) =>
+        path === 'driver' ? `read by: ${message}` : `set to: ${path.replace('settings.', '')}: ${message}`,
+      ),
       ...(was?.retired ? [`${is.name} is out of use: it is taken back on its own card`] : []),
       ...(was && was.kind !== is.kind ? [`kind: it is a ${was.kind} here`] : []),
       ...(was && was.calibrationDue !== is.calibrationDue
@@ -51,8 +74,14 @@ export const instrumentsFile = (now: () => Date): SetupFile =>
     ],
     writer: (moment, changes) => async (transaction) => {
       for (const { was, is } of changes) {
-        const { serial, reach, resolution, driver } = is;
-        if (was) await instrumentChanged(moment, was.id, { serial, reach, resolution, driver }, transaction);
+        const { serial, reach, resolution, driver, settings } = is;
+        if (was)
+          await instrumentChanged(
+            moment,
+            was.id,
+            { serial, reach, resolution, driver, settings },
+            transaction,
+          );
         else await instrumentAdded(moment, is, transaction);
       }
       return [];
