@@ -160,6 +160,10 @@ const SAMPLES: { [C in AnyProblemCode]: [Extract<AnyProblem, { code: C }>, RegEx
     { code: 'rules.changed', customer: 'Mill', version: 3 },
     /rules of Mill meanwhile .*version 3/,
   ],
+  'sheet.changed': [
+    { code: 'sheet.changed', model: 'H 7', revision: 'D' },
+    /sheet of H 7 was changed meanwhile .*revision D/,
+  ],
   'backup.failed': [{ code: 'backup.failed', why: 'the disk is full' }, /taken: the disk is full\.$/],
   'name.taken': [{ code: 'name.taken', name: 'Lea' }, /a Lea here already/],
   'first-lead.wrong-code': [{ code: 'first-lead.wrong-code' }, /code the server printed/],

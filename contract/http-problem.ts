@@ -29,6 +29,7 @@ export type HostProblem =
   | { code: 'second.own-screen'; name: string }
   | { code: 'second.to-set-up'; secret: string; address: string }
   | { code: 'rules.changed'; customer: string; version: number }
+  | { code: 'sheet.changed'; model: string; revision: string }
   | { code: 'backup.failed'; why: string }
   | { code: 'first-lead.wrong-code' }
   | { code: 'first-lead.somebody-is-here' }

@@ -53,4 +53,5 @@ export { problemBody, type AnyProblem, type AnyProblemCode, type HostProblem } f
 export * from './setup';
 export * from './places';
 export * from './setup-files';
+export * from './sheets';
 export { csvText, previewedRow, type PreviewedRow } from './row-by-row';

@@ -174,7 +174,15 @@ export const instrumentReadingsView = z.object({
 });
 export type InstrumentReadings = z.output<typeof instrumentReadingsView>;
 
-export const SETUP_SUBJECTS = ['people', 'instruments', 'places', 'sites', 'shop', 'recalls'] as const;
+export const SETUP_SUBJECTS = [
+  'people',
+  'instruments',
+  'places',
+  'sites',
+  'sheets',
+  'shop',
+  'recalls',
+] as const;
 export const setupChange = z.object({
   id: z.number(),
   at: z.iso.datetime(),

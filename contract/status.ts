@@ -80,6 +80,7 @@ export const STATUS: Readonly<Record<AnyProblemCode, number>> = {
   'name.taken': CONFLICT,
   'backup.failed': 503,
   'rules.changed': CONFLICT,
+  'sheet.changed': CONFLICT,
   'badge.taken': CONFLICT,
   'badge.unknown': 404,
   'second.needed': 403,

@@ -124,6 +124,8 @@ export const WORDING: Words = {
   'person.last-lead': ({ name }) => `${name} is the only lead: make another one first. Nothing was changed.`,
   'rules.changed': ({ customer, version }) =>
     `Somebody else has changed the rules of ${customer} meanwhile (they are version ${version} now): look at theirs, then change what is still to change.`,
+  'sheet.changed': ({ model, revision }) =>
+    `The shop’s sheet of ${model} was changed meanwhile (it is revision ${revision} now): look at that one, then change what is still to change.`,
   'backup.failed': ({ why }) => `No back-up was taken: ${why}.`,
   'name.taken': ({ name }) => `There is a ${name} here already: write the name so that both are known apart.`,
   'badge.taken': ({ name }) => `That badge is ${name}’s: take it from them first. Nothing was changed.`,

@@ -249,6 +249,37 @@ test('a gauge on the register: added, calibrated with how it was found and left,
   await expect(gauge).toContainText('out of use');
 });
 
+test('a maker’s sheet: its next revision typed with pages, what that would change looked at, and taken back', async ({
+  page,
+}) => {
+  await signIn(page, 'Petra Lundholm');
+  await page.goto(new URL('/setup?view=sheets', page.url()).href);
+  const card = page.locator('.model', { hasText: 'G 80' });
+  await expect(card).toContainText('revision 3');
+  await card.locator('summary').click();
+  await card.getByRole('button', { name: 'Type its next revision' }).click();
+  await expect(card.getByLabel('Torque of the joint')).toHaveValue(/125/);
+  await card.getByLabel('Torque of the joint').fill('140 ft-lb');
+  await card.getByLabel('Page (joint)').fill('');
+  await expect(card.getByRole('button', { name: /^The shop’s from now on/ })).toBeDisabled();
+  await card.getByLabel('Page (joint)').fill('16');
+  await card.getByLabel('Revision', { exact: true }).fill('4');
+  await card.getByRole('button', { name: 'What it would change' }).click();
+  await expect(card.getByText('1 of 1 open jobs on a G 80 would stand otherwise')).toBeVisible();
+  await expect(card.getByRole('link', { name: 'DH-118' })).toBeVisible();
+  await nothingSerious(page);
+  expect(await tooSmall(page)).toEqual([]);
+  await card.getByRole('button', { name: 'The shop’s from now on' }).click();
+  await expect(card.locator('summary')).toContainText('revision 4');
+  await page.reload();
+  await expect(card.locator('summary')).toContainText('revision 4');
+  await card.locator('summary').click();
+  await expect(card.getByText('page 16')).toBeVisible();
+  await card.getByRole('button', { name: 'Withdraw it…' }).click();
+  await card.getByRole('button', { name: /^Withdraw 4: 3 is the shop’s again/ }).click();
+  await expect(card.locator('summary')).toContainText('revision 3');
+});
+
 test('a rig found 3 % out: what it touched is weighed, called back, said on the job, and closed with what was done', async ({
   page,
 }) => {

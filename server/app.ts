@@ -26,6 +26,7 @@ import { setupRoutes } from './routes/setup';
 import { setupFileRoutes } from './routes/setup-files';
 import { recallRoutes } from './routes/recalls';
 import { registerRoutes } from './routes/register';
+import { sheetRoutes } from './routes/sheets';
 import { siteRoutes } from './routes/sites';
 import { shopRoutes } from './routes/shop';
 import { stockRoutes } from './routes/stock';
@@ -106,6 +107,7 @@ export function createApp(
   api.use(setupRoutes(sequelize, now));
   api.use(registerRoutes(sequelize, streams, now));
   api.use(placeRoutes(sequelize, now));
+  api.use(sheetRoutes(sequelize, now));
   api.use(setupFileRoutes(sequelize, now));
   api.use(recallRoutes(sequelize, printer, now));
   api.use(siteRoutes(sequelize, config, now));

@@ -6,6 +6,7 @@ export { broughtBack } from './brought-back';
 export { placeAdvice, type PlaceAdvice } from './place-advice';
 export { compared, wordCompared, type Compared } from './compared';
 export { underOtherRules } from './other-rules';
+export { byOtherSheet } from './other-sheet';
 export { blockedSchema, wordBlocked, type Blocked } from './blocked';
 export { summarise, type JobSummary } from './summary';
 export { awaitedBy, readyBy, type Awaited } from './ready-by';

@@ -72,6 +72,14 @@ export {
   type SheetLength,
   type TorquePlace,
 } from './makers-sheet';
+export {
+  asFigures,
+  figuresOn,
+  SHEET_FIGURES,
+  type GivenFigure,
+  type SheetFigure,
+  type TypedFigure,
+} from './sheet-figures';
 export { moverWords } from './mover-words';
 export { protectionFor, type Protection } from './protection';
 export { HAZARD_IDS, HAZARDS, type Hazard } from './medium';

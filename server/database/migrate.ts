@@ -17,6 +17,7 @@ import * as atABench from './migrations/012-at-a-bench';
 import * as secondFactor from './migrations/013-second-factor';
 import * as calibrationFiles from './migrations/014-calibration-files';
 import * as driverSettings from './migrations/015-driver-settings';
+import * as sheetsOnSetup from './migrations/016-sheets-on-setup';
 
 type Log = (message: string) => void;
 
@@ -37,6 +38,7 @@ export const MIGRATIONS = [
   { name: '013-second-factor', ...secondFactor },
   { name: '014-calibration-files', ...calibrationFiles },
   { name: '015-driver-settings', ...driverSettings },
+  { name: '016-sheets-on-setup', ...sheetsOnSetup },
 ];
 
 const PATIENCE_SECONDS = 120;

@@ -145,6 +145,9 @@ export class SheetRow extends Model<InferAttributes<SheetRow>, InferCreationAttr
   /** The entry that made it the shop's; null for one older than that was kept. */
   declare jobId: string | null;
   declare seq: number | null;
+  /** Who made it the shop's on Setup, as JSON, and when; what was typed on a job has that in its entry. */
+  declare person: CreationOptional<string | null>;
+  declare at: CreationOptional<Date | null>;
 }
 
 export class PhotoRow extends Model<InferAttributes<PhotoRow>, InferCreationAttributes<PhotoRow>> {
@@ -373,6 +376,8 @@ export function defineModels(sequelize: Sequelize): void {
       body: json(),
       jobId: { type: DataTypes.UUID, allowNull: true },
       seq: { type: DataTypes.INTEGER, allowNull: true },
+      person: { type: DataTypes.TEXT, allowNull: true },
+      at: { type: DataTypes.DATE(3), allowNull: true },
     },
     { sequelize, tableName: 'shop_sheets' },
   );

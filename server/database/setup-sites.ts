@@ -7,10 +7,9 @@ import {
   type SiteRules,
 } from '@dusk-wren/core/inspection';
 import { underOtherRules } from '@dusk-wren/core/plan';
-import { must } from '@dusk-wren/core/problem';
 import type { Transaction } from 'sequelize';
 import { Refusal } from '../refusal';
-import { loadLog } from './job-log';
+import { effectsOn } from './effects';
 import { JobRow, SiteRow, ValveRow } from './models';
 import { noteChange, type Moment } from './setup-changes';
 import { oneAtATime } from './setup-names';
@@ -87,22 +86,10 @@ export async function rulesSet(
   return viewOf(row, transaction);
 }
 
-const MOST_LOOKED_AT = 60;
-
 /** Which open jobs of a customer would stand otherwise under these rules, and how. */
 export async function effectsOf(customer: string, rules: SiteRules): Promise<SiteEffects> {
   await found(customer);
-  const rows = (await openJobsOf(customer)).slice(0, MOST_LOOKED_AT);
-  const jobs: SiteEffects['jobs'] = [];
-  for (const { id, tag } of rows) {
-    const { calls, more, fewer, undone, other } = must(underOtherRules(await loadLog(id, 0), rules));
-    if (calls.length + more.length + fewer.length + undone.length + other.length === 0) continue;
-    jobs.push({
-      ...{ job: id, tag, calls: [...calls] },
-      ...{ more: [...more], fewer: [...fewer], undone: [...undone], other: [...other] },
-    });
-  }
-  return { jobs, looked: rows.length };
+  return effectsOn(await openJobsOf(customer), (log) => underOtherRules(log, rules));
 }
 
 /** The row of a customer; in a transaction nobody else changes it until that ends. */

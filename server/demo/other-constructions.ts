@@ -68,6 +68,7 @@ const CAME: readonly Came[] = [
     location: 'main header, north',
     medium: HEATING,
     nps: 8,
+    plate: { model: 'G 80' },
     reported: 'Will not shut tight',
     technician: 2,
     daysAgo: 3,

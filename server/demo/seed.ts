@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto';
 import type { Sequelize } from 'sequelize';
 import { hashPin } from '../sign-in/pin';
 import { openJobOn } from '../database/jobs';
-import { InstrumentRow, PersonRow, SiteRow } from '../database/models';
+import { InstrumentRow, PersonRow, SheetRow, SiteRow } from '../database/models';
 import { WorkPlaceRow } from '../database/setup-models';
 import { fileValve } from '../database/valves';
 import { Play } from './play';
@@ -12,6 +12,7 @@ import { putUnit } from '../database/shelf';
 import { putKits, putStock } from '../database/stock';
 import { KIT_SHEETS, stockOf, UNITS } from './stock';
 import { DEMO_PIN, INSTRUMENTS, PEOPLE, PLACES, SHELF, SITES, STORIES } from './scenario';
+import { BEFORE, SINCE, sheetRow } from './sheets';
 import type { Story } from './story';
 
 const DAY = 24 * 60 * 60 * 1000;
@@ -66,6 +67,7 @@ export async function seedDemo(
     }
     return made;
   });
+  await SheetRow.create(sheetRow(BEFORE, lead, new Date(now - 400 * DAY)));
   for (const story of stories) {
     say(`${story.valve.tag}: ${story.valve.location}`);
     const technician = people[story.technician];
@@ -87,6 +89,7 @@ export async function seedDemo(
     const cast = { technician, 'second technician': second, inspector, lead, instruments, units };
     await new Play(sequelize, jobId, story, cast, opened).run();
   }
+  await SheetRow.create(sheetRow(SINCE, lead, new Date(now - DAY)));
   // Last, so that an interrupted playing is seen as such and starts over.
   await PersonRow.bulkCreate(people.map(({ id, name, role }) => ({ id, name, role, pinHash })));
   return true;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { filedSheet, plateNamesModel } from '@dusk-wren/core/job';
+import { figuresOn } from '@dusk-wren/core/valve';
 import { computed } from 'vue';
 import BenchButton from '../parts/BenchButton.vue';
 import { useJob } from '../stores/job';
@@ -12,22 +13,7 @@ const session = useSession();
 const { show } = usePreferences();
 const on = computed(() => job.state && filedSheet(job.state));
 const sheet = computed(() => on.value?.filed.body.sheet);
-const LABELS = {
-  jointTorque: 'torque of the joint',
-  glandTorque: 'torque of the gland',
-  stemTir: 'limit of stem runout',
-} as const;
-const figures = computed(() => {
-  const { torques = {}, lengths = {}, ...others } = sheet.value?.figures ?? {};
-  return [
-    ...Object.entries(others).map(([name, figure]) => ({
-      label: LABELS[name as keyof typeof LABELS],
-      ...figure,
-    })),
-    ...Object.entries(torques).map(([place, figure]) => ({ label: `torque of the ${place}`, ...figure })),
-    ...Object.entries(lengths).map(([what, figure]) => ({ label: `${what}, new`, ...figure })),
-  ].map(({ label, value, page }) => ({ label, value: show(value), page }));
-});
+const figures = computed(() => (sheet.value ? figuresOn(sheet.value) : []));
 const ofPlate = computed(() => job.state && sheet.value && plateNamesModel(job.state, sheet.value.model));
 const own = computed(() => on.value?.filed.by.id === session.person?.id);
 function check(): void {
@@ -38,8 +24,8 @@ function check(): void {
 <template>
   <section v-if="on && sheet" class="sheet" aria-label="Maker’s sheet">
     <h3>Maker’s sheet of {{ sheet.model }}, revision {{ sheet.revision }}</h3>
-    <p v-for="each in figures" :key="each.label" class="label">
-      {{ each.label }} <b class="number">{{ each.value }}</b>, page {{ each.page }}
+    <p v-for="{ figure, value, page } in figures" :key="figure.key" class="label">
+      {{ figure.words }} <b class="number">{{ show(value) }}</b>, page {{ page }}
     </p>
     <p v-if="on.fromShop" class="label">The shop’s, as it was when this job was opened.</p>
     <template v-else>

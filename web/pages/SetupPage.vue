@@ -7,6 +7,7 @@ import InstrumentsSetup from '../setup/InstrumentsSetup.vue';
 import KeepingSetup from '../setup/KeepingSetup.vue';
 import PeopleSetup from '../setup/PeopleSetup.vue';
 import PlacesSetup from '../setup/PlacesSetup.vue';
+import SheetsSetup from '../setup/SheetsSetup.vue';
 import SetupChanges from '../setup/SetupChanges.vue';
 import ShopSetup from '../setup/ShopSetup.vue';
 import SitesSetup from '../setup/SitesSetup.vue';
@@ -19,6 +20,7 @@ const VIEWS = [
   ['places', 'Places'],
   ['instruments', 'Instruments'],
   ['sites', 'Customers'],
+  ['sheets', 'Makers’ sheets'],
   ['shop', 'Shop'],
   ['keeping', 'Keeping'],
   ['changes', 'Changes'],
@@ -43,6 +45,7 @@ const view = computed<View>({
       <PlacesSetup v-else-if="view === 'places'" />
       <InstrumentsSetup v-else-if="view === 'instruments'" />
       <SitesSetup v-else-if="view === 'sites'" />
+      <SheetsSetup v-else-if="view === 'sheets'" />
       <ShopSetup v-else-if="view === 'shop'" />
       <KeepingSetup v-else-if="view === 'keeping'" />
       <SetupChanges v-else />

@@ -1,16 +1,21 @@
 <script setup lang="ts" generic="T extends string">
+import { useTemplateRef, watch } from 'vue';
 import { withArrows } from '../keys/arrows';
 
 /** Views of one page, side by side; the one shown is underlined in lamp. */
 defineProps<{ views: readonly (readonly [name: T, label: string])[] }>();
 const view = defineModel<T>({ required: true });
 
+const buttons = useTemplateRef<HTMLButtonElement[]>('buttons');
 /** The one that is shown is seen whole, where they do not all fit. */
-function show(name: T, { currentTarget }: MouseEvent): void {
-  view.value = name;
-  if (currentTarget instanceof HTMLElement)
-    currentTarget.scrollIntoView({ block: 'nearest', inline: 'nearest' });
-}
+watch(
+  [view, buttons],
+  () => {
+    const shown = buttons.value?.find((button) => button.ariaPressed === 'true');
+    shown?.scrollIntoView?.({ block: 'nearest', inline: 'nearest' });
+  },
+  { flush: 'post' },
+);
 </script>
 
 <template>
@@ -19,10 +24,11 @@ function show(name: T, { currentTarget }: MouseEvent): void {
       <button
         v-for="[name, label] in views"
         :key="name"
+        ref="buttons"
         type="button"
         :aria-pressed="view === name"
         :tabindex="view === name ? 0 : -1"
-        @click="show(name, $event)"
+        @click="view = name"
       >
         {{ label }}
       </button>

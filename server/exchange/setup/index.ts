@@ -4,6 +4,7 @@ import { instrumentsFile } from './instruments';
 import { peopleFile } from './people';
 import { placesFile } from './places';
 import type { SetupFile } from './setup-file';
+import { sheetsFile } from './sheets';
 import { sitesFile } from './sites';
 
 /** The files that a shop is set up by, and written out as. */
@@ -15,4 +16,5 @@ export const setupFiles = (
   instruments: instrumentsFile(now),
   places: placesFile(),
   sites: sitesFile(),
+  sheets: sheetsFile(),
 });

@@ -30,6 +30,8 @@ export interface Lines<T> {
   readonly may: readonly string[];
   readonly here: () => Promise<readonly Here<T>[]>;
   readonly nameOf: (item: T) => string;
+  /** What names have in common that are one: by themselves, capitals and spaces around them say nothing. */
+  readonly keyOf?: (name: string) => string;
   readonly cellsOf: (item: T) => readonly string[];
   /** A line as what it says; `was` gives what it leaves out. */
   readonly read: (cells: CsvRow['cells'], was: T | undefined) => z.ZodSafeParseResult<T>;
@@ -56,6 +58,7 @@ const MOST_ROWS = 400;
 
 export function setupFile<T>(lines: Lines<T>): SetupFile {
   const [name = ''] = lines.heading;
+  const keyOf = lines.keyOf ?? ((word: string) => word.trim().toLowerCase());
 
   /** All that a file tells of it beside its name, which is as it stands here. */
   const told = (item: T) => lines.cellsOf(item).slice(1).join('\n');
@@ -128,6 +131,3 @@ export function setupFile<T>(lines: Lines<T>): SetupFile {
     },
   };
 }
-
-/** Names that the database takes for one are one here too. */
-const keyOf = (name: string): string => name.trim().toLowerCase();

@@ -6,7 +6,7 @@ import { computed, reactive, ref } from 'vue';
 import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
 import { useJob } from '../../stores/job';
-import SheetFigure from '../SheetFigure.vue';
+import SheetFigure from '../../parts/SheetFigure.vue';
 import StepBar from '../StepBar.vue';
 import StepForm from '../StepForm.vue';
 

@@ -1,6 +1,6 @@
 <script setup lang="ts" generic="D extends 'torque' | 'length'">
 import type { Quantity } from '@dusk-wren/core/quantity';
-import QuantityField from '../parts/QuantityField.vue';
+import QuantityField from './QuantityField.vue';
 
 /** A figure of a maker's sheet and the page that it stands on. */
 defineProps<{ label: string; dimension: D; example: string; of: string }>();
