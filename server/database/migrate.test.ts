@@ -1,8 +1,8 @@
 import { blockedSchema } from '@dusk-wren/core/plan';
-import { createConnection } from 'mariadb';
 import { randomUUID } from 'node:crypto';
 import { QueryTypes, type QueryInterface, type Sequelize } from 'sequelize';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { EmptyDatabases } from '../testing/empty-databases';
 import { openShop, Screen, type Shop } from '../testing/shop';
 import { connect } from './connection';
 import { migrate, MIGRATIONS, tablesBehind } from './migrate';
@@ -10,16 +10,12 @@ import { defineModels, SheetRow } from './models';
 import { sheetFor } from './makers-sheets';
 
 const quiet = () => undefined;
-const opened: { name: string; sequelize: Sequelize }[] = [];
+const databases = new EmptyDatabases();
+const opened: Sequelize[] = [];
 
 async function emptyDatabase(): Promise<Sequelize> {
-  const admin = process.env['TEST_DATABASE_URL'] ?? '';
-  const name = `dw_test_${randomUUID().replaceAll('-', '').slice(0, 12)}`;
-  const connection = await createConnection(admin);
-  await connection.query(`CREATE DATABASE ${name}`);
-  await connection.end();
-  const sequelize = connect(admin.replace(/\/[^/]*$/, `/${name}`));
-  opened.push({ name, sequelize });
+  const sequelize = connect(await databases.make());
+  opened.push(sequelize);
   return sequelize;
 }
 
@@ -65,12 +61,8 @@ beforeAll(async () => {
   whole = await shapeOf(sequelize);
 });
 afterAll(async () => {
-  const connection = await createConnection(process.env['TEST_DATABASE_URL'] ?? '');
-  for (const { name, sequelize } of opened) {
-    await sequelize.close();
-    await connection.query(`DROP DATABASE ${name}`);
-  }
-  await connection.end();
+  for (const sequelize of opened) await sequelize.close();
+  await databases.drop();
 });
 
 describe('a migration that was cut off', () => {
@@ -99,11 +91,12 @@ describe('a migration that was cut off', () => {
     },
   );
   it('two at once take turns', async () => {
-    const first = await emptyDatabase();
-    const second = connect(String(first.config.database === '' ? '' : urlOf(first)));
+    const url = await databases.make();
+    const [first, second] = [connect(url), connect(url)];
     await Promise.all([migrate(first, quiet), migrate(second, quiet)]);
     await second.close();
     expect(await shapeOf(first)).toEqual(whole);
+    await first.close();
   });
 });
 
@@ -172,9 +165,6 @@ describe('an older server beside a newer one', () => {
     }
   });
 });
-
-const urlOf = (sequelize: Sequelize) =>
-  (process.env['TEST_DATABASE_URL'] ?? '').replace(/\/[^/]*$/, `/${sequelize.getDatabaseName()}`);
 
 describe('an older database', () => {
   it('brings its maker’s sheets along as the shop’s', async () => {

@@ -1,5 +1,4 @@
 import { randomBytes, randomUUID } from 'node:crypto';
-import { createConnection } from 'mariadb';
 import { spawn, spawnSync } from 'node:child_process';
 import { once } from 'node:events';
 import { mkdtemp, readdir, readFile, rm, writeFile } from 'node:fs/promises';
@@ -11,6 +10,7 @@ import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from
 import { connect } from '../database/connection';
 import { defineModels, EventRow, PhotoRow } from '../database/models';
 import { up } from '../database/migrations/009-keeping';
+import { EmptyDatabases } from '../testing/empty-databases';
 import { note, openShop, Screen, type Shop } from '../testing/shop';
 import { backUp } from './backup';
 import { backupName, backupsIn, prune } from './backup-files';
@@ -26,7 +26,7 @@ let shop: Shop;
 let lea: Screen;
 let job: string;
 let folder: string;
-const made: string[] = [];
+const databases = new EmptyDatabases();
 
 beforeAll(async () => {
   shop = await openShop();
@@ -39,23 +39,11 @@ beforeAll(async () => {
 afterAll(async () => {
   await shop.close();
   await rm(folder, { recursive: true, force: true });
-  const connection = await createConnection(process.env['TEST_DATABASE_URL'] ?? '');
-  for (const name of made) await connection.query(`DROP DATABASE IF EXISTS ${name}`);
-  await connection.end();
+  await databases.drop();
 });
 
 async function versionOf(id: string): Promise<number> {
   return Number((await lea.get(`/api/jobs/${id}`)).body.version);
-}
-
-async function emptyPlace(): Promise<string> {
-  const admin = process.env['TEST_DATABASE_URL'] ?? '';
-  const name = `dw_test_${randomUUID().replaceAll('-', '').slice(0, 12)}`;
-  const connection = await createConnection(admin);
-  await connection.query(`CREATE DATABASE ${name}`);
-  await connection.end();
-  made.push(name);
-  return admin.replace(/\/[^/]*$/, `/${name}`);
 }
 
 async function take(passphrase?: string, keep = 14, now = new Date()) {
@@ -99,7 +87,7 @@ describe('a back-up', () => {
     const before = await logRows();
     const { file, bytes } = await take();
     expect(bytes).toBeGreaterThan(1000);
-    const url = await emptyPlace();
+    const url = await databases.make();
     const head = await restore({
       file: join(folder, file),
       url,
@@ -180,7 +168,7 @@ describe('a file that is not whole', () => {
       ['something else', gzipSync(Buffer.from('DROP TABLE jobs;\n'.repeat(20)))],
       ['nothing', Buffer.alloc(0)],
     ];
-    const url = await emptyPlace();
+    const url = await databases.make();
     for (const [what, bytes] of spoilt) {
       const path = join(folder, 'spoilt');
       await writeFile(path, bytes);
@@ -230,7 +218,7 @@ describe('a restore', () => {
     for (const photo of photos) await PhotoRow.create(photo);
     const { file } = await take(undefined, 14, new Date('2026-02-04T00:00:00Z'));
     const before = await logRows();
-    const url = await emptyPlace();
+    const url = await databases.make();
     const env = { ...process.env, DATABASE_URL: url, SESSION_SECRET: shop.config.SESSION_SECRET };
     const child = spawn(process.execPath, [KEEP, 'restore', join(folder, file)], { env });
     const killed = once(child, 'exit');
