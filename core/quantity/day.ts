@@ -9,10 +9,25 @@ export function sayDay(day: string, thisYear?: number): string {
   return year === thisYear ? words : `${words} ${year}`;
 }
 
+/** Clocks are made once a zone: making one takes longer than reading it a hundred times. */
+const clocks = new Map<string, Intl.DateTimeFormat>();
+
+/** Throws a `RangeError` where there is no such zone. */
+function clockOf(timeZone: string): Intl.DateTimeFormat {
+  const made =
+    clocks.get(timeZone) ??
+    new Intl.DateTimeFormat('en-GB', {
+      ...{ year: 'numeric', month: '2-digit', day: '2-digit', hour: '2-digit', minute: '2-digit' },
+      ...{ hourCycle: 'h23', timeZone },
+    });
+  clocks.set(timeZone, made);
+  return made;
+}
+
 /** Whether this names a time zone of the IANA database, as `Europe/London`. */
 export function isTimeZone(zone: string): boolean {
   try {
-    new Intl.DateTimeFormat('en-GB', { timeZone: zone });
+    clockOf(zone);
     return true;
   } catch {
     return false;
@@ -20,10 +35,7 @@ export function isTimeZone(zone: string): boolean {
 }
 
 function onClock(moment: string, timeZone: string): { day: string; minute: string } {
-  const parts = new Intl.DateTimeFormat('en-GB', {
-    ...{ year: 'numeric', month: '2-digit', day: '2-digit', hour: '2-digit', minute: '2-digit' },
-    ...{ hourCycle: 'h23', timeZone },
-  }).formatToParts(new Date(moment));
+  const parts = clockOf(timeZone).formatToParts(new Date(moment));
   const part = (type: Intl.DateTimeFormatPartTypes) => parts.find((each) => each.type === type)?.value ?? '';
   return {
     day: `${part('year')}-${part('month')}-${part('day')}`,
