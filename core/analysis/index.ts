@@ -27,3 +27,4 @@ export { stepResponse, type StepResponse } from './step-response';
 export { huntsBy, standsAt, type Moving } from './standing';
 export { thinned } from './thinned';
 export { niceTop, plotPath, type PlotBox } from './plot';
+export * from './life';

@@ -62,6 +62,13 @@ const RINGS: Readonly<Record<WorkingVerdict, Verdict>> = {
   'twists the shaft': 'condemn',
   choked: 'ask',
   'not choked': 'fit',
+  meets: 'rework',
+  'not in sight': 'fit',
+  'over limit': 'renew',
+  'too few points': 'ask',
+  'early deaths': 'ask',
+  wear: 'rework',
+  'cannot be told from chance': 'ask',
 };
 const ring = computed(() => verdict.value && RINGS[verdict.value]);
 

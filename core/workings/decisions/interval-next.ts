@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { inConflict, ok, tooFew, type Result } from '../../problem';
 import { quantity, si, valueIn, type Time } from '../../quantity';
 import { standard } from '../../standards';
-import { amountField, choicesField } from '../frame/field';
+import { amountField, amountsField, choicesField } from '../frame/field';
 import { line, shown } from '../frame/sheet';
 import type { Working, Worked } from '../frame/working';
 
@@ -24,6 +24,12 @@ const input = z.strictObject({
     },
   ),
   limit: amountField('time', 'month', { label: 'Longest the site or the law allows', example: '60 months' }),
+  ladder: amountsField(
+    'time',
+    'month',
+    { label: 'Rungs of the site’s ladder', example: '12 months; 24 months; 36 months; 60 months' },
+    40,
+  ).exactOptional(),
 });
 
 export interface NextInterval {
@@ -33,15 +39,16 @@ export interface NextInterval {
 
 const API_RP_576 = standard('API RP 576', 'inspection intervals of relief valves', 'medium');
 
-/** Intervals that shops keep, months. */
-const LADDER = [1, 2, 3, 6, 9, 12, 18, 24, 30, 36, 48, 60, 72, 84, 96, 108, 120] as const;
+/** Intervals that shops keep, months: the steps where no site gives its ladder. */
+const USUAL_STEPS = [1, 2, 3, 6, 9, 12, 18, 24, 30, 36, 48, 60, 72, 84, 96, 108, 120] as const;
 const GOOD_TO_LENGTHEN = 2;
 
 /**
  * The next interval from how a relief valve was found: good may lengthen by a step; high, low, dirty or leaking shortens
- * by a step; stuck halves, and something is done at once; after a bad one two good ones lengthen again. Never beyond
- * the limit. Steps, months: 1 2 3 6 9 12 18 24 30 36 48 60 … 120.
- * Errors: an empty history. Source: API RP 576 for the principle; the steps are common practice.
+ * by a step; stuck goes to the shortest rung of the site's ladder, or halves without one, and something is done at once;
+ * after a bad one two good ones lengthen again. An interval between rungs moves to the next rung that way. Never beyond
+ * the limit, nor longer after a bad one. Steps without a ladder, months: 1 2 3 6 9 12 18 24 30 36 48 60 … 120.
+ * Errors: an empty history; an empty ladder. Source: API RP 576 for the principle; the steps are common practice.
  * Example: 24 months, good → 30; high → 18; stuck → 12.
  */
 export const intervalNext: Working<typeof input, NextInterval> = {
@@ -66,7 +73,8 @@ function next(given: z.output<typeof input>): Result<Worked<NextInterval>> {
   const [last, limit] = [valueIn(given.lastInterval, 'month'), valueIn(given.limit, 'month')];
   if (si(given.lastInterval) > 50 * si(quantity('time', 1, 'year')))
     return inConflict(['lastInterval'], 'No valve waits fifty years.');
-  const move = moveFor(found, given.history, last);
+  if (given.ladder?.length === 0) return tooFew('ladder', 0, 1, 'a ladder has rungs');
+  const move = moveFor(found, given.history, last, stepsOf(given.ladder));
   const capped = move.months > limit + 1e-9;
   const months = Math.min(move.months, limit);
   const reason = capped ? `${move.reason}; held at the limit` : move.reason;
@@ -92,17 +100,51 @@ function next(given: z.output<typeof input>): Result<Worked<NextInterval>> {
   });
 }
 
-function moveFor(found: Outcome, history: readonly Outcome[], last: number): Move {
-  if (found === 'stuck') return { months: last / 2, reason: 'found stuck: half the interval' };
-  if (found !== 'good') return { months: shorter(last), reason: `found ${found}: a step shorter` };
+/** The steps to go by, months, the shortest first. */
+interface Steps {
+  readonly rungs: readonly number[];
+  /** Where a stuck one goes. */
+  readonly afterStuck: (last: number) => Move;
+}
+
+function stepsOf(ladder: readonly Time[] | undefined): Steps {
+  if (!ladder)
+    return {
+      rungs: USUAL_STEPS,
+      afterStuck: (last) => ({ months: last / 2, reason: 'found stuck: half the interval' }),
+    };
+  const rungs = ladder.map((rung) => valueIn(rung, 'month')).sort((a, b) => a - b);
+  const shortest = rungs[0] ?? 0;
+  return {
+    rungs,
+    afterStuck: (last) => ({
+      months: Math.min(last, shortest),
+      reason: 'found stuck: the shortest rung of the ladder',
+    }),
+  };
+}
+
+function moveFor(
+  found: Outcome,
+  history: readonly Outcome[],
+  last: number,
+  { rungs, afterStuck }: Steps,
+): Move {
+  if (found === 'stuck') return afterStuck(last);
+  if (found !== 'good') return { months: shorter(rungs, last), reason: `found ${found}: a step shorter` };
   const sinceBad = [...history].reverse().findIndex((each) => each !== 'good');
   if (sinceBad >= 0 && sinceBad < GOOD_TO_LENGTHEN)
     return { months: last, reason: `good, but only ${sinceBad} good since one was not: the same again` };
   return {
-    months: longer(last),
+    months: longer(rungs, last),
     reason: sinceBad < 0 ? 'always found good: a step longer' : 'two good ones: a step longer',
   };
 }
 
-const longer = (months: number): number => LADDER.find((rung) => rung > months + 1e-6) ?? months;
-const shorter = (months: number): number => LADDER.findLast((rung) => rung < months - 1e-6) ?? months / 2;
+/** The next rung up; where there is none, the same again. */
+const longer = (rungs: readonly number[], months: number): number =>
+  rungs.find((rung) => rung > months + SAME) ?? months;
+/** The next rung down; under the lowest of the usual steps half of it, at the lowest of a ladder the same again. */
+const shorter = (rungs: readonly number[], months: number): number =>
+  rungs.findLast((rung) => rung < months - SAME) ?? (rungs === USUAL_STEPS ? months / 2 : months);
+const SAME = 1e-6;

@@ -1,6 +1,13 @@
 /** The fields that a working is asked by: each a schema that reads what is typed, with what a form says of it. */
 export { fieldMeta, type Column, type FieldKind, type FieldMeta } from './field-meta';
-export { amountField, eitherField, factorField, quantitiesField, quantityField } from './fields/quantities';
+export {
+  amountField,
+  amountsField,
+  eitherField,
+  factorField,
+  quantitiesField,
+  quantityField,
+} from './fields/quantities';
 export {
   choiceField,
   choicesField,

@@ -14,6 +14,10 @@ import { flowGas } from '../actuators/flow-gas';
 import { flowLiquid } from '../actuators/flow-liquid';
 import { gasketLoad } from '../bolting/gasket-load';
 import { intervalNext } from '../decisions/interval-next';
+import { lifeSurvival } from '../life/life-survival';
+import { lifeTrend } from '../life/life-trend';
+import { lifeWeibull } from '../life/life-weibull';
+import { stockOrderPoint } from '../life/order-point';
 import { lappingPlan } from '../seats/lapping-plan';
 import { latheSpeed } from '../seats/lathe-speed';
 import { leakAllowance } from '../pressure/leak-allowance';
@@ -171,9 +175,18 @@ export const SUBJECTS: readonly Subject[] = [
     workings: [
       register(repairOrRenew),
       register(valveReplacement),
-      register(intervalNext),
       register(liftingSling),
       register(mediumHazard),
+    ],
+  },
+  {
+    name: 'Life and spares',
+    workings: [
+      register(intervalNext),
+      register(lifeTrend),
+      register(lifeWeibull),
+      register(lifeSurvival),
+      register(stockOrderPoint),
     ],
   },
 ];

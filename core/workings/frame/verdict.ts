@@ -17,6 +17,13 @@ export const WORKING_VERDICTS = [
   'twists the shaft',
   'choked',
   'not choked',
+  'meets',
+  'not in sight',
+  'over limit',
+  'too few points',
+  'early deaths',
+  'wear',
+  'cannot be told from chance',
 ] as const;
 export type WorkingVerdict = (typeof WORKING_VERDICTS)[number];
 

@@ -155,3 +155,11 @@ export function quantitiesField<D extends Dimension>(dimension: D, about: About,
     .max(most)
     .register(fieldMeta, { ...about, kind: 'quantities', dimension, units: unitNames(dimension) });
 }
+
+/** Several of them, one after another; a bare number means `unit`. */
+export function amountsField<D extends Dimension>(dimension: D, unit: UnitOf<D>, about: About, most: number) {
+  return z
+    .array(amountField(dimension, unit, about))
+    .max(most)
+    .register(fieldMeta, { ...about, kind: 'quantities', dimension, units: unitNames(dimension) });
+}
