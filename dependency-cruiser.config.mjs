@@ -35,7 +35,7 @@ const webOrder = [
   ['sync'],
   ['stores'],
   ['parts', 'charts', 'drawings'],
-  ['workings', 'isolation', 'stock', 'setup'],
+  ['workings', 'isolation', 'stock', 'setup', 'register'],
   ['bench'],
   ['pages'],
   ['app'],

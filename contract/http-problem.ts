@@ -40,6 +40,7 @@ export type HostProblem =
   | { code: 'store.changed'; by: string; at: string }
   | { code: 'setup.changed'; by: string; what: string }
   | { code: 'valve.job-open'; tag: string }
+  | { code: 'valve.scrapped'; tag: string }
   | { code: 'server.failed'; requestId: string }
   | { code: 'database.away' }
   | { code: 'database.unwritable'; why: 'full' | 'read only' }

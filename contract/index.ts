@@ -54,4 +54,5 @@ export * from './setup';
 export * from './places';
 export * from './setup-files';
 export * from './sheets';
+export * from './valves';
 export { csvText, previewedRow, type PreviewedRow } from './row-by-row';

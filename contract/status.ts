@@ -96,6 +96,7 @@ export const STATUS: Readonly<Record<AnyProblemCode, number>> = {
   'store.changed': CONFLICT,
   'setup.changed': CONFLICT,
   'valve.job-open': CONFLICT,
+  'valve.scrapped': CONFLICT,
   'server.failed': 500,
   'database.away': 503,
   'database.unwritable': 503,

@@ -30,6 +30,7 @@ import { sheetRoutes } from './routes/sheets';
 import { siteRoutes } from './routes/sites';
 import { shopRoutes } from './routes/shop';
 import { stockRoutes } from './routes/stock';
+import { valveRoutes } from './routes/valves';
 import { csrfGuard } from './sign-in/csrf';
 import { requirePerson, requireSamePerson } from './sign-in/person';
 import { sessions } from './sign-in/session';
@@ -103,6 +104,7 @@ export function createApp(
   api.use(jobRoutes({ sequelize, feed, streams, config, now }));
   api.use(paperRoutes(printer, config));
   api.use(shopRoutes(config, feed, streams, isoNow));
+  api.use(valveRoutes(sequelize, now));
   api.use(stockRoutes(sequelize, isoNow));
   api.use(setupRoutes(sequelize, now));
   api.use(registerRoutes(sequelize, streams, now));

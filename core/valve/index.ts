@@ -49,6 +49,7 @@ export {
   type PlateRead,
   type PlateReading,
 } from './plate-reader';
+export { LONGEST_WORD, typedWords, valveWords } from './valve-words';
 export {
   laidSpare,
   matchSpares,
@@ -84,6 +85,7 @@ export { moverWords } from './mover-words';
 export { protectionFor, type Protection } from './protection';
 export { HAZARD_IDS, HAZARDS, type Hazard } from './medium';
 export { ratingWords } from './rating';
+export { sizeWords } from './size-words';
 export { SIGNAL_RANGES, signalAt, signalOf, signalSpan, type Acting, type SignalRangeName } from './signal';
 export { bareFeatures, defaultValve, ENDS, endsOf, valveSchema, type Ends, type Valve } from './valve';
 export {

@@ -1,6 +1,5 @@
 import { jobLine, jobSummaryView, type JobLine } from '@dusk-wren/contract';
 import { readyBy } from '@dusk-wren/core/plan';
-import { formatSize } from '@dusk-wren/core/standards';
 import { Op, UniqueConstraintError, type Sequelize, type Transaction } from 'sequelize';
 import {
   jobId as jobIdSchema,
@@ -11,13 +10,7 @@ import {
   type Scope,
   type ValveId,
 } from '@dusk-wren/core/job';
-import {
-  CONSTRUCTIONS,
-  ratingWords,
-  valveSchema,
-  type ShelfUnitKind,
-  type Valve,
-} from '@dusk-wren/core/valve';
+import { CONSTRUCTIONS, sizeWords, valveSchema, type ShelfUnitKind, type Valve } from '@dusk-wren/core/valve';
 import { randomUUID } from 'node:crypto';
 import { Refusal } from '../refusal';
 import { commitOpening } from './commit';
@@ -92,12 +85,7 @@ function lineOf(row: JobRow, valve: Valve | undefined, now: string): JobLine {
     customer: valve?.customer ?? '',
     location: valve?.location ?? row.location,
     construction: valve ? CONSTRUCTIONS[valve.construction].name : '',
-    size: [
-      valve?.nps === undefined ? undefined : formatSize({ nps: valve.nps }),
-      valve?.pressureClass ?? (valve && ratingWords(valve, 'US')),
-    ]
-      .filter((each) => each !== undefined)
-      .join(' · '),
+    size: valve ? sizeWords(valve) : '',
     due: row.due,
     readyBy: summary.state === 'open' ? readyBy(summary, now) : null,
     openedAt: row.openedAt.toISOString(),
@@ -138,6 +126,7 @@ export async function openJobOn(
           ? await findValve(opening.valve.id, transaction)
           : await fileValve(opening.valve.new, transaction);
       if (!filed) throw new Refusal({ code: 'not-found', what: 'valve' });
+      if (filed.standing === 'scrapped') throw new Refusal({ code: 'valve.scrapped', tag: filed.valve.tag });
       const body = {
         valve: filed.valve,
         site: await rulesOf(filed.valve.customer, transaction),

@@ -18,6 +18,7 @@ import * as secondFactor from './migrations/013-second-factor';
 import * as calibrationFiles from './migrations/014-calibration-files';
 import * as driverSettings from './migrations/015-driver-settings';
 import * as sheetsOnSetup from './migrations/016-sheets-on-setup';
+import * as register from './migrations/017-register';
 
 type Log = (message: string) => void;
 
@@ -39,6 +40,7 @@ export const MIGRATIONS = [
   { name: '014-calibration-files', ...calibrationFiles },
   { name: '015-driver-settings', ...driverSettings },
   { name: '016-sheets-on-setup', ...sheetsOnSetup },
+  { name: '017-register', ...register },
 ];
 
 const PATIENCE_SECONDS = 120;

@@ -7,6 +7,7 @@ import {
   type Sequelize,
 } from 'sequelize';
 import { id, uuid, text, maybe, json, day, moment, count } from './columns';
+import { defineRegisterModels } from './register-models';
 import { defineSetupModels } from './setup-models';
 
 /** Tables as Sequelize sees them. JSON columns hold text; whoever reads one parses it with its own schema. */
@@ -43,6 +44,8 @@ export class ValveRow extends Model<InferAttributes<ValveRow>, InferCreationAttr
   declare body: string;
   /** The truth that simulated instruments read; null for a real valve. */
   declare simulated: string | null;
+  /** In its line, a spare, or gone for good. */
+  declare standing: CreationOptional<string>;
 }
 
 export class SiteRow extends Model<InferAttributes<SiteRow>, InferCreationAttributes<SiteRow>> {
@@ -225,6 +228,7 @@ export class UnitRow extends Model<InferAttributes<UnitRow>, InferCreationAttrib
 
 export function defineModels(sequelize: Sequelize): void {
   defineSetupModels(sequelize);
+  defineRegisterModels(sequelize);
   PersonRow.init(
     {
       id: id(),
@@ -252,6 +256,7 @@ export function defineModels(sequelize: Sequelize): void {
       construction: text(40),
       body: json(),
       simulated: { type: DataTypes.TEXT, allowNull: true },
+      standing: { ...text(20), defaultValue: 'in place' },
     },
     { sequelize, tableName: 'valves' },
   );

@@ -13,15 +13,18 @@ import { randomUUID } from 'node:crypto';
 import { Op, type Transaction } from 'sequelize';
 import { decodeCursor, pageOf, likePrefix } from './paging';
 import { SiteRow, ValveRow } from './models';
+import { keepWords } from './valve-words';
 
 export interface FiledValve {
   id: ValveId;
   valve: Valve;
+  standing: string;
 }
 
 const filed = (row: ValveRow): FiledValve => ({
   id: valveId.parse(row.id),
   valve: valveSchema.parse(JSON.parse(row.body)),
+  standing: row.standing,
 });
 
 export async function listValves(query: {
@@ -123,6 +126,7 @@ export async function fileValve(
     },
     { transaction },
   );
+  await keepWords(row.id, valve, transaction);
   return filed(row);
 }
 

@@ -5,10 +5,12 @@ import {
   mdiPackageVariantClosed,
   mdiSigma,
   mdiStoreCog,
+  mdiTagOutline,
   mdiTapeMeasure,
   mdiTune,
   mdiWeatherSunny,
 } from '@mdi/js';
+import { useRoute } from 'vue-router';
 import { usePreferences } from '../stores/preferences';
 import { useSession } from '../stores/session';
 import { keySheet } from '../keys/keys';
@@ -17,6 +19,7 @@ import { useLeaving } from './leaving';
 const preferences = usePreferences();
 const session = useSession();
 const leave = useLeaving();
+const route = useRoute();
 </script>
 
 <template>
@@ -37,6 +40,11 @@ const leave = useLeaving();
       <svg viewBox="0 0 24 24" width="24" height="24" aria-hidden="true">
         <path :d="mdiTune" fill="currentColor" /></svg
       >Floor
+    </router-link>
+    <router-link to="/valves" class="place" :class="{ here: route.path.startsWith('/valves') }">
+      <svg viewBox="0 0 24 24" width="24" height="24" aria-hidden="true">
+        <path :d="mdiTagOutline" fill="currentColor" /></svg
+      >Valves
     </router-link>
     <router-link to="/store" class="place" active-class="here">
       <svg viewBox="0 0 24 24" width="24" height="24" aria-hidden="true">

@@ -65,6 +65,13 @@ export const router = createRouter({
       props: ({ query }) => ({ shown: query['view'] ?? '' }),
       meta: { title: 'Setup' },
     },
+    { path: '/valves', component: () => import('../pages/ValvesPage.vue'), meta: { title: 'Valves' } },
+    {
+      path: '/valves/:id',
+      component: () => import('../pages/ValvePage.vue'),
+      props: true,
+      meta: { title: 'Valve' },
+    },
     { path: '/store', component: () => import('../pages/StockPage.vue'), meta: { title: 'Store' } },
     { path: '/workings', component: () => import('../pages/WorkingsPage.vue'), meta: { title: 'Workings' } },
     {

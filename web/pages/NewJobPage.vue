@@ -1,10 +1,16 @@
 <script setup lang="ts">
-import { openJobView, valveListView, type ValveLine, type OpenJobRequest } from '@dusk-wren/contract';
+import {
+  openJobView,
+  valveListView,
+  valvePage,
+  type ValveLine,
+  type OpenJobRequest,
+} from '@dusk-wren/contract';
 import { PLACE_WORDS, SCOPE_WORDS, type Place, type Scope, type ValveId } from '@dusk-wren/core/job';
 import { placesOf, reachedOutOfLine, scopesOf } from '@dusk-wren/core/procedure';
 import { asksOf, blankDraft, valveFrom } from '@dusk-wren/core/valve';
 import { computed, ref } from 'vue';
-import { useRouter } from 'vue-router';
+import { useRoute, useRouter } from 'vue-router';
 import { call } from '../api/client';
 import SectionDrawing from '../drawings/SectionDrawing.vue';
 import BenchButton from '../parts/BenchButton.vue';
@@ -44,6 +50,13 @@ const stillWanted = computed(() =>
   lacking.value.length > 0 ? `still wanted: ${lacking.value.join(', ')}` : '',
 );
 /** A valve that the plate was found to be. */
+/** A valve whose page this was opened from. */
+const from = useRoute().query['valve'];
+if (typeof from === 'string')
+  void trying(async () => {
+    const { id, valve: onFile } = await call(`/register/${encodeURIComponent(from)}`, valvePage);
+    picked.value = { id, valve: onFile };
+  });
 const take = (id: ValveId, tag: string) =>
   trying(async () => {
     const query = new URLSearchParams({ limit: '50', q: tag });

@@ -1,0 +1,48 @@
+import {
+  DataTypes,
+  Model,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type Sequelize,
+} from 'sequelize';
+
+/** What a valve is found by, a row a word. */
+export class WordRow extends Model<InferAttributes<WordRow>, InferCreationAttributes<WordRow>> {
+  declare word: string;
+  declare tag: string;
+  declare valveId: string;
+}
+
+/** What was changed of a valve outside of any job: where it stands, and where it is. */
+export class ValveChangeRow extends Model<
+  InferAttributes<ValveChangeRow>,
+  InferCreationAttributes<ValveChangeRow>
+> {
+  declare id: CreationOptional<number>;
+  declare valveId: string;
+  declare at: Date;
+  declare person: string;
+  declare what: string;
+}
+
+export function defineRegisterModels(sequelize: Sequelize): void {
+  WordRow.init(
+    {
+      word: { type: DataTypes.STRING(24, true), primaryKey: true },
+      tag: { type: DataTypes.STRING(40), primaryKey: true },
+      valveId: { type: DataTypes.UUID, primaryKey: true },
+    },
+    { sequelize, tableName: 'valve_words' },
+  );
+  ValveChangeRow.init(
+    {
+      id: { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true },
+      valveId: { type: DataTypes.UUID, allowNull: false },
+      at: { type: DataTypes.DATE(3), allowNull: false },
+      person: { type: DataTypes.TEXT, allowNull: false },
+      what: { type: DataTypes.STRING(240), allowNull: false },
+    },
+    { sequelize, tableName: 'valve_changes' },
+  );
+}

@@ -1,0 +1,186 @@
+import {
+  jobSummaryView,
+  STANDINGS,
+  valvePage,
+  type RegisterLine,
+  type registerQuery,
+  type Standing,
+  type valveMoveRequest,
+  type ValvePage,
+} from '@dusk-wren/contract';
+import { personStamp, readEntry, valveId } from '@dusk-wren/core/job';
+import { CONSTRUCTIONS, plateKey, sizeWords, typedWords, valveSchema } from '@dusk-wren/core/valve';
+import { Op, UniqueConstraintError, type Sequelize, type Transaction, type WhereOptions } from 'sequelize';
+import { z } from 'zod';
+import { Refusal } from '../refusal';
+import { toRaw } from './job-log';
+import { EventRow, JobRow, ValveRow } from './models';
+import { decodeCursor, pageOf } from './paging';
+import { ValveChangeRow } from './register-models';
+import type { Moment } from './setup-changes';
+import { keepWords, valvesByWords, type Condition } from './valve-words';
+
+type Query = z.output<typeof registerQuery>;
+
+const standingOf = ({ standing }: ValveRow): Standing => z.enum(STANDINGS).parse(standing);
+
+/** Columns that a query narrows, each by what it was asked. */
+function narrowed({ customer, construction, standing }: Query): Readonly<Record<string, string>> {
+  return {
+    ...(customer === undefined ? {} : { customer }),
+    ...(construction === undefined ? {} : { construction }),
+    ...(standing === undefined ? {} : { standing }),
+  };
+}
+
+function besides(query: Query): Condition {
+  const values = narrowed(query);
+  const sql = Object.keys(values)
+    .map((column) => `v.${column} = :${column}`)
+    .join(' AND ');
+  return { sql, values };
+}
+
+/** A page of the register in the order of tags, found by words or all of it. */
+export async function listRegister(
+  sequelize: Sequelize,
+  query: Query,
+): Promise<{ valves: RegisterLine[]; next: string | null }> {
+  const after = query.cursor === undefined ? undefined : decodeCursor(query.cursor);
+  const typed = typedWords(query.q ?? '');
+  const limit = query.limit + 1;
+  const rows =
+    typed.length > 0
+      ? await inOrder(await valvesByWords(sequelize, { typed, after, limit, besides: besides(query) }))
+      : await ValveRow.findAll({
+          where: { ...narrowed(query), ...(after ? { [Op.and]: beyond(after) } : {}) },
+          order: [
+            ['tag', 'ASC'],
+            ['id', 'ASC'],
+          ],
+          limit,
+        });
+  const { page, next } = pageOf(rows, query.limit, ({ tag, id }) => [tag, id]);
+  return { valves: await linesOf(page), next };
+}
+
+const beyond = ({ key, id }: { key: string; id: string }): WhereOptions<ValveRow> => ({
+  [Op.or]: [{ tag: { [Op.gt]: key } }, { tag: key, id: { [Op.gt]: id } }],
+});
+
+async function inOrder(ids: readonly string[]): Promise<ValveRow[]> {
+  const rows = await ValveRow.findAll({ where: { id: [...ids] } });
+  const byId = new Map(rows.map((row) => [row.id, row]));
+  return ids.flatMap((id) => byId.get(id) ?? []);
+}
+
+async function linesOf(rows: readonly ValveRow[]): Promise<RegisterLine[]> {
+  const jobs = await JobRow.findAll({
+    where: { valveId: rows.map(({ id }) => id) },
+    attributes: ['id', 'valveId', 'openedAt', 'openValveId'],
+    order: [['openedAt', 'DESC']],
+  });
+  return rows.map((row) => {
+    const valve = valveSchema.parse(JSON.parse(row.body));
+    const its = jobs.filter((job) => job.valveId === row.id);
+    const open = its.find((job) => job.openValveId !== null);
+    return {
+      id: valveId.parse(row.id),
+      ...{ tag: row.tag, serial: row.serial, customer: row.customer, location: valve.location },
+      ...{ construction: CONSTRUCTIONS[valve.construction].name, size: sizeWords(valve) },
+      medium: valve.medium?.name ?? '',
+      standing: standingOf(row),
+      open: (open?.id ?? null) as RegisterLine['open'],
+      lastOpened: its[0]?.openedAt.toISOString() ?? null,
+      jobs: its.length,
+    };
+  });
+}
+
+/** Everything that the shop knows of a valve. */
+export async function pageOfValve(id: string): Promise<ValvePage> {
+  const row = await ValveRow.findByPk(id);
+  if (!row) throw new Refusal({ code: 'not-found', what: 'valve' });
+  const [jobs, changes] = await Promise.all([
+    JobRow.findAll({ where: { valveId: id }, order: [['openedAt', 'DESC']] }),
+    ValveChangeRow.findAll({ where: { valveId: id }, order: [['id', 'DESC']] }),
+  ]);
+  const openings = await EventRow.findAll({ where: { jobId: jobs.map((job) => job.id), seq: 1 } });
+  const opened = new Map(openings.map((entry) => [entry.jobId, entry]));
+  return valvePage.parse({
+    ...{ id, standing: row.standing, valve: JSON.parse(row.body) as unknown },
+    jobs: jobs.flatMap((job) => {
+      const entry = opened.get(job.id);
+      return entry ? [lifeOf(job, entry)] : [];
+    }),
+    changes: changes.map(({ id: change, at, person, what }) => ({
+      ...{ id: change, at: at.toISOString(), what },
+      by: personStamp.parse(JSON.parse(person)).name,
+    })),
+  });
+}
+
+function lifeOf(job: JobRow, first: EventRow) {
+  const entry = readEntry(toRaw(first));
+  const opening = entry.ok && entry.value.kind === 'job-opened' ? entry.value : undefined;
+  return {
+    job: {
+      ...{ id: job.id, openedAt: job.openedAt.toISOString() },
+      summary: jobSummaryView.parse(JSON.parse(job.summary)),
+    },
+    scope: opening?.body.scope ?? 'overhaul',
+    reported: opening?.body.reported ?? '',
+    by: opening?.by ?? personStamp.parse(JSON.parse(first.person)),
+  };
+}
+
+/** Puts a valve elsewhere, or otherwise: its next job begins with that; the one that it is in keeps what it was opened with. */
+export async function moveValve(
+  { sequelize, by, now }: Moment,
+  id: string,
+  { standing, why, ...asked }: z.output<typeof valveMoveRequest>,
+): Promise<void> {
+  try {
+    await sequelize.transaction(async (transaction) => {
+      const row = await ValveRow.findByPk(id, { transaction, lock: transaction.LOCK.UPDATE });
+      if (!row) throw new Refusal({ code: 'not-found', what: 'valve' });
+      const was = valveSchema.parse(JSON.parse(row.body));
+      const is = { ...was, ...asked };
+      const next = standing ?? standingOf(row);
+      if (next === 'scrapped') await refuseInWork(row, transaction);
+      const what = [
+        ...(next === standingOf(row)
+          ? []
+          : [{ 'in place': 'in place again', spare: 'a spare', scrapped: 'scrapped' }[next]]),
+        ...(is.tag === was.tag ? [] : [`${was.tag} is ${is.tag} now`]),
+        ...(is.customer === was.customer ? [] : [`of ${is.customer}, was of ${was.customer}`]),
+        ...(is.location === was.location ? [] : [`at ${is.location}, was at ${was.location}`]),
+      ].join('; ');
+      if (what === '') return;
+      await row.update(
+        {
+          ...{ tag: is.tag, tagKey: plateKey(is.tag), customer: is.customer, standing: next },
+          body: JSON.stringify(valveSchema.parse(is)),
+        },
+        { transaction },
+      );
+      await keepWords(id, is, transaction);
+      await ValveChangeRow.create(
+        {
+          ...{ valveId: id, at: now, person: JSON.stringify(by) },
+          what: `${what}${why === '' ? '' : `: ${why}`}`.slice(0, 240),
+        },
+        { transaction },
+      );
+    });
+  } catch (error) {
+    if (error instanceof UniqueConstraintError)
+      throw new Refusal({ code: 'name.taken', name: asked.tag ?? 'valve' });
+    throw error;
+  }
+}
+
+async function refuseInWork({ id, tag }: ValveRow, transaction: Transaction): Promise<void> {
+  const open = await JobRow.findOne({ where: { openValveId: id }, transaction });
+  if (open) throw new Refusal({ code: 'valve.job-open', tag });
+}

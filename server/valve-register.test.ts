@@ -1,0 +1,148 @@
+import type { RegisterLine } from '@dusk-wren/contract';
+import { defaultValve, type ConstructionId } from '@dusk-wren/core/valve';
+import { randomUUID } from 'node:crypto';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { WordRow } from './database/register-models';
+import { fileValve } from './database/valves';
+import { openShop, Screen, type Shop } from './testing/shop';
+
+let shop: Shop;
+let ada: Screen;
+const MANY = 130;
+const ids = new Map<string, string>();
+const file = (tag: string, given: object = {}, construction: ConstructionId = 'globe-bolted') =>
+  shop.sequelize.transaction(async (transaction) => {
+    const { id } = await fileValve({ ...defaultValve(construction), tag, ...given }, transaction);
+    ids.set(tag, id);
+    return id;
+  });
+beforeAll(async () => {
+  shop = await openShop();
+  ada = await Screen.open(shop, 'ada');
+  await file('PSV-7', { customer: 'Mossgate', location: 'boiler 2, drum' }, 'relief-spring');
+  await file('FV-22 B', { serial: 'K 61 004', customer: 'Mossgate', location: 'pan 6, vapour' });
+  await file('FV-23', { customer: 'Tarn Edge', location: 'separator 4', plate: { model: 'G 80' } });
+  await file('100%_X', { customer: 'Tarn Edge', location: 'évaporateur' });
+  for (let i = 0; i < MANY; i++)
+    await file(`HV-${String(1000 + i)}`, {
+      customer: i % 2 === 0 ? 'Low Mill' : 'High Mill',
+      location: 'row',
+    });
+}, 60_000);
+afterAll(() => shop.close());
+
+const find = async (query: Record<string, string>) => {
+  const answer = await ada.get(`/api/register?${new URLSearchParams(query).toString()}`);
+  expect(answer.status, JSON.stringify(answer.body)).toBe(200);
+  return answer.body as { valves: RegisterLine[]; next: string | null };
+};
+const tags = async (query: Record<string, string>) => (await find(query)).valves.map(({ tag }) => tag);
+
+describe('the register is found in', () => {
+  it.each([
+    ['fv22b', ['FV-22 B']],
+    ['FV-22', ['FV-22 B']],
+    ['HV-1007', ['HV-1007']],
+    ['K 61 004', ['FV-22 B']],
+    ['k61004', ['FV-22 B']],
+    ['moss', ['FV-22 B', 'PSV-7']],
+    ['moss pan', ['FV-22 B']],
+    ['vapour mossgate', ['FV-22 B']],
+    ['relief', ['PSV-7']],
+    ['g80', ['FV-23']],
+    ['evaporateur', ['100%_X']],
+    ['100% x', ['100%_X']],
+    ['moss separator', []],
+    ['nowhere', []],
+  ])('by “%s”', async (q, found) => expect(await tags({ q })).toEqual(found));
+
+  it('no sign that a person types means anything', async () => {
+    expect(await tags({ q: '%' })).toHaveLength(50);
+    expect(await tags({ q: "' OR 1=1 --" })).toEqual([]);
+  });
+
+  it('all of it, a page after the other, each valve once and in the order of tags', async () => {
+    for (const query of [{}, { q: 'mill' }, { q: 'hv1' }, { q: 'row globe' }] as Record<string, string>[]) {
+      const seen: string[] = [];
+      for (let cursor: string | null = ''; cursor !== null;) {
+        const page = await find({ ...query, limit: '40', ...(cursor === '' ? {} : { cursor }) });
+        seen.push(...page.valves.map(({ tag }) => tag));
+        cursor = page.next;
+      }
+      expect(new Set(seen).size, JSON.stringify(query)).toBe(seen.length);
+      expect(seen.length).toBe('q' in query ? MANY : MANY + 5);
+      expect(seen).toEqual([...seen].sort((a, b) => (a < b ? -1 : 1)));
+    }
+  });
+
+  it('by customer, construction and standing, with words or without', async () => {
+    expect(await tags({ customer: 'Mossgate' })).toEqual(['FV-22 B', 'PSV-7']);
+    expect(await tags({ construction: 'relief-spring' })).toEqual(['PSV-7']);
+    expect(await tags({ q: 'hv', customer: 'Low Mill', limit: '100' })).toHaveLength(MANY / 2);
+    expect(await tags({ standing: 'scrapped' })).toEqual([]);
+    expect((await ada.get('/api/register?construction=teapot')).status).toBe(400);
+    expect((await ada.get('/api/register?cursor=nonsense')).status).toBe(400);
+  });
+});
+
+describe('a valve', () => {
+  const page = async (tag: string) => (await ada.get(`/api/register/${ids.get(tag)}`)).body;
+  const move = (tag: string, body: object) => ada.post(`/api/register/${ids.get(tag)}/move`, body);
+  const open = (tag: string) =>
+    ada.post('/api/jobs', {
+      commandId: randomUUID(),
+      valve: { id: ids.get(tag) },
+      place: 'bare',
+      reported: 'passes',
+    });
+
+  it('has its jobs, the newest first, with what each was for', async () => {
+    const opened = await open('FV-23');
+    expect(opened.status).toBe(201);
+    const seen = await page('FV-23');
+    expect(seen).toMatchObject({
+      standing: 'in place',
+      jobs: [{ job: { id: opened.body.id }, scope: 'overhaul', reported: 'passes', by: { name: 'ada' } }],
+    });
+    const [line] = (await find({ q: 'fv23' })).valves;
+    expect(line).toMatchObject({ open: opened.body.id, jobs: 1 });
+    expect((await ada.get(`/api/register/${randomUUID()}`)).status).toBe(404);
+    expect((await ada.get('/api/register/nonsense')).status).toBe(400);
+  });
+
+  it('is moved, found where it is and no more where it was, and says who moved it and why', async () => {
+    const moved = await move('PSV-7', { location: 'boiler 3, drum', why: 'swapped at the stop' });
+    expect(moved.body).toMatchObject({
+      valve: { location: 'boiler 3, drum' },
+      changes: [{ by: 'ada', what: 'at boiler 3, drum, was at boiler 2, drum: swapped at the stop' }],
+    });
+    expect(await tags({ q: 'psv boiler 3' })).toEqual(['PSV-7']);
+    expect(await tags({ q: 'psv 2' })).toEqual([]);
+    expect(await tags({ q: 'PSV-7' })).toEqual(['PSV-7']);
+    const taken = await move('PSV-7', { tag: 'FV-22 B' });
+    expect([taken.status, taken.body.problem.code]).toEqual([409, 'name.taken']);
+    expect((await move('PSV-7', {})).status).toBe(400);
+    expect((await page('PSV-7')).changes).toHaveLength(1);
+  });
+
+  it('scrapped, no job is opened on it; back as a spare, one is', async () => {
+    expect((await move('FV-23', { standing: 'scrapped' })).body.problem.code).toBe('valve.job-open');
+    expect((await move('PSV-7', { standing: 'scrapped', why: 'cracked nozzle' })).status).toBe(200);
+    expect(await tags({ standing: 'scrapped' })).toEqual(['PSV-7']);
+    expect((await open('PSV-7')).body.problem.code).toBe('valve.scrapped');
+    expect((await move('PSV-7', { standing: 'spare' })).body.changes[0].what).toBe('a spare');
+    expect((await open('PSV-7')).status).toBe(201);
+  });
+
+  it('two who move it at once move it one after the other', async () => {
+    const answers = await Promise.all(
+      ['pan 1', 'pan 2', 'pan 3'].map((location) => move('FV-22 B', { location })),
+    );
+    expect(answers.map(({ status }) => status)).toEqual([200, 200, 200]);
+    const { valve, changes } = await page('FV-22 B');
+    expect(changes).toHaveLength(3);
+    expect(changes[0].what).toMatch(new RegExp(`^at ${valve.location}, was at`));
+    const words = await WordRow.findAll({ where: { valveId: ids.get('FV-22 B') ?? '' } });
+    expect(words.map(({ word }) => word)).toContain(valve.location.slice(-1));
+  });
+});

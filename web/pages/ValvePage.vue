@@ -1,0 +1,105 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import SectionDrawing from '../drawings/SectionDrawing.vue';
+import BenchButton from '../parts/BenchButton.vue';
+import { sayMoment } from '../parts/dates';
+import NamePlate from '../parts/NamePlate.vue';
+import LifeLine from '../register/LifeLine.vue';
+import MoveForm from '../register/MoveForm.vue';
+import { useValvePage, type ValveMove } from '../register/valve-page';
+
+/** A valve on its plate: where it stands, what was done on it, and the next job opened from here. */
+const props = defineProps<{ id: string }>();
+const router = useRouter();
+const { page, error, wrong, move } = useValvePage(() => props.id);
+const moving = ref(false);
+const open = computed(() => page.value?.jobs.find(({ job }) => job.summary.state === 'open')?.job.id);
+async function keep(asked: ValveMove): Promise<void> {
+  if (await move(asked)) moving.value = false;
+}
+const receive = () => void router.push({ path: '/jobs/new', query: { valve: props.id } });
+const noCalls = new Map<never, never>();
+</script>
+
+<template>
+  <div class="page valve">
+    <p v-if="error" class="problem" role="alert">
+      {{ error.message }} <router-link class="way" to="/valves">Back to the register</router-link>
+    </p>
+    <template v-else-if="page">
+      <NamePlate :valve="page.valve" />
+      <h1 class="visually-hidden">Valve {{ page.valve.tag }}</h1>
+      <div class="acts">
+        <BenchButton v-if="open" lamp @press="router.push(`/jobs/${open}`)">To its bench</BenchButton>
+        <BenchButton
+          v-else
+          lamp
+          :disabled="page.standing === 'scrapped'"
+          lacking="it is scrapped"
+          @press="receive"
+          >Open a job</BenchButton
+        >
+        <BenchButton v-if="!moving" @press="moving = true">It stands elsewhere</BenchButton>
+        <p class="label">
+          <b>{{
+            page.standing === 'in place' ? 'In place' : page.standing === 'spare' ? 'A spare' : 'Scrapped'
+          }}</b>
+        </p>
+      </div>
+      <MoveForm v-if="moving" :page="page" @move="keep" @leave="moving = false" />
+      <p v-if="wrong" class="problem" role="alert">{{ wrong }}</p>
+      <div class="halves">
+        <div class="told">
+          <LifeLine :jobs="page.jobs" />
+          <p v-if="page.jobs.length === 0" class="row-flat empty">It was never on a bench here.</p>
+          <section v-if="page.changes.length > 0" aria-label="Where it was">
+            <h2>Where it was</h2>
+            <ol class="happened label">
+              <li v-for="change in page.changes" :key="change.id">
+                {{ change.what }} <span class="muted">{{ change.by }}, {{ sayMoment(change.at) }}</span>
+              </li>
+            </ol>
+          </section>
+        </div>
+        <div class="row-flat drawing">
+          <SectionDrawing :valve="page.valve" :calls="noCalls" :in-hand="[]" />
+        </div>
+      </div>
+    </template>
+    <p v-else class="muted">Looking it up…</p>
+  </div>
+</template>
+
+<style scoped>
+.valve,
+.told {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 12px;
+  align-content: start;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 16px;
+  align-items: center;
+}
+.halves {
+  display: grid;
+  grid-template-columns: minmax(0, 1.5fr) minmax(280px, 1fr);
+  gap: 14px;
+  align-items: start;
+}
+.drawing {
+  padding: 10px;
+}
+.empty {
+  padding: 18px;
+}
+@media (max-width: 860px) {
+  .halves {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,133 @@
+<script setup lang="ts">
+import type { ValvePage } from '@dusk-wren/contract';
+import { SCOPE_WORDS } from '@dusk-wren/core/job';
+import { capital } from '@dusk-wren/core/quantity';
+import { computed } from 'vue';
+import { isoDay, sayDay } from '../parts/dates';
+
+/** The jobs of a valve along the years that it is known for: how it left each, and what each was for. */
+const props = defineProps<{ jobs: ValvePage['jobs'] }>();
+const YEAR = 365.25 * 86_400_000;
+
+const oldest = computed(() => props.jobs.at(-1)?.job.openedAt);
+/** From a little before its first job to now, whole years shown. */
+const span = computed(() => {
+  const now = Date.now();
+  const from = oldest.value ? Math.min(Date.parse(oldest.value), now - YEAR) : now - YEAR;
+  return { from, to: now };
+});
+const at = (moment: number): string => {
+  const { from, to } = span.value;
+  return `${(100 * (moment - from)) / (to - from)}%`;
+};
+const years = computed(() => {
+  const [first, last] = [new Date(span.value.from).getFullYear() + 1, new Date(span.value.to).getFullYear()];
+  return Array.from({ length: Math.max(0, last - first + 1) }, (_, i) => first + i).map((year) => ({
+    year,
+    at: at(new Date(year, 0, 1).getTime()),
+  }));
+});
+const marks = computed(() =>
+  props.jobs.map(({ job }) => ({ id: job.id, at: at(Date.parse(job.openedAt)), state: job.summary.state })),
+);
+const OUTCOME = { open: 'on a bench', released: 'released', condemned: 'condemned' } as const;
+</script>
+
+<template>
+  <section class="life" aria-label="Its life">
+    <div v-if="jobs.length > 0" class="line" aria-hidden="true">
+      <span v-for="each in years" :key="each.year" class="year label" :style="{ left: each.at }">{{
+        each.year
+      }}</span>
+      <i v-for="mark in marks" :key="mark.id" class="mark" :class="mark.state" :style="{ left: mark.at }" />
+    </div>
+    <ol class="jobs">
+      <li
+        v-for="{ job, scope, reported, by } in jobs"
+        :key="job.id"
+        class="row-flat"
+        :class="job.summary.state"
+      >
+        <span class="label">
+          <router-link class="way" :to="`/jobs/${job.id}`">{{
+            sayDay(isoDay(new Date(job.openedAt)))
+          }}</router-link>
+        </span>
+        <span>
+          <b>{{ capital(SCOPE_WORDS[scope]) }}</b><template v-if="reported">: {{ reported }}</template>
+        </span>
+        <span class="label muted">
+          {{ OUTCOME[job.summary.state] }}, opened by {{ by.name }}
+          <router-link v-if="job.summary.state !== 'open'" class="way" :to="`/jobs/${job.id}/certificate`"
+            >Its certificate</router-link
+          >
+        </span>
+      </li>
+    </ol>
+  </section>
+</template>
+
+<style scoped>
+.life {
+  display: grid;
+  gap: 10px;
+}
+.line {
+  position: relative;
+  height: 54px;
+  margin: 0 12px;
+  background: linear-gradient(var(--line), var(--line)) 0 16px / 100% 3px no-repeat;
+}
+.year {
+  position: absolute;
+  top: 9px;
+  padding: 20px 0 0;
+  color: var(--muted);
+  translate: -50%;
+  background: linear-gradient(var(--muted), var(--muted)) 50% 0 / 2px 16px no-repeat;
+}
+.mark {
+  position: absolute;
+  top: 8px;
+  width: 19px;
+  height: 19px;
+  border: 3px solid var(--ground);
+  border-radius: 50%;
+  translate: -50%;
+}
+.mark.released {
+  background: var(--fit);
+}
+.mark.condemned {
+  background: var(--condemn);
+}
+.mark.open {
+  background: var(--lamp);
+}
+.jobs {
+  display: grid;
+  gap: 6px;
+  padding: 0;
+  margin: 0;
+  list-style: none;
+}
+.jobs li {
+  display: grid;
+  grid-template-columns: 130px minmax(0, 1.3fr) minmax(0, 1fr);
+  gap: 4px 16px;
+  align-items: center;
+  padding: 4px 14px;
+  border-left: 5px solid var(--fit);
+}
+.jobs .open {
+  border-left-color: var(--lamp);
+}
+.jobs .condemned {
+  border-left-color: var(--condemn);
+}
+@media (max-width: 700px) {
+  .jobs li {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>
