@@ -49,7 +49,7 @@ export {
   type PlateRead,
   type PlateReading,
 } from './plate-reader';
-export { LONGEST_WORD, typedWords, valveWords } from './valve-words';
+export { LONGEST_WORD, typedWords, valveWords, type ValveWords } from './valve-words';
 export {
   laidSpare,
   matchSpares,

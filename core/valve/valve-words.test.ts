@@ -11,11 +11,17 @@ const valve = {
 };
 
 describe('what a valve is found by', () => {
-  it('is every word of its plate and place, and tag and serial in one', () => {
-    const words = valveWords(valve);
-    for (const word of ['fv', '22', 'b', 'fv22b', 'k61004', 'sugar', 'pan', '6', 'vapour', 'globe', 'g80'])
-      expect(words).toContain(word);
-    expect(new Set(words).size).toBe(words.length);
+  it('is every word of whom it serves, where and what it is', () => {
+    const { shared } = valveWords(valve);
+    for (const word of ['sugar', 'pan', '6', 'vapour', 'globe', 'g', '80', 'g80'])
+      expect(shared).toContain(word);
+    expect(shared).not.toContain('suga');
+  });
+  it('and every beginning of its tag and serial, in one and in parts', () => {
+    const { shared, own } = valveWords(valve);
+    for (const word of ['f', 'fv', 'fv2', 'fv22', 'fv22b', '2', '22', 'b', 'k', 'k61', 'k61004', '004'])
+      expect(own).toContain(word);
+    expect(new Set([...shared, ...own]).size).toBe(shared.length + own.length);
   });
   it('typed, it is compared without capitals, accents, blanks and dashes', () => {
     expect(typedWords('  PAN-6 Vapeur à 3 bar ')).toEqual(['pan', '6', 'vapeur', 'a', '3', 'bar']);

@@ -15,10 +15,14 @@ const wordsIn = (text: string): string[] =>
     .filter((word) => word !== '')
     .map((word) => word.slice(0, LONGEST_WORD));
 
-/** A tag or serial in one, as people type it without its blanks and dashes. */
-const inOne = (text: string): string => wordsIn(text).join('').slice(0, LONGEST_WORD);
+/** What a valve is found by. */
+export interface ValveWords {
+  /** Of customer, place, construction, medium and model: few in all, and shared by many valves. */
+  readonly shared: readonly string[];
+  /** Every beginning of its tag and serial, with and without what stands between: its own, as far as they go. */
+  readonly own: readonly string[];
+}
 
-/** All that a valve is found by: tag, serial, customer, place, construction, medium, model. */
 export function valveWords({
   tag,
   serial,
@@ -27,20 +31,22 @@ export function valveWords({
   construction,
   medium,
   plate,
-}: Valve): string[] {
-  const texts = [
-    tag,
-    serial,
-    customer,
-    location,
-    CONSTRUCTIONS[construction].name,
-    medium?.name,
-    plate?.model,
-  ];
-  const all = texts.flatMap((text) => wordsIn(text ?? ''));
-  const joined = [tag, serial, plate?.model].flatMap((text) => (text === undefined ? [] : [inOne(text)]));
-  return [...new Set([...all, ...joined])].filter((word) => word !== '');
+}: Valve): ValveWords {
+  const texts = [customer, location, CONSTRUCTIONS[construction].name, medium?.name, plate?.model];
+  const shared = new Set(texts.flatMap((text) => wordsIn(text ?? '')));
+  if (plate?.model !== undefined) shared.add(inOne(plate.model));
+  const own = new Set(
+    [tag, serial ?? ''].flatMap((text) => [...wordsIn(text), inOne(text)]).flatMap(beginningsOf),
+  );
+  const written = (words: Iterable<string>) => [...words].filter((word) => word !== '');
+  return { shared: written(shared), own: written(own).filter((word) => !shared.has(word)) };
 }
+
+/** A tag, serial or model in one, as people type it without its blanks and dashes. */
+const inOne = (text: string): string => wordsIn(text).join('').slice(0, LONGEST_WORD);
+
+const beginningsOf = (word: string): string[] =>
+  [...word].map((_, i, letters) => letters.slice(0, i + 1).join(''));
 
 /** What somebody typed to find one, word by word; each may be the beginning of a word. */
 export const typedWords = (text: string): string[] => [...new Set(wordsIn(text))].slice(0, MOST_TYPED);

@@ -12,6 +12,10 @@ const WARM_UP = 150;
 const HEADROOM_MS = 20;
 const MANY_JOBS = 100_000;
 const LIST_LIMIT_MS = 500;
+const MANY_VALVES = 100_000;
+const REGISTER_LIMIT_MS = 50;
+/** Where two words that many valves have seldom or never go together, all that have the rarer one are looked at. */
+const WALKED_LIMIT_MS = 200;
 
 const p95 = (times) => [...times].sort((a, b) => a - b)[Math.floor(times.length * 0.95)];
 
@@ -65,6 +69,21 @@ export async function serverLoad(report) {
         const times = await timed(20, () => shop.call(`/jobs?limit=50&${query}`), 5);
         report(`Jobs ${what}, of ${MANY_JOBS.toLocaleString('en')}, p95`, p95(times), LIST_LIMIT_MS, 'ms');
       }
+      await manyValves(database.url(DATABASE));
+      const of = `of ${MANY_VALVES.toLocaleString('en')}, p95`;
+      for (const [what, query, limit = REGISTER_LIMIT_MS] of [
+        ['in the order of their tags', ''],
+        ['by a word that a third has', 'q=refinery'],
+        ['by a letter', 'q=h'],
+        ['by two words half typed', 'q=pump har', WALKED_LIMIT_MS],
+        ['by the beginning of a tag', 'q=hv2'],
+        ['by a whole tag', 'q=HV-2214-1500'],
+        ['by words that never go together', 'q=refinery field', WALKED_LIMIT_MS],
+        ['of a kind, by a word', 'q=steam&construction=globe-bolted'],
+      ]) {
+        const times = await timed(20, () => shop.call(`/register?limit=48&${query}`), 5);
+        report(`Valves ${what}, ${of}`, p95(times), limit, 'ms');
+      }
     } finally {
       await server.stop();
     }
@@ -99,6 +118,35 @@ async function manyJobs(url) {
      FROM jobs CROSS JOIN seq_1_to_${MANY_JOBS} LIMIT ${MANY_JOBS}`,
     );
     await connection.query('ANALYZE TABLE jobs');
+  } finally {
+    await connection.end();
+  }
+}
+
+/** The demo's valves again and again, each under a tag of its own and with the words that it is found by. */
+async function manyValves(url) {
+  const { createConnection } = await import('mariadb');
+  const connection = await createConnection(url);
+  try {
+    await connection.query(
+      `CREATE TABLE bench_copies (id CHAR(36) CHARACTER SET utf8mb4 COLLATE utf8mb4_bin PRIMARY KEY, old CHAR(36) CHARACTER SET utf8mb4 COLLATE utf8mb4_bin, seq INT)
+       SELECT UUID() AS id, id AS old, seq FROM valves CROSS JOIN seq_1_to_${MANY_VALVES} ORDER BY seq LIMIT ${MANY_VALVES}`,
+    );
+    await connection.query(
+      `INSERT INTO valves (id, tag, serial, tag_key, serial_key, customer, construction, body, standing)
+       SELECT c.id, CONCAT(v.tag, '-', c.seq), v.serial, CONCAT(v.tag_key, c.seq), v.serial_key, v.customer, v.construction,
+              JSON_SET(v.body, '$.tag', CONCAT(v.tag, '-', c.seq)), v.standing
+       FROM bench_copies AS c JOIN valves AS v ON v.id = c.old`,
+    );
+    await connection.query(
+      `INSERT IGNORE INTO valve_words (word, tag, valve_id)
+       SELECT w.word, CONCAT(w.tag, '-', c.seq), c.id FROM bench_copies AS c JOIN valve_words AS w ON w.valve_id = c.old
+       UNION ALL SELECT c.seq, CONCAT(v.tag, '-', c.seq), c.id FROM bench_copies AS c JOIN valves AS v ON v.id = c.old
+       UNION ALL SELECT LOWER(CONCAT(v.tag_key, c.seq)), CONCAT(v.tag, '-', c.seq), c.id
+         FROM bench_copies AS c JOIN valves AS v ON v.id = c.old`,
+    );
+    await connection.query('DROP TABLE bench_copies');
+    await connection.query('ANALYZE TABLE valves, valve_words');
   } finally {
     await connection.end();
   }

@@ -7,11 +7,22 @@ import {
   type Sequelize,
 } from 'sequelize';
 
+/** The longest word that is kept. */
+export const MOST_LETTERS = 100;
+
 /** What a valve is found by, a row a word. */
 export class WordRow extends Model<InferAttributes<WordRow>, InferCreationAttributes<WordRow>> {
   declare word: string;
   declare tag: string;
   declare valveId: string;
+}
+
+/** Words that many valves share: what something typed may be the beginning of. */
+export class SharedWordRow extends Model<
+  InferAttributes<SharedWordRow>,
+  InferCreationAttributes<SharedWordRow>
+> {
+  declare word: string;
 }
 
 /** What was changed of a valve outside of any job: where it stands, and where it is. */
@@ -29,11 +40,15 @@ export class ValveChangeRow extends Model<
 export function defineRegisterModels(sequelize: Sequelize): void {
   WordRow.init(
     {
-      word: { type: DataTypes.STRING(24, true), primaryKey: true },
+      word: { type: DataTypes.STRING(MOST_LETTERS, true), primaryKey: true },
       tag: { type: DataTypes.STRING(40), primaryKey: true },
       valveId: { type: DataTypes.UUID, primaryKey: true },
     },
     { sequelize, tableName: 'valve_words' },
+  );
+  SharedWordRow.init(
+    { word: { type: DataTypes.STRING(24, true), primaryKey: true } },
+    { sequelize, tableName: 'shared_words' },
   );
   ValveChangeRow.init(
     {

@@ -8,9 +8,18 @@ import {
   type valveMoveRequest,
   type ValvePage,
 } from '@dusk-wren/contract';
-import { personStamp, readEntry, valveId } from '@dusk-wren/core/job';
+import { jobId, personStamp, readEntry, valveId } from '@dusk-wren/core/job';
 import { CONSTRUCTIONS, plateKey, sizeWords, typedWords, valveSchema } from '@dusk-wren/core/valve';
-import { Op, UniqueConstraintError, type Sequelize, type Transaction, type WhereOptions } from 'sequelize';
+import {
+  col,
+  fn,
+  literal,
+  Op,
+  UniqueConstraintError,
+  type Sequelize,
+  type Transaction,
+  type WhereOptions,
+} from 'sequelize';
 import { z } from 'zod';
 import { Refusal } from '../refusal';
 import { toRaw } from './job-log';
@@ -18,27 +27,19 @@ import { EventRow, JobRow, ValveRow } from './models';
 import { decodeCursor, pageOf } from './paging';
 import { ValveChangeRow } from './register-models';
 import type { Moment } from './setup-changes';
-import { keepWords, valvesByWords, type Condition } from './valve-words';
+import { keepWords, valvesByWords, type Narrowed } from './valve-words';
 
 type Query = z.output<typeof registerQuery>;
 
 const standingOf = ({ standing }: ValveRow): Standing => z.enum(STANDINGS).parse(standing);
 
-/** Columns that a query narrows, each by what it was asked. */
-function narrowed({ customer, construction, standing }: Query): Readonly<Record<string, string>> {
+/** What a query narrows by. */
+function narrowed({ customer, construction, standing }: Query): Narrowed {
   return {
     ...(customer === undefined ? {} : { customer }),
     ...(construction === undefined ? {} : { construction }),
     ...(standing === undefined ? {} : { standing }),
   };
-}
-
-function besides(query: Query): Condition {
-  const values = narrowed(query);
-  const sql = Object.keys(values)
-    .map((column) => `v.${column} = :${column}`)
-    .join(' AND ');
-  return { sql, values };
 }
 
 /** A page of the register in the order of tags, found by words or all of it. */
@@ -47,19 +48,18 @@ export async function listRegister(
   query: Query,
 ): Promise<{ valves: RegisterLine[]; next: string | null }> {
   const after = query.cursor === undefined ? undefined : decodeCursor(query.cursor);
-  const typed = typedWords(query.q ?? '');
-  const limit = query.limit + 1;
-  const rows =
-    typed.length > 0
-      ? await inOrder(await valvesByWords(sequelize, { typed, after, limit, besides: besides(query) }))
-      : await ValveRow.findAll({
-          where: { ...narrowed(query), ...(after ? { [Op.and]: beyond(after) } : {}) },
-          order: [
-            ['tag', 'ASC'],
-            ['id', 'ASC'],
-          ],
-          limit,
-        });
+  const [typed, by, limit] = [typedWords(query.q ?? ''), narrowed(query), query.limit + 1];
+  const isAll = typed.length === 0 && Object.keys(by).length === 0;
+  const rows = isAll
+    ? await ValveRow.findAll({
+        where: after ? beyond(after) : {},
+        order: [
+          ['tag', 'ASC'],
+          ['id', 'ASC'],
+        ],
+        limit,
+      })
+    : await inOrder(await valvesByWords(sequelize, { typed, by, after, limit }));
   const { page, next } = pageOf(rows, query.limit, ({ tag, id }) => [tag, id]);
   return { valves: await linesOf(page), next };
 }
@@ -74,25 +74,54 @@ async function inOrder(ids: readonly string[]): Promise<ValveRow[]> {
   return ids.flatMap((id) => byId.get(id) ?? []);
 }
 
-async function linesOf(rows: readonly ValveRow[]): Promise<RegisterLine[]> {
-  const jobs = await JobRow.findAll({
-    where: { valveId: rows.map(({ id }) => id) },
-    attributes: ['id', 'valveId', 'openedAt', 'openValveId'],
-    order: [['openedAt', 'DESC']],
+type ItsJobs = Pick<RegisterLine, 'open' | 'lastOpened'> & { readonly count: number };
+
+/** How many jobs valves had, when the last was opened, and the one that is open. */
+async function jobsOf(valves: readonly string[]): Promise<ReadonlyMap<string, ItsJobs>> {
+  const rows = await JobRow.findAll({
+    where: { valveId: [...valves] },
+    attributes: [
+      'valveId',
+      [fn('COUNT', col('id')), 'count'],
+      [fn('MAX', col('opened_at')), 'lastOpened'],
+      [fn('MAX', literal('IF(open_valve_id IS NULL, NULL, id)')), 'open'],
+    ],
+    group: ['valveId'],
+    raw: true,
   });
+  return new Map(
+    z
+      .array(
+        z.object({
+          valveId: z.string(),
+          count: z.coerce.number(),
+          lastOpened: z.coerce.date().transform((at) => at.toISOString()),
+          open: jobId.nullable(),
+        }),
+      )
+      .parse(rows)
+      .map(({ valveId: valve, ...its }) => [valve, its]),
+  );
+}
+
+const { construction, location, nps, pressureClass, iron, ratedPressure, medium } = valveSchema.shape;
+/** What a line says of a valve: reading all of each would take longer than finding them. */
+const told = z.object({ construction, location, nps, pressureClass, iron, ratedPressure, medium });
+
+async function linesOf(rows: readonly ValveRow[]): Promise<RegisterLine[]> {
+  const jobs = await jobsOf(rows.map(({ id }) => id));
   return rows.map((row) => {
-    const valve = valveSchema.parse(JSON.parse(row.body));
-    const its = jobs.filter((job) => job.valveId === row.id);
-    const open = its.find((job) => job.openValveId !== null);
+    const valve = told.parse(JSON.parse(row.body));
+    const its = jobs.get(row.id);
     return {
       id: valveId.parse(row.id),
       ...{ tag: row.tag, serial: row.serial, customer: row.customer, location: valve.location },
       ...{ construction: CONSTRUCTIONS[valve.construction].name, size: sizeWords(valve) },
       medium: valve.medium?.name ?? '',
       standing: standingOf(row),
-      open: (open?.id ?? null) as RegisterLine['open'],
-      lastOpened: its[0]?.openedAt.toISOString() ?? null,
-      jobs: its.length,
+      open: its?.open ?? null,
+      lastOpened: its?.lastOpened ?? null,
+      jobs: its?.count ?? 0,
     };
   });
 }
@@ -164,7 +193,7 @@ export async function moveValve(
         },
         { transaction },
       );
-      await keepWords(id, is, transaction);
+      await keepWords(id, is, next, transaction);
       await ValveChangeRow.create(
         {
           ...{ valveId: id, at: now, person: JSON.stringify(by) },

@@ -126,7 +126,7 @@ export async function fileValve(
     },
     { transaction },
   );
-  await keepWords(row.id, valve, transaction);
+  await keepWords(row.id, valve, row.standing, transaction);
   return filed(row);
 }
 

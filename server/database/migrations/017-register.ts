@@ -8,15 +8,16 @@ const AT_A_TIME = 500;
 /** Where valves stand, what each is found by, and what was changed of one outside of any job. */
 export async function up(queries: QueryInterface): Promise<void> {
   await addColumnOnce(queries, 'valves', 'standing', "VARCHAR(20) NOT NULL DEFAULT 'in place'");
-  await addIndexOnce(queries, 'valves', ['standing', 'tag', 'id'], 'valves_by_standing');
-  await addIndexOnce(queries, 'valves', ['construction', 'tag', 'id'], 'valves_by_construction');
   await addIndexOnce(queries, 'jobs', ['valve_id', 'opened_at'], 'jobs_by_valve');
   await queries.createTable('valve_words', {
-    word: { type: DataTypes.STRING(24, true), allowNull: false, primaryKey: true },
+    word: { type: DataTypes.STRING(100, true), allowNull: false, primaryKey: true },
     tag: { type: DataTypes.STRING(40), allowNull: false, primaryKey: true },
     valve_id: { type: DataTypes.UUID, allowNull: false, primaryKey: true },
   });
-  await addIndexOnce(queries, 'valve_words', ['valve_id', 'word'], 'words_of_valve');
+  await addIndexOnce(queries, 'valve_words', ['valve_id'], 'words_of_valve');
+  await queries.createTable('shared_words', {
+    word: { type: DataTypes.STRING(24, true), allowNull: false, primaryKey: true },
+  });
   await queries.createTable('valve_changes', {
     id: { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true },
     valve_id: { type: DataTypes.UUID, allowNull: false },
@@ -31,18 +32,24 @@ export async function up(queries: QueryInterface): Promise<void> {
 /** Words of the valves that were on file before; those that are there already stay. */
 async function fillWords({ sequelize }: QueryInterface): Promise<void> {
   for (let after = ''; ;) {
-    const rows = await sequelize.query<{ id: string; body: string }>(
-      'SELECT id, body FROM valves WHERE id > :after ORDER BY id LIMIT :limit',
+    const rows = await sequelize.query<{ id: string; body: string; standing: string }>(
+      'SELECT id, body, standing FROM valves WHERE id > :after ORDER BY id LIMIT :limit',
       { replacements: { after, limit: AT_A_TIME }, type: QueryTypes.SELECT },
     );
-    const words = rows.flatMap(({ id, body }) => {
+    const found = rows.flatMap(({ id, body, standing }) => {
       const valve = valveSchema.safeParse(JSON.parse(body));
-      return valve.success ? wordRows(id, valve.data) : [];
+      return valve.success ? [wordRows(id, valve.data, standing)] : [];
     });
-    if (words.length > 0)
+    const words = found.flatMap((each) => each.words.map(({ word, tag, valveId }) => [word, tag, valveId]));
+    const shared = [...new Set(found.flatMap((each) => each.shared))].map((word) => [word]);
+    if (words.length > 0) {
       await sequelize.query('INSERT IGNORE INTO valve_words (word, tag, valve_id) VALUES :words', {
-        replacements: { words: words.map(({ word, tag, valveId }) => [word, tag, valveId]) },
+        replacements: { words },
       });
+      await sequelize.query('INSERT IGNORE INTO shared_words (word) VALUES :shared', {
+        replacements: { shared },
+      });
+    }
     const last = rows.at(-1);
     if (!last) return;
     after = last.id;
