@@ -117,7 +117,8 @@ function trend({ points, limit, direction }: Given): Result<Worked<LifeTrend>> {
   const slopeUnit = `${limit.unit}/${unit}`;
   const answer = (result: LifeTrend, ...notes: string[]): Result<Worked<LifeTrend>> =>
     ok({ result, steps: found ? stepsOf(found, limit, slopeUnit) : [], notes, source: SOURCE });
-  const rate = found ? { slope: found.slope, slopeUnit } : {};
+  // No measure is known to more than four figures.
+  const rate = found ? { slope: Number(found.slope.toPrecision(4)), slopeUnit } : {};
   if (isOver) return answer({ verdict: 'over limit', ...rate }, 'The last reading is past its limit.');
   if (read.length < LEAST_POINTS || new Set(times).size < LEAST_TIMES || !found)
     return answer(
