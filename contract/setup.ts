@@ -180,6 +180,7 @@ export const SETUP_SUBJECTS = [
   'places',
   'sites',
   'sheets',
+  'valves',
   'shop',
   'recalls',
 ] as const;

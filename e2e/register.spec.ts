@@ -10,6 +10,27 @@ test('a valve is found by half of two words, put elsewhere, scrapped and back, a
   await page.getByRole('link', { name: 'Valves' }).click();
   const found = page.getByRole('list', { name: 'Valves' }).getByRole('link');
 
+  await test.step('valves come in from a file, seen row by row before', async () => {
+    await page.getByText('From and to a file').click();
+    const chooser = page.waitForEvent('filechooser');
+    await page.getByRole('button', { name: 'Choose a file' }).click();
+    const rows = [
+      'tag,customer,kind,place,size',
+      'QX-9,Mossgate sugar refinery,gate-wedge,yard,NPS 6',
+      'QX-10,Mossgate sugar refinery,teapot,yard,',
+    ];
+    const buffer = Buffer.from(rows.join('\r\n'));
+    await (await chooser).setFiles({ name: 'yard.csv', mimeType: 'text/csv', buffer });
+    await expect(page.getByText('yard.csv: 1 good, 1 bad.')).toBeVisible();
+    await nothingSerious(page);
+    await page.getByRole('button', { name: 'Take 1 row, leave 1' }).click();
+    await expect(page.getByText('yard.csv: 1 written, 1 left out.')).toBeVisible();
+    await page.getByLabel(/^Find/).fill('qx9');
+    await expect(found).toHaveCount(1);
+    await page.getByLabel(/^Find/).fill('');
+    await page.getByText('From and to a file').click();
+  });
+
   await test.step('found by words, narrowed, and opened by Enter', async () => {
     await page.keyboard.press('/');
     await page.getByLabel(/^Find/).pressSequentially('pump har');

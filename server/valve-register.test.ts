@@ -85,6 +85,67 @@ describe('the register is found in', () => {
   });
 });
 
+describe('as a file', () => {
+  const csv = (...rows: string[]) => rows.map((row) => `${row}\r\n`).join('');
+  const heading = 'tag,customer,kind,serial,place,size,class,medium,hazards,model,stands';
+  let lea: Screen;
+  beforeAll(async () => {
+    lea = await Screen.open(shop, 'lea');
+  });
+  const look = async (text: string) =>
+    (await lea.post('/api/setup/files/valves/preview', { csv: text })).body as {
+      after: number;
+      rows: { row: number; key: string; does: string; why: string[] }[];
+    };
+
+  it('comes out whole, and goes in again as the same', async () => {
+    const { text } = await lea.get('/api/setup/files/valves.csv');
+    const rows = text.trim().split('\r\n');
+    expect(rows).toHaveLength(1 + MANY + 5);
+    const part = [rows[0] ?? '', ...rows.filter((row) => /^(FV|PSV|T-1|100)/.test(row))];
+    expect(part).toHaveLength(6);
+    expect((await look(csv(...part))).rows.map(({ does }) => does)).toEqual(Array(5).fill('same'));
+    expect((await ada.get('/api/setup/files/valves.csv')).status).toBe(403);
+  });
+
+  it('what cannot be meant is refused by its column; what is new, or moved, is written all at once', async () => {
+    const bad = await look(
+      csv(
+        heading,
+        'X-1,Low Mill,teapot,,,,,,,,',
+        'X-2,Low Mill,globe-bolted,,row 9,NPS 3 1/7,,,,,',
+        'X-3,Low Mill,globe-bolted,,row 9,,310,,,,',
+        'X-4,Low Mill,globe-bolted,,row 9,,,Steam,warm,,',
+        'X-5,Low Mill,globe-bolted,,row 9,,,,,,lost',
+        'FV-23,Tarn Edge,gate-wedge,,,,,,,,',
+      ),
+    );
+    expect(bad.rows.map(({ does }) => does)).toEqual(Array(6).fill('bad'));
+    expect(bad.rows.map(({ why }) => /^[a-z]+/.exec(why[0] ?? '')?.[0])).toEqual([
+      ...['kind', 'size', 'class', 'hazards', 'stands', 'kind'],
+    ]);
+    expect(bad.rows.map(({ why }) => why.join()).join()).not.toMatch(/Invalid|expected/);
+    const text = csv(
+      heading,
+      'X-7,Low Mill,"Globe, bolted bonnet",K 9,row 9,NPS 3,300,Steam,hot,G 80,spare',
+      'FV-23,Tarn Edge,globe-bolted,,separator 5,,,,,,',
+    );
+    const { rows, after } = await look(text);
+    expect(rows.map(({ key, does }) => `${key} ${does}`)).toEqual([
+      'Low Mill: X-7 new',
+      'Tarn Edge: FV-23 change',
+    ]);
+    const taken = await lea.post('/api/setup/files/valves', { csv: text, after });
+    expect(taken.body).toMatchObject({ written: 2, skipped: 0 });
+    expect((await find({ q: 'x7 hot' })).valves).toEqual([]);
+    expect((await find({ q: 'x7 steam', standing: 'spare' })).valves).toMatchObject([
+      { tag: 'X-7', serial: 'K 9', location: 'row 9', medium: 'Steam', size: 'NPS 3 · 300' },
+    ]);
+    expect(await tags({ q: 'separator 5' })).toEqual(['FV-23']);
+    expect((await lea.get('/api/setup/changes?q=valves by a file')).body.changes).toHaveLength(1);
+  });
+});
+
 describe('a valve', () => {
   const page = async (tag: string) => (await ada.get(`/api/register/${ids.get(tag)}`)).body;
   const move = (tag: string, body: object) => ada.post(`/api/register/${ids.get(tag)}/move`, body);

@@ -67,7 +67,7 @@ export const valveSchema = z.strictObject({
   medium: z
     .strictObject({
       name: words(60),
-      hazards: z.array(z.enum(HAZARD_IDS)).max(HAZARD_IDS.length),
+      hazards: z.array(z.enum(HAZARD_IDS, `one of ${HAZARD_IDS.join(', ')}`)).max(HAZARD_IDS.length),
       pressure: quantityOf('gauge pressure').exactOptional(),
       temperature: quantityOf('temperature').exactOptional(),
       /** Hydrogen sulphide in it. */

@@ -5,33 +5,22 @@ import {
   type RegisterLine,
   type registerQuery,
   type Standing,
-  type valveMoveRequest,
   type ValvePage,
 } from '@dusk-wren/contract';
 import { jobId, personStamp, readEntry, valveId } from '@dusk-wren/core/job';
-import { CONSTRUCTIONS, plateKey, sizeWords, typedWords, valveSchema } from '@dusk-wren/core/valve';
-import {
-  col,
-  fn,
-  literal,
-  Op,
-  UniqueConstraintError,
-  type Sequelize,
-  type Transaction,
-  type WhereOptions,
-} from 'sequelize';
+import { CONSTRUCTIONS, sizeWords, typedWords, valveSchema } from '@dusk-wren/core/valve';
+import { col, fn, literal, Op, type Sequelize, type WhereOptions } from 'sequelize';
 import { z } from 'zod';
 import { Refusal } from '../refusal';
 import { toRaw } from './job-log';
 import { EventRow, JobRow, ValveRow } from './models';
 import { decodeCursor, pageOf } from './paging';
 import { ValveChangeRow } from './register-models';
-import type { Moment } from './setup-changes';
-import { keepWords, valvesByWords, type Narrowed } from './valve-words';
+import { valvesByWords, type Narrowed } from './valve-words';
 
 type Query = z.output<typeof registerQuery>;
 
-const standingOf = ({ standing }: ValveRow): Standing => z.enum(STANDINGS).parse(standing);
+export const standingOf = ({ standing }: ValveRow): Standing => z.enum(STANDINGS).parse(standing);
 
 /** What a query narrows by. */
 function narrowed({ customer, construction, standing }: Query): Narrowed {
@@ -163,53 +152,36 @@ function lifeOf(job: JobRow, first: EventRow) {
   };
 }
 
-/** Puts a valve elsewhere, or otherwise: its next job begins with that; the one that it is in keeps what it was opened with. */
-export async function moveValve(
-  { sequelize, by, now }: Moment,
-  id: string,
-  { standing, why, ...asked }: z.output<typeof valveMoveRequest>,
-): Promise<void> {
-  try {
-    await sequelize.transaction(async (transaction) => {
-      const row = await ValveRow.findByPk(id, { transaction, lock: transaction.LOCK.UPDATE });
-      if (!row) throw new Refusal({ code: 'not-found', what: 'valve' });
-      const was = valveSchema.parse(JSON.parse(row.body));
-      const is = { ...was, ...asked };
-      const next = standing ?? standingOf(row);
-      if (next === 'scrapped') await refuseInWork(row, transaction);
-      const what = [
-        ...(next === standingOf(row)
-          ? []
-          : [{ 'in place': 'in place again', spare: 'a spare', scrapped: 'scrapped' }[next]]),
-        ...(is.tag === was.tag ? [] : [`${was.tag} is ${is.tag} now`]),
-        ...(is.customer === was.customer ? [] : [`of ${is.customer}, was of ${was.customer}`]),
-        ...(is.location === was.location ? [] : [`at ${is.location}, was at ${was.location}`]),
-      ].join('; ');
-      if (what === '') return;
-      await row.update(
-        {
-          ...{ tag: is.tag, tagKey: plateKey(is.tag), customer: is.customer, standing: next },
-          body: JSON.stringify(valveSchema.parse(is)),
-        },
-        { transaction },
-      );
-      await keepWords(id, is, next, transaction);
-      await ValveChangeRow.create(
-        {
-          ...{ valveId: id, at: now, person: JSON.stringify(by) },
-          what: `${what}${why === '' ? '' : `: ${why}`}`.slice(0, 240),
-        },
-        { transaction },
-      );
+const AT_A_TIME = 1000;
+
+/** Every valve in the order of tags, as far as a row of a file tells it. */
+export async function* everyValve() {
+  for (let after: { key: string; id: string } | undefined; ;) {
+    const rows = await ValveRow.findAll({
+      where: after ? beyond(after) : {},
+      order: [
+        ['tag', 'ASC'],
+        ['id', 'ASC'],
+      ],
+      limit: AT_A_TIME,
     });
-  } catch (error) {
-    if (error instanceof UniqueConstraintError)
-      throw new Refusal({ code: 'name.taken', name: asked.tag ?? 'valve' });
-    throw error;
+    for (const row of rows) yield { valve: onFile.parse(JSON.parse(row.body)), standing: standingOf(row) };
+    const last = rows.at(-1);
+    if (!last || rows.length < AT_A_TIME) return;
+    after = { key: last.tag, id: last.id };
   }
 }
 
-async function refuseInWork({ id, tag }: ValveRow, transaction: Transaction): Promise<void> {
-  const open = await JobRow.findOne({ where: { openValveId: id }, transaction });
-  if (open) throw new Refusal({ code: 'valve.job-open', tag });
+const { tag, customer, serial, plate } = valveSchema.shape;
+const onFile = told.extend({ tag, customer, serial, plate });
+
+/** The valves that customers know by these tags. */
+export async function valvesNamed(names: readonly { readonly customer: string; readonly tag: string }[]) {
+  if (names.length === 0) return [];
+  const rows = await ValveRow.findAll({ where: { [Op.or]: [...names] } });
+  return rows.map((row) => ({
+    id: row.id,
+    valve: valveSchema.parse(JSON.parse(row.body)),
+    standing: standingOf(row),
+  }));
 }

@@ -2,7 +2,8 @@ import { registerQuery, valveMoveRequest } from '@dusk-wren/contract';
 import { valveId } from '@dusk-wren/core/job';
 import { Router } from 'express';
 import type { Sequelize } from 'sequelize';
-import { listRegister, moveValve, pageOfValve } from '../database/valve-register';
+import { moveValve } from '../database/valve-moves';
+import { listRegister, pageOfValve } from '../database/valve-register';
 import { personOf } from '../sign-in/person';
 import { read } from './read';
 

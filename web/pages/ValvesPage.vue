@@ -7,12 +7,15 @@ import { useKeys } from '../keys/keys';
 import BenchButton from '../parts/BenchButton.vue';
 import { useRegister } from '../register/register';
 import ValveTag from '../register/ValveTag.vue';
+import SetupFile from '../setup/SetupFile.vue';
+import { useSession } from '../stores/session';
 
 /** Every valve that the shop ever touched, found by whatever somebody knows of it. */
 const router = useRouter();
+const session = useSession();
 const register = useRegister();
 const { typed, sought, customer, construction, standing, customers } = register;
-const { valves, data, error, isNarrowed, cursors, later, earlier } = register;
+const { valves, data, error, refetch, isNarrowed, cursors, later, earlier } = register;
 const search = ref<{ focus: () => void }>();
 /** Enter opens the first that was found. */
 function openFirst(): void {
@@ -38,6 +41,12 @@ useKeys([{ key: '/', label: 'Find a valve', run: () => search.value?.focus() }])
       />
       <BenchButton lamp @press="router.push('/jobs/new')">Receive a valve</BenchButton>
     </header>
+    <SetupFile
+      v-if="session.person?.role === 'lead'"
+      kind="valves"
+      columns="tag, customer, kind; serial, place, size, class, medium, hazards (with | between), model, stands"
+      @taken="refetch()"
+    />
     <div class="narrow">
       <v-select v-model="customer" label="Customer" :items="customers" clearable />
       <v-select

@@ -27,7 +27,7 @@ export function useRegister() {
     if (cursor) parts.set('cursor', cursor);
     return parts.toString();
   });
-  const { data, error } = useQuery({
+  const { data, error, refetch } = useQuery({
     key: () => ['register', query.value],
     query: () => call(`/register?${query.value}`, registerView),
     staleTime: 2000,
@@ -48,6 +48,6 @@ export function useRegister() {
   const earlier = () => (cursors.value = cursors.value.slice(0, -1));
   return {
     ...{ typed, sought, customer, construction, standing, customers },
-    ...{ valves, data, error, isNarrowed, cursors, later, earlier },
+    ...{ valves, data, error, refetch, isNarrowed, cursors, later, earlier },
   };
 }

@@ -6,6 +6,7 @@ import { placesFile } from './places';
 import type { SetupFile } from './setup-file';
 import { sheetsFile } from './sheets';
 import { sitesFile } from './sites';
+import { valvesFile } from './valves';
 
 /** The files that a shop is set up by, and written out as. */
 export const setupFiles = (
@@ -17,4 +18,5 @@ export const setupFiles = (
   places: placesFile(),
   sites: sitesFile(),
   sheets: sheetsFile(),
+  valves: valvesFile(),
 });

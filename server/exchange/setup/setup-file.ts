@@ -28,8 +28,15 @@ export interface Lines<T> {
   /** Its columns, the name first; those that `may` be there may be left out of a file. */
   readonly heading: readonly string[];
   readonly may: readonly string[];
-  readonly here: () => Promise<readonly Here<T>[]>;
+  /** What is here of what these rows name; of everything where there are too many to be asked for one by one. */
+  readonly here: (rows: readonly CsvRow['cells'][]) => Promise<readonly Here<T>[]>;
   readonly nameOf: (item: T) => string;
+  /** The name that a row has; that of its first column where none is told. */
+  readonly nameIn?: (cells: CsvRow['cells']) => string;
+  /** Rows that are taken at once, at most. */
+  readonly most?: number;
+  /** All of it as a file, where that is not a row each of what is `here`. */
+  readonly write?: () => Promise<string>;
   /** What names have in common that are one: by themselves, capitals and spaces around them say nothing. */
   readonly keyOf?: (name: string) => string;
   readonly cellsOf: (item: T) => readonly string[];
@@ -53,11 +60,12 @@ export interface SetupFile {
   ) => Promise<SetupFileTaken>;
 }
 
-/** More than a shop has of anything that is set up by a file. */
-const MOST_ROWS = 400;
+/** More than a shop has of most things that are set up by a file. */
+const USUAL_MOST = 400;
 
 export function setupFile<T>(lines: Lines<T>): SetupFile {
   const [name = ''] = lines.heading;
+  const { most = USUAL_MOST, nameIn = (cells) => cells[name] ?? '' } = lines;
   const keyOf = lines.keyOf ?? ((word: string) => word.trim().toLowerCase());
 
   /** All that a file tells of it beside its name, which is as it stands here. */
@@ -70,14 +78,15 @@ export function setupFile<T>(lines: Lines<T>): SetupFile {
       ...(wrong.length === 0 && rows.length + unreadable.length === 0
         ? ['The file has a heading and no rows.']
         : []),
-      ...(rows.length > MOST_ROWS ? [`The file has more than ${MOST_ROWS} rows: bring it in in parts.`] : []),
+      ...(rows.length > most ? [`The file has more than ${most} rows: bring it in in parts.`] : []),
     ];
     if (whole.length > 0) return { rows: [{ row: 1, key: '', does: 'bad', why: whole }], changes: [] };
-    const here = new Map((await lines.here()).map((each) => [keyOf(lines.nameOf(each.is)), each]));
+    const known = await lines.here(rows.map(({ cells }) => cells));
+    const here = new Map(known.map((each) => [keyOf(lines.nameOf(each.is)), each]));
     const seen = new Set<string>();
     const changes: Change<T>[] = [];
     const said = rows.map(({ row, cells }): PreviewedRow => {
-      const key = cells[name] ?? '';
+      const key = nameIn(cells);
       const bad = (...why: readonly string[]): PreviewedRow => ({ row, key, does: 'bad', why: [...why] });
       if (seen.has(keyOf(key))) return bad(`${name}: ${key} stands in this file twice`);
       seen.add(keyOf(key));
@@ -105,11 +114,13 @@ export function setupFile<T>(lines: Lines<T>): SetupFile {
   }
 
   return {
-    write: async () =>
-      toCsv(
-        [...lines.heading, ...lines.may],
-        (await lines.here()).map(({ is }) => lines.cellsOf(is)),
-      ),
+    write:
+      lines.write ??
+      (async () =>
+        toCsv(
+          [...lines.heading, ...lines.may],
+          (await lines.here([])).map(({ is }) => lines.cellsOf(is)),
+        )),
     look: async (csv) => {
       const { rows } = await readFile(csv);
       return { good: rows.filter(({ does }) => does !== 'bad').length, rows };
