@@ -18,8 +18,14 @@ import { toCsv, type CsvRow } from '../csv';
 import { setupFile, type SetupFile } from './setup-file';
 
 const oneOf = (words: readonly string[]) => `one of ${words.join(', ')}`;
+const words = (most: number, none: string) =>
+  z.string().trim().min(1, none).max(most, `at most ${most} letters`);
 const line = z.object({
   valve: valveSchema.extend({
+    tag: words(40, 'a valve has a tag'),
+    customer: words(80, 'a valve has a customer'),
+    location: words(120, 'a valve that is new has a place'),
+    serial: words(60, 'empty').exactOptional(),
     construction: z.enum(CONSTRUCTION_IDS, 'no kind of valve here: write it as the list “Kind” has it'),
     pressureClass: z.literal(PRESSURE_CLASSES, oneOf(PRESSURE_CLASSES.map(String))).exactOptional(),
   }),
