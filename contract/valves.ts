@@ -52,6 +52,14 @@ export const valveChange = z.object({
   by: z.string(),
   what: z.string(),
 });
+/** A photograph that was pinned on one of its jobs. */
+export const valvePhoto = z.object({
+  job: jobId,
+  photo: z.uuid(),
+  at: z.string(),
+  part: z.string().nullable(),
+  caption: z.string(),
+});
 /** A valve with all that the shop knows of it. */
 export const valvePage = z.object({
   id: valveId,
@@ -59,6 +67,8 @@ export const valvePage = z.object({
   standing: z.enum(STANDINGS),
   /** Newest first. */
   jobs: z.array(lifeJob),
+  /** Newest first, the latest of them. */
+  photos: z.array(valvePhoto),
   /** Where it was put, and what became of it, newest first. */
   changes: z.array(valveChange),
 });

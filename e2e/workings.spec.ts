@@ -97,6 +97,23 @@ test('a small table is typed row by row, and only what the standard needs is ask
   await expect(page.getByLabel(/Orifice/)).toHaveCount(0);
 });
 
+test('a measure that is used up is drawn with its limit; a life is said only where enough have failed', async ({
+  page,
+}) => {
+  await signIn(page, 'Jory Velde');
+  await page.goto(`${FIRST}/workings/life.trend`);
+  await expect(answer(page).getByRole('img', { name: /its line and band, and the limit/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Fill in an example' }).click();
+  await expect(answer(page)).toContainText('meets');
+  await page.getByLabel('value, row 5', { exact: true }).fill('0.029 in');
+  await expect(answer(page)).toContainText('over limit');
+  await page.goto(`${FIRST}/workings/life.weibull`);
+  await page.getByRole('button', { name: 'Fill in an example' }).click();
+  await expect(answer(page).getByRole('img', { name: 'The share that outlives an age' })).toBeVisible();
+  await page.getByLabel('Ages at failure').fill('910 d; 640 d; 720 d');
+  await expect(answer(page).getByRole('alert')).toContainText('count them only');
+});
+
 test('a stroke recording is read beside the page, and its columns can be put right', async ({ page }) => {
   await signIn(page, 'Ines Okoro');
   await page.goto(`${FIRST}/workings/signature.analyse`);

@@ -25,7 +25,7 @@ import { sessionRoutes } from './routes/session';
 import { setupRoutes } from './routes/setup';
 import { setupFileRoutes } from './routes/setup-files';
 import { recallRoutes } from './routes/recalls';
-import { registerRoutes } from './routes/register';
+import { setupInstrumentRoutes } from './routes/setup-instruments';
 import { sheetRoutes } from './routes/sheets';
 import { siteRoutes } from './routes/sites';
 import { shopRoutes } from './routes/shop';
@@ -107,7 +107,7 @@ export function createApp(
   api.use(valveRoutes(sequelize, now));
   api.use(stockRoutes(sequelize, isoNow));
   api.use(setupRoutes(sequelize, now));
-  api.use(registerRoutes(sequelize, streams, now));
+  api.use(setupInstrumentRoutes(sequelize, streams, now));
   api.use(placeRoutes(sequelize, now));
   api.use(sheetRoutes(sequelize, now));
   api.use(setupFileRoutes(sequelize, now));

@@ -1,6 +1,7 @@
 import type { RegisterLine } from '@dusk-wren/contract';
 import { defaultValve, type ConstructionId } from '@dusk-wren/core/valve';
 import { randomUUID } from 'node:crypto';
+import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { WordRow } from './database/register-models';
 import { fileValve } from './database/valves';
@@ -169,6 +170,27 @@ describe('a valve', () => {
     expect(line).toMatchObject({ open: opened.body.id, jobs: 1 });
     expect((await ada.get(`/api/register/${randomUUID()}`)).status).toBe(404);
     expect((await ada.get('/api/register/nonsense')).status).toBe(400);
+  });
+
+  it('has its photographs, the latest first, without one that was struck', async () => {
+    const { jobs } = await page('FV-23');
+    const job = String(jobs[0].job.id);
+    const versionNow = async () => Number((await ada.get(`/api/jobs/${job}`)).body.version);
+    const colours = { width: 40, height: 30, channels: 3, background: '#6aa3ff' } as const;
+    const bytes = await sharp({ create: colours }).jpeg().toBuffer();
+    for (const caption of ['as it came', 'the seat']) {
+      const photo = randomUUID();
+      await ada.put(`/api/jobs/${job}/photos/${photo}`, bytes, 'image/jpeg');
+      const pin = { kind: 'add-photo', body: { photo, caption, part: 'seat' } };
+      expect((await ada.command(job, await versionNow(), pin)).status).toBe(200);
+    }
+    const captions = async () =>
+      ((await page('FV-23')).photos as { caption: string }[]).map(({ caption }) => caption);
+    expect(await captions()).toEqual(['the seat', 'as it came']);
+    const last = await versionNow();
+    const strike = { kind: 'strike-entry', body: { entry: last, reason: 'another valve' } };
+    expect((await ada.command(job, last, strike)).status).toBe(200);
+    expect(await captions()).toEqual(['as it came']);
   });
 
   it('is moved, found where it is and no more where it was, and says who moved it and why', async () => {

@@ -66,3 +66,6 @@ export { settingTurns, type SettingTurns } from './actuators/setting-turns';
 export { positionerScrews, type PositionerScrews } from './actuators/positioner-screws';
 export { regulatorLockUp } from './pressure/regulator-lock-up';
 export { leverWeight, type LeverWeight } from './relief/lever-weight';
+export { lifeTrend } from './life/life-trend';
+export { lifeSurvival } from './life/life-survival';
+export { agesIn } from './life/ages-asked';

@@ -123,7 +123,11 @@ export async function pageOfValve(id: string): Promise<ValvePage> {
     JobRow.findAll({ where: { valveId: id }, order: [['openedAt', 'DESC']] }),
     ValveChangeRow.findAll({ where: { valveId: id }, order: [['id', 'DESC']] }),
   ]);
-  const openings = await EventRow.findAll({ where: { jobId: jobs.map((job) => job.id), seq: 1 } });
+  const ids = jobs.map((job) => job.id);
+  const [openings, photos] = await Promise.all([
+    EventRow.findAll({ where: { jobId: ids, seq: 1 } }),
+    photosOn(ids),
+  ]);
   const opened = new Map(openings.map((entry) => [entry.jobId, entry]));
   return valvePage.parse({
     ...{ id, standing: row.standing, valve: JSON.parse(row.body) as unknown },
@@ -131,11 +135,43 @@ export async function pageOfValve(id: string): Promise<ValvePage> {
       const entry = opened.get(job.id);
       return entry ? [lifeOf(job, entry)] : [];
     }),
+    photos,
     changes: changes.map(({ id: change, at, person, what }) => ({
       ...{ id: change, at: at.toISOString(), what },
       by: personStamp.parse(JSON.parse(person)).name,
     })),
   });
+}
+
+const MOST_PHOTOS = 24;
+
+/** The latest photographs of these jobs that nobody has struck. */
+async function photosOn(jobs: readonly string[]) {
+  const [added, struck] = await Promise.all([
+    EventRow.findAll({
+      where: { jobId: [...jobs], kind: 'photo-added' },
+      order: [['id', 'DESC']],
+      limit: 4 * MOST_PHOTOS,
+    }),
+    EventRow.findAll({ where: { jobId: [...jobs], kind: 'entry-struck' } }),
+  ]);
+  const gone = new Set(
+    struck.flatMap((row) => {
+      const entry = readEntry(toRaw(row));
+      return entry.ok && entry.value.kind === 'entry-struck'
+        ? [`${row.jobId} ${entry.value.body.entry}`]
+        : [];
+    }),
+  );
+  return added
+    .filter(({ jobId: job, seq }) => !gone.has(`${job} ${seq}`))
+    .slice(0, MOST_PHOTOS)
+    .flatMap((row) => {
+      const entry = readEntry(toRaw(row));
+      if (!entry.ok || entry.value.kind !== 'photo-added') return [];
+      const { photo, part, caption } = entry.value.body;
+      return [{ job: row.jobId, photo, part: part ?? null, caption, at: entry.value.at }];
+    });
 }
 
 function lifeOf(job: JobRow, first: EventRow) {

@@ -15,6 +15,7 @@ import {
   UnitRow,
   ValveRow,
 } from '../database/models';
+import { SharedWordRow, ValveChangeRow, WordRow } from '../database/register-models';
 import { WorkPlaceRow } from '../database/setup-models';
 
 /** Those that refer to others first. */
@@ -24,6 +25,9 @@ const TABLES: readonly ModelStatic<Model>[] = [
   PhotoRow,
   JobRow,
   ValveRow,
+  WordRow,
+  SharedWordRow,
+  ValveChangeRow,
   SiteRow,
   InstrumentRow,
   WorkPlaceRow,

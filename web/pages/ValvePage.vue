@@ -7,6 +7,7 @@ import { sayMoment } from '../parts/dates';
 import NamePlate from '../parts/NamePlate.vue';
 import LifeLine from '../register/LifeLine.vue';
 import MoveForm from '../register/MoveForm.vue';
+import PhotoStrip from '../register/PhotoStrip.vue';
 import { useValvePage, type ValveMove } from '../register/valve-page';
 
 /** A valve on its plate: where it stands, what was done on it, and the next job opened from here. */
@@ -53,6 +54,7 @@ const noCalls = new Map<never, never>();
         <div class="told">
           <LifeLine :jobs="page.jobs" />
           <p v-if="page.jobs.length === 0" class="row-flat empty">It was never on a bench here.</p>
+          <PhotoStrip v-if="page.photos.length > 0" :photos="page.photos" />
           <section v-if="page.changes.length > 0" aria-label="Where it was">
             <h2>Where it was</h2>
             <ol class="happened label">

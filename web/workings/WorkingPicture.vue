@@ -15,6 +15,9 @@ const PICTURES: Readonly<Record<string, Component>> = {
   'test.pressures': defineAsyncComponent(() => import('./pictures/TestPressuresPicture.vue')),
   'repair.or-renew': defineAsyncComponent(() => import('./pictures/RepairPicture.vue')),
   'medium.hazard': defineAsyncComponent(() => import('./pictures/HazardPicture.vue')),
+  'life.trend': defineAsyncComponent(() => import('./pictures/TrendPicture.vue')),
+  'life.weibull': defineAsyncComponent(() => import('./pictures/LifePicture.vue')),
+  'life.survival': defineAsyncComponent(() => import('./pictures/LifePicture.vue')),
   'relief.set': defineAsyncComponent(() => import('./pictures/ReliefPicture.vue')),
 };
 const picture = computed(() => PICTURES[props.id]);

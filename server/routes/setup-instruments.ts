@@ -26,7 +26,7 @@ import { onlyLead, personOf } from '../sign-in/person';
 import { read } from './read';
 
 /** The register of instruments, what reads them, and trying that. */
-export function registerRoutes(sequelize: Sequelize, streams: OpenStreams, now: () => Date): Router {
+export function setupInstrumentRoutes(sequelize: Sequelize, streams: OpenStreams, now: () => Date): Router {
   const router = Router();
   router.use(['/setup/instruments', '/setup/drivers'], onlyLead);
   const moment = (request: Request) => ({ sequelize, by: personOf(request), now: now() });
