@@ -34,7 +34,9 @@ test('a valve is found by half of two words, put elsewhere, scrapped and back, a
   await test.step('found by words, narrowed, and opened by Enter', async () => {
     await page.keyboard.press('/');
     await page.getByLabel(/^Find/).pressSequentially('pump har');
-    await expect(found).toHaveCount(3);
+    // Whatever else the shop has by now, all that is found is a pump's of that works.
+    await expect(found.filter({ hasText: 'Mossgate' })).toHaveCount(0);
+    await expect(found.filter({ hasText: 'DH-402' })).toBeVisible();
     await page.getByLabel(/^Find/).fill('dh431');
     await expect(found).toHaveCount(1);
     await expect(found.first()).toContainText('never here');
