@@ -45,6 +45,8 @@ test('an empty shop: its first lead by the printed code, all that it wants befor
   test.setTimeout(180_000);
   await page.goto(server.url);
   await expect.poll(() => server.said(CODE)).not.toBe('');
+  // It takes the focus when it is first seen: what is typed elsewhere before that would land in it.
+  await expect(page.getByLabel('Code from the server')).toBeFocused();
   await page.getByLabel('Code from the server').fill(server.said(CODE));
   await page.getByLabel('Your name').fill('Runa Whitlock');
   await page.getByLabel(/^A PIN of your own/).fill('135246');

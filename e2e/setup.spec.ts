@@ -202,6 +202,7 @@ test('a gauge on the register: added, calibrated with how it was found and left,
   await page.goto(new URL('/setup', page.url()).href);
   await page.getByRole('button', { name: 'Instruments' }).click();
   await page.getByRole('button', { name: 'Add an instrument' }).click();
+  await expect(page.getByLabel('Name on its tag')).toBeFocused();
   await page.getByLabel('Name on its tag').fill('Gauge 41');
   await page.getByLabel(/^Reads from, to/).fill('0 to 600 psig');
   await dayIn(page.getByRole('region', { name: 'Instruments' }), 'Calibration due', 'In two');
