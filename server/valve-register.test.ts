@@ -217,6 +217,17 @@ describe('a valve', () => {
     expect((await open('PSV-7')).status).toBe(201);
   });
 
+  it('one that is scrapped while a job is opened on it is one or the other, never both', async () => {
+    for (let i = 0; i < 12; i++) {
+      const tag = `RACE-${i}`;
+      await file(tag, { customer: 'Race', location: 'row' });
+      const [opened, scrapped] = await Promise.all([open(tag), move(tag, { standing: 'scrapped' })]);
+      expect([opened.status, scrapped.status].sort(), tag).not.toEqual([200, 201]);
+      const seen = await page(tag);
+      expect(seen.standing === 'scrapped' && seen.jobs.length > 0, tag).toBe(false);
+    }
+  });
+
   it('two who move it at once move it one after the other', async () => {
     const answers = await Promise.all(
       ['pan 1', 'pan 2', 'pan 3'].map((location) => move('FV-22 B', { location })),

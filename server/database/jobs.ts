@@ -19,7 +19,7 @@ import { JobRow, ReceiptRow, ValveRow } from './models';
 import { shopDay } from './shop-day';
 import { waitingFor } from './waiting-for';
 import { decodeCursor, likeAnywhere, pageOf } from './paging';
-import { fileValve, findValve, rulesOf } from './valves';
+import { fileValve, holdValve, rulesOf } from './valves';
 
 interface ListQuery {
   state: 'open' | 'released' | 'condemned' | 'all';
@@ -123,7 +123,7 @@ export async function openJobOn(
       if (receipt) return await openedBy(receipt, person, transaction);
       const filed =
         'id' in opening.valve
-          ? await findValve(opening.valve.id, transaction)
+          ? await holdValve(opening.valve.id, transaction)
           : await fileValve(opening.valve.new, transaction);
       if (!filed) throw new Refusal({ code: 'not-found', what: 'valve' });
       if (filed.standing === 'scrapped') throw new Refusal({ code: 'valve.scrapped', tag: filed.valve.tag });

@@ -72,8 +72,9 @@ export interface Sought {
 }
 
 /**
- * Valves that have a word beginning with each that was typed and are what they are narrowed by, in the order of tags. The rarest of the words is
- * walked in that order and the others are looked up, so that a page costs what it shows, however many there are.
+ * Valves that have a word beginning with each that was typed and are what they are narrowed by, in the order of tags.
+ * The rarest of the words is walked in that order and the others are looked up, so that a page costs what it shows,
+ * however many there are.
  */
 export async function valvesByWords(sequelize: Sequelize, sought: Sought): Promise<string[]> {
   const meant = await Promise.all(sought.typed.map((typed) => meantBy(sequelize, typed)));

@@ -97,6 +97,12 @@ export async function findValve(
   return row ? filed(row) : undefined;
 }
 
+/** The same, and it stands as it does until the transaction ends: nobody scraps it while a job is opened on it. */
+export async function holdValve(id: string, transaction: Transaction): Promise<FiledValve | undefined> {
+  const row = await ValveRow.findByPk(id, { transaction, lock: transaction.LOCK.SHARE });
+  return row ? filed(row) : undefined;
+}
+
 /** The valve that a customer knows by this tag. */
 export async function findValveOf(
   customer: string,
