@@ -17,6 +17,7 @@ const coreOrder = [
   'figures',
   'stock',
   'certificate',
+  'life',
   'command',
 ];
 

@@ -1,4 +1,5 @@
-import { jobId, personId, SCOPES, valveId } from '@dusk-wren/core/job';
+import { carriedSchema, commandId, jobId, personId, SCOPES, valveId } from '@dusk-wren/core/job';
+import { DUE_KINDS, livedSchema } from '@dusk-wren/core/life';
 import { CONSTRUCTION_IDS, valveSchema } from '@dusk-wren/core/valve';
 import { z } from 'zod';
 import { jobLine } from './api';
@@ -15,9 +16,15 @@ export const registerQuery = z.strictObject({
   customer: z.string().trim().min(1).max(80).exactOptional(),
   construction: z.enum(CONSTRUCTION_IDS).exactOptional(),
   standing: z.enum(STANDINGS).exactOptional(),
+  /** Due by this day. */
+  due: z.iso.date().exactOptional(),
   cursor: z.string().max(200).exactOptional(),
   limit: z.coerce.number().int().min(1).max(100).default(50),
 });
+
+/** A day that a valve is due on, and why. */
+export const dueView = z.object({ at: z.iso.date(), kind: z.enum(DUE_KINDS), words: z.string() });
+export type DueView = z.output<typeof dueView>;
 
 /** A valve as a line of the register. */
 export const registerLine = z.object({
@@ -35,6 +42,8 @@ export const registerLine = z.object({
   /** When its last job was opened, and how many there were. */
   lastOpened: z.string().nullable(),
   jobs: z.number().int(),
+  /** When it is due next; nothing before its first certificate here. */
+  due: dueView.nullable(),
 });
 export type RegisterLine = z.output<typeof registerLine>;
 export const registerView = z.object({ valves: z.array(registerLine), next: z.string().nullable() });
@@ -45,7 +54,10 @@ export const lifeJob = z.object({
   scope: z.enum(SCOPES),
   reported: z.string(),
   by: z.object({ id: personId, name: z.string() }),
+  /** What it says in the life of the valve, once it is signed. */
+  lived: livedSchema.nullable(),
 });
+export type LifeJob = z.output<typeof lifeJob>;
 export const valveChange = z.object({
   id: z.number().int(),
   at: z.iso.datetime(),
@@ -67,6 +79,10 @@ export const valvePage = z.object({
   standing: z.enum(STANDINGS),
   /** Newest first. */
   jobs: z.array(lifeJob),
+  /** When it is due and why, all that says so, the soonest first. */
+  due: z.array(dueView),
+  /** What it brings into its next job. */
+  carried: carriedSchema,
   /** Newest first, the latest of them. */
   photos: z.array(valvePhoto),
   /** Where it was put, and what became of it, newest first. */
@@ -84,3 +100,32 @@ export const valveMoveRequest = z
     why: z.string().trim().max(120).default(''),
   })
   .refine(({ why: _why, ...change }) => Object.keys(change).length > 0, 'nothing is changed');
+
+/** The recall list: what is due by a day, of one customer or of all. */
+export const dueQuery = z.strictObject({
+  by: z.iso.date(),
+  customer: z.string().trim().min(1).max(80).exactOptional(),
+  cursor: z.string().max(200).exactOptional(),
+  limit: z.coerce.number().int().min(1).max(500).default(100),
+});
+export const dueFileQuery = dueQuery.pick({ by: true, customer: true });
+export const dueList = z.object({
+  valves: z.array(registerLine.extend({ due: dueView })),
+  /** How many there are by that day in all. */
+  inAll: z.number().int(),
+  next: z.string().nullable(),
+});
+export type DueLine = z.output<typeof dueList>['valves'][number];
+
+/** Jobs opened on valves that are due, each once for its command. */
+export const openDueRequest = z.strictObject({
+  valves: z
+    .array(z.strictObject({ valve: valveId, commandId }))
+    .min(1)
+    .max(200),
+});
+export const openDueDone = z.object({
+  opened: z.array(z.object({ valve: valveId, job: jobId })),
+  /** What was not opened, and why, in words. */
+  left: z.array(z.object({ valve: valveId, why: z.string() })),
+});

@@ -4,7 +4,7 @@ export { certificate, type Certificate } from './certificate';
 export { evidence, type BlueRing, type Evidence, type RingPair } from './evidence';
 export { importOf } from './imported';
 export { isolationSheet, type IsolationSheet, type SheetEnergy, type SheetPoint } from './isolation-sheet';
-export { type Pair } from './found-and-left';
+export { renewedParts, type Pair } from './found-and-left';
 export { type KeptCurves } from './kept-curves';
 export { offDrawn, strokeNotes, type StrokeSheet } from './stroke-sheets';
 export { type RunoutTurn } from './runout-plot';

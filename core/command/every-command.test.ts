@@ -14,6 +14,7 @@ const hand = 'hand' as const;
 /** A command of every kind, well formed, as a screen would send it. */
 const EVERY: { readonly [K in CommandKind]: Extract<RawCommand, { kind: K }>['body'] } = {
   'add-note': { text: 'looked at' },
+  'leave-for-now': { what: 'a clamp on the bypass', recall: '2027-03-01' },
   'add-photo': { photo: UUID, caption: 'as found' },
   'assign-person': { person: LEAD },
   'attach-working': { working: 'lathe.speed', given: { diameter: '2 in', surfaceSpeed: '40 ft/min' } },

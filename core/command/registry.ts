@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { atLeastOne } from '../problem';
+import { leaveForNow } from './commands/leave-for-now';
 import { addNote } from './commands/add-note';
 import { assignPerson } from './commands/assign-person';
 import { attachWorking } from './commands/attach-working';
@@ -64,6 +65,7 @@ export const COMMANDS = {
   'release-hold': releaseHold,
   'strike-entry': strikeEntry,
   'add-note': addNote,
+  'leave-for-now': leaveForNow,
   'attach-working': attachWorking,
   'check-kit': checkKit,
   'change-place': changePlace,

@@ -47,6 +47,7 @@ const WRITTEN_BY: Readonly<Record<EventKind, CommandKind | undefined>> = {
   'hold-released': 'release-hold',
   'entry-struck': 'strike-entry',
   'note-added': 'add-note',
+  'left-for-now': 'leave-for-now',
   'kit-checked': 'check-kit',
   'unit-taken': 'take-unit',
   'way-chosen': 'choose-way',

@@ -8,6 +8,7 @@ type KeysOf<T> = { [K in keyof SiteRules]: SiteRules[K] extends T ? K : never }[
 export type RuleField = { readonly words: string } & (
   | { readonly kind: 'length'; readonly key: LengthRule }
   | { readonly kind: 'number'; readonly key: NumberRule; readonly of: string }
+  | { readonly kind: 'numbers'; readonly key: 'ladderMonths'; readonly of: string }
   | { readonly kind: 'yes or no'; readonly key: KeysOf<boolean> }
   | { readonly kind: 'choice'; readonly key: ChoiceRule; readonly choices: readonly (string | number)[] }
 );
@@ -65,9 +66,20 @@ export const RULE_FIELDS: readonly { readonly about: string; readonly fields: re
   },
   {
     about: 'Tests and papers',
+    fields: [choice('api598Edition', 'Leakage by API 598, edition', API_598_EDITIONS)],
+  },
+  {
+    about: 'When it is due',
     fields: [
-      choice('api598Edition', 'Leakage by API 598, edition', API_598_EDITIONS),
       number('nextDueMonths', 'Next overhaul after', 'months'),
+      {
+        kind: 'numbers',
+        key: 'ladderMonths',
+        words: 'Rungs that it is lengthened and shortened by',
+        of: 'months',
+      },
+      number('longestMonths', 'No valve longer than', 'months'),
+      number('reliefMonths', 'No relief valve longer than, by law', 'months'),
     ],
   },
   {

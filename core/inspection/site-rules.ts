@@ -9,6 +9,10 @@ export const SAFETY_PARTS_BY = ['a lead and an inspector', 'a lead or an inspect
 
 const TURN_JOINT_FACE_TO = inches(1 / 16);
 const LATHE_TO = inches(1 / 32);
+/** Months, as many sites have them (common practice). */
+const USUAL_LADDER = [12, 24, 36, 60] as const;
+const LONGEST_MONTHS = 120;
+const RELIEF_MONTHS = 60;
 
 /** What a site has decided for itself. Each default is common practice; the site's name stands beside its rules. */
 export const siteRulesSchema = z.strictObject({
@@ -40,6 +44,16 @@ export const siteRulesSchema = z.strictObject({
   /** Stagger of the ring joints, degrees. */
   jointStagger: z.union([z.literal(90), z.literal(120), z.literal(180)]),
   nextDueMonths: z.int().min(1).max(120),
+  /** Intervals that a valve is lengthened and shortened by, by how it was found; the shortest first. */
+  ladderMonths: z
+    .array(z.int().min(1).max(240))
+    .min(1)
+    .max(12)
+    .default([...USUAL_LADDER]),
+  /** No valve waits longer than this. */
+  longestMonths: z.int().min(1).max(240).default(LONGEST_MONTHS),
+  /** No relief valve longer than this, by the law that the site is under. */
+  reliefMonths: z.int().min(1).max(240).default(RELIEF_MONTHS),
   /** Who may sign a certificate. */
   certificateBy: z.enum(CERTIFICATE_BY).default('not who did the work'),
   /** Who may overrule the call on a safety part. */
@@ -73,6 +87,9 @@ export const USUAL_RULES: SiteRules = {
   api598Edition: 'stricter',
   jointStagger: 90,
   nextDueMonths: 36,
+  ladderMonths: [...USUAL_LADDER],
+  longestMonths: LONGEST_MONTHS,
+  reliefMonths: RELIEF_MONTHS,
   certificateBy: 'not who did the work',
   safetyPartsBy: 'a lead and an inspector',
   sealedBy: 'a lead or an inspector',

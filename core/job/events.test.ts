@@ -7,6 +7,7 @@ import rounds from './samples/frozen-2026-11-26-ways-round.json';
 import live from './samples/frozen-2026-11-27-live.json';
 import leaks from './samples/frozen-2026-11-27-leak.json';
 import strokes from './samples/frozen-2026-11-27-stroke.json';
+import leftForNow from './samples/frozen-2026-11-28-left-for-now.json';
 import tests from './samples/frozen-2026-11-26-pressure-tested.json';
 import { must } from '../problem';
 import { defaultValve, type ConstructionId, type Features } from '../valve';
@@ -25,6 +26,7 @@ const frozen: readonly { kind: string }[] = [
   ...live,
   ...strokes,
   ...leaks,
+  ...leftForNow,
 ];
 const sample = (kind: string): Record<string, unknown> => {
   const found = frozen.find((entry) => entry.kind === kind);

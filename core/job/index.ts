@@ -12,6 +12,18 @@ export {
   type PhotoId,
   type ValveId,
 } from './ids';
+export {
+  carriedSchema,
+  courseSchema,
+  foundSchema,
+  NOTHING_CARRIED,
+  temporarySchema,
+  type Carried,
+  type Course,
+  type CoursePoint,
+  type Found,
+  type Temporary,
+} from './carried';
 export { personStamp, ROLES, type PersonStamp, type Role } from './people';
 export {
   CALIBRATION_SOON,

@@ -25,6 +25,7 @@ import { jobImported } from './events/job-imported';
 import { jobOpened } from './events/job-opened';
 import { lappingLogged } from './events/lapping-logged';
 import { measured } from './events/measured';
+import { leftForNow } from './events/left-for-now';
 import { noteAdded } from './events/note-added';
 import { packingFitted } from './events/packing-fitted';
 import { partArrived } from './events/part-arrived';
@@ -71,6 +72,7 @@ export const EVENTS = {
   'hold-released': holdReleased,
   'entry-struck': entryStruck,
   'note-added': noteAdded,
+  'left-for-now': leftForNow,
   'kit-checked': kitChecked,
   'unit-taken': unitTaken,
   'way-chosen': wayChosen,

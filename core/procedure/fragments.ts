@@ -1,6 +1,7 @@
 import { closureSteps } from './closures';
 import type { Fragment } from './draft';
 import { asFound } from './every-job/as-found';
+import { leftForNow } from './every-job/left-for-now';
 import { closingUp } from './every-job/closing-up';
 import { diagnose, ringsOnTop } from './every-job/diagnose';
 import { inspectParts } from './every-job/inspect';
@@ -56,6 +57,7 @@ export const FRAGMENTS: readonly Fragment[] = [
   blueAsFound,
   jointFaces,
   partRenewal,
+  leftForNow,
   cutting,
   grinding,
   lookedAtAgain,

@@ -1,3 +1,6 @@
+export { AS_FOUND, POPS } from './blocks/relief-tests';
+export { putRightStep } from './every-job/left-for-now';
+export { LEAK_WHEN_SHUT } from './every-job/as-found';
 export { CAUTIONS, DEFER } from './cautions';
 export {
   always,

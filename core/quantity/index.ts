@@ -50,6 +50,7 @@ export {
   systemOf,
   type UnitSystem,
 } from './format';
+export { daysAfter, daysBetween, monthsAfter, monthsBetween } from './calendar';
 export { dayIn, isTimeZone, minuteIn, sayDay } from './day';
 export { farFromUsual } from './plausible';
 export { typedUnits } from './typed-units';

@@ -13,6 +13,7 @@ import {
   EMPTY_JOB,
   instrumentId,
   personId,
+  type Carried,
   type Entry,
   type InstrumentId,
   type InstrumentKind,
@@ -110,6 +111,7 @@ export class BenchJob {
   state: JobState = EMPTY_JOB;
   readonly log: Entry[] = [];
   private commands = 1000;
+  private readonly now: string;
 
   constructor(
     valve: Valve = defaultValve(),
@@ -120,9 +122,13 @@ export class BenchJob {
       due?: string;
       only?: ShelfUnitKind;
       sheet?: MakersSheet;
+      carried?: Carried;
+      /** The moment that everything is done at. */
+      now?: string;
     } = {},
   ) {
-    const { site = USUAL_RULES, place = usualPlace(valve), scope, due, only, sheet } = options;
+    const { site = USUAL_RULES, place = usualPlace(valve), scope, due, only, sheet, carried } = options;
+    this.now = options.now ?? '2026-11-24T08:00:00.000Z';
     const body = {
       // Screwed unless told: the studs of two line flanges are eighty clicks more of the same.
       valve: { ends: 'screwed' as const, ...valve },
@@ -132,10 +138,11 @@ export class BenchJob {
       ...(scope === undefined ? {} : { scope }),
       ...(due === undefined ? {} : { due }),
       ...(only === undefined ? {} : { only }),
+      ...(carried === undefined ? {} : { carried }),
     };
     const number = this.commands++;
     this.keep(
-      openedWith([body, sheet], () =>
+      openedWith([body, sheet, this.now], () =>
         must(record(this.state, must(openJob(body, TECHNICIAN, sheet)), this.stamp(TECHNICIAN, number))),
       ),
     );
@@ -145,7 +152,7 @@ export class BenchJob {
     return {
       ...NOTHING_OUTSIDE,
       person: by,
-      now: '2026-11-24T08:00:00.000Z',
+      now: this.now,
       instrument: (instrument) => (KNOWN.includes(instrument) ? stamp(instrument) : undefined),
     };
   }
@@ -231,7 +238,7 @@ export class BenchJob {
   }
 
   private stamp(by: PersonStamp, number: number) {
-    return { commandId: commandId.parse(id(number)), by, at: '2026-11-24T08:00:00.000Z' };
+    return { commandId: commandId.parse(id(number)), by, at: this.now };
   }
 
   private keep({ entries, state }: { entries: Entry[]; state: JobState }): void {

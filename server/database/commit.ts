@@ -89,7 +89,7 @@ async function inTransaction(
   await Promise.all([
     appendLog(jobId, recorded.entries, transaction),
     ReceiptRow.create(receiptRow, { transaction }),
-    job.update(columns, { transaction }),
+    job.update({ ...columns, ordersVersion: columns.version }, { transaction }),
   ]);
   return {
     answer: { kind: 'taken', version: recorded.state.version, entries: recorded.entries },

@@ -4,6 +4,9 @@ import { followSheet } from './makers-sheets';
 import { followValveAsLeft } from './valves-as-left';
 import { followShelf } from './shelf';
 import { followScrews } from './screw-effects';
+import { followDrawn } from './drawn-parts';
+import { followOrders } from './kept-orders';
+import { followLife } from './valve-lives';
 
 /** What follows from new entries outside the job itself: all of it with them, or none. */
 const FOLLOWERS: readonly ((change: Change) => Promise<void>)[] = [
@@ -12,6 +15,9 @@ const FOLLOWERS: readonly ((change: Change) => Promise<void>)[] = [
   followShelf,
   followScrews,
   followValveAsLeft,
+  followDrawn,
+  followOrders,
+  followLife,
 ];
 
 export async function follow(change: Change): Promise<void> {

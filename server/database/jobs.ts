@@ -19,6 +19,7 @@ import { JobRow, ReceiptRow, ValveRow } from './models';
 import { shopDay } from './shop-day';
 import { waitingFor } from './waiting-for';
 import { decodeCursor, likeAnywhere, pageOf } from './paging';
+import { carriedOf } from './valve-lives';
 import { fileValve, holdValve, rulesOf } from './valves';
 
 interface ListQuery {
@@ -127,6 +128,7 @@ export async function openJobOn(
           : await fileValve(opening.valve.new, transaction);
       if (!filed) throw new Refusal({ code: 'not-found', what: 'valve' });
       if (filed.standing === 'scrapped') throw new Refusal({ code: 'valve.scrapped', tag: filed.valve.tag });
+      const carried = opening.only === undefined ? await carriedOf(filed.id, transaction) : undefined;
       const body = {
         valve: filed.valve,
         site: await rulesOf(filed.valve.customer, transaction),
@@ -135,6 +137,7 @@ export async function openJobOn(
         ...(opening.scope === undefined ? {} : { scope: opening.scope }),
         ...(opening.due === undefined ? {} : { due: opening.due }),
         ...(opening.only === undefined ? {} : { only: opening.only }),
+        ...(carried === undefined ? {} : { carried }),
       };
       await commitOpening(
         { jobId, valveId: filed.id, commandId: opening.commandId, body, person, now },

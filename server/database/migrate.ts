@@ -19,6 +19,7 @@ import * as calibrationFiles from './migrations/014-calibration-files';
 import * as driverSettings from './migrations/015-driver-settings';
 import * as sheetsOnSetup from './migrations/016-sheets-on-setup';
 import * as register from './migrations/017-register';
+import * as lives from './migrations/018-lives';
 
 type Log = (message: string) => void;
 
@@ -41,6 +42,7 @@ export const MIGRATIONS = [
   { name: '015-driver-settings', ...driverSettings },
   { name: '016-sheets-on-setup', ...sheetsOnSetup },
   { name: '017-register', ...register },
+  { name: '018-lives', ...lives },
 ];
 
 const PATIENCE_SECONDS = 120;

@@ -7,6 +7,7 @@ import {
   type Sequelize,
 } from 'sequelize';
 import { id, uuid, text, maybe, json, day, moment, count } from './columns';
+import { defineLifeModels } from './life-models';
 import { defineRegisterModels } from './register-models';
 import { defineSetupModels } from './setup-models';
 
@@ -46,6 +47,9 @@ export class ValveRow extends Model<InferAttributes<ValveRow>, InferCreationAttr
   declare simulated: string | null;
   /** In its line, a spare, or gone for good. */
   declare standing: CreationOptional<string>;
+  /** The day that it is due on next, and why: all that says so, the soonest first. */
+  declare dueOn: CreationOptional<string | null>;
+  declare due: CreationOptional<string | null>;
 }
 
 export class SiteRow extends Model<InferAttributes<SiteRow>, InferCreationAttributes<SiteRow>> {
@@ -71,6 +75,8 @@ export class JobRow extends Model<InferAttributes<JobRow>, InferCreationAttribut
   declare summary: string;
   /** The valve's id while the job is open, so that a valve has one open job at most. */
   declare openValveId: string | null;
+  /** The version that its order lines are kept of; null where an older server wrote last. */
+  declare ordersVersion: CreationOptional<number | null>;
 }
 
 export class EventRow extends Model<InferAttributes<EventRow>, InferCreationAttributes<EventRow>> {
@@ -229,6 +235,7 @@ export class UnitRow extends Model<InferAttributes<UnitRow>, InferCreationAttrib
 export function defineModels(sequelize: Sequelize): void {
   defineSetupModels(sequelize);
   defineRegisterModels(sequelize);
+  defineLifeModels(sequelize);
   PersonRow.init(
     {
       id: id(),
@@ -257,6 +264,8 @@ export function defineModels(sequelize: Sequelize): void {
       body: json(),
       simulated: { type: DataTypes.TEXT, allowNull: true },
       standing: { ...text(20), defaultValue: 'in place' },
+      dueOn: day(),
+      due: { type: DataTypes.TEXT, allowNull: true },
     },
     { sequelize, tableName: 'valves' },
   );
@@ -283,6 +292,7 @@ export function defineModels(sequelize: Sequelize): void {
       openedAt: moment(),
       summary: json(),
       openValveId: { type: DataTypes.UUID, allowNull: true },
+      ordersVersion: { type: DataTypes.INTEGER, allowNull: true },
     },
     { sequelize, tableName: 'jobs' },
   );

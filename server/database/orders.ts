@@ -1,36 +1,47 @@
 import { orderView } from '@dusk-wren/contract/stock';
 import { jobId } from '@dusk-wren/core/job';
-import { plan } from '@dusk-wren/core/plan';
-import { must } from '@dusk-wren/core/problem';
-import { orderLines } from '@dusk-wren/core/stock';
+import { col, Op } from 'sequelize';
 import type { z } from 'zod';
+import { ordersOf } from './kept-orders';
+import { OrderLineRow } from './life-models';
 import { JobRow } from './models';
 import { shopDay } from './shop-day';
 import { stateOf } from './state-of';
 
-/** Open jobs looked through for orders: those wanted soonest. */
-const MOST_JOBS = 200;
-
 /** What open jobs want ordered or wait for, the most pressing first. */
 export async function listOrders(now: string): Promise<z.output<typeof orderView>[]> {
   const today = await shopDay(now);
-  const rows = await JobRow.findAll({
-    where: { state: 'open' },
+  await catchUp();
+  const rows = await OrderLineRow.findAll({
     order: [
-      ['dueKey', 'ASC'],
-      ['id', 'ASC'],
+      [col('order_by'), 'ASC'],
+      ['jobId', 'ASC'],
     ],
-    limit: MOST_JOBS,
+    raw: true,
   });
-  const lines = await Promise.all(
-    rows.map(async (row) => {
-      const id = jobId.parse(row.id);
-      const state = await stateOf(id, row.version);
-      const current = must(plan(state));
-      return current
-        ? orderLines(current, state, today).map((line) => orderView.parse({ job: id, tag: row.tag, ...line }))
-        : [];
-    }),
-  );
-  return lines.flat().sort((a, b) => (a.orderBy ?? '9').localeCompare(b.orderBy ?? '9'));
+  return rows
+    .map(({ jobId: job, tag, body }) => {
+      const line = orderView.parse({ job, tag, ...(JSON.parse(body) as object) });
+      return { ...line, late: isLate(line, today) };
+    })
+    .sort((a, b) => (a.orderBy ?? '9').localeCompare(b.orderBy ?? '9'));
+}
+
+/** The last day to order it has passed, or the day it was to come. */
+const isLate = ({ state, expected, orderBy }: z.output<typeof orderView>, today: string): boolean =>
+  state !== 'arrived' &&
+  (expected === undefined ? orderBy !== undefined && orderBy < today : expected < today);
+
+/** Jobs that were written past the follower: by an older server, or out of a file. */
+async function catchUp(): Promise<void> {
+  const rows = await JobRow.findAll({
+    where: {
+      state: 'open',
+      ordersVersion: { [Op.or]: [null, { [Op.ne]: col('version') }] },
+    },
+  });
+  for (const row of rows) {
+    const job = jobId.parse(row.id);
+    await ordersOf(row, job, await stateOf(job, row.version));
+  }
 }

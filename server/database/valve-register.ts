@@ -1,13 +1,16 @@
 import {
+  dueView,
   jobSummaryView,
   STANDINGS,
   valvePage,
+  type DueView,
   type RegisterLine,
   type registerQuery,
   type Standing,
   type ValvePage,
 } from '@dusk-wren/contract';
 import { jobId, personStamp, readEntry, valveId } from '@dusk-wren/core/job';
+import { carriedFrom } from '@dusk-wren/core/life';
 import { CONSTRUCTIONS, sizeWords, typedWords, valveSchema } from '@dusk-wren/core/valve';
 import { col, fn, literal, Op, type Sequelize, type WhereOptions } from 'sequelize';
 import { z } from 'zod';
@@ -16,6 +19,7 @@ import { toRaw } from './job-log';
 import { EventRow, JobRow, ValveRow } from './models';
 import { decodeCursor, pageOf } from './paging';
 import { ValveChangeRow } from './register-models';
+import { livesOf } from './valve-lives';
 import { valvesByWords, type Narrowed } from './valve-words';
 
 type Query = z.output<typeof registerQuery>;
@@ -41,17 +45,26 @@ export async function listRegister(
   const isAll = typed.length === 0 && Object.keys(by).length === 0;
   const rows = isAll
     ? await ValveRow.findAll({
-        where: after ? beyond(after) : {},
+        where: { [Op.and]: [after ? beyond(after) : {}, dueBy(query.due)] },
         order: [
           ['tag', 'ASC'],
           ['id', 'ASC'],
         ],
         limit,
       })
-    : await inOrder(await valvesByWords(sequelize, { typed, by, after, limit }));
+    : await inOrder(
+        await valvesByWords(sequelize, {
+          ...{ typed, by, after, limit },
+          ...(query.due === undefined ? {} : { due: query.due }),
+        }),
+      );
   const { page, next } = pageOf(rows, query.limit, ({ tag, id }) => [tag, id]);
   return { valves: await linesOf(page), next };
 }
+
+/** Due by a day; a scrapped one never is. */
+export const dueBy = (day: string | undefined): WhereOptions<ValveRow> =>
+  day === undefined ? {} : { dueOn: { [Op.lte]: day }, standing: { [Op.ne]: 'scrapped' } };
 
 const beyond = ({ key, id }: { key: string; id: string }): WhereOptions<ValveRow> => ({
   [Op.or]: [{ tag: { [Op.gt]: key } }, { tag: key, id: { [Op.gt]: id } }],
@@ -64,6 +77,10 @@ async function inOrder(ids: readonly string[]): Promise<ValveRow[]> {
 }
 
 type ItsJobs = Pick<RegisterLine, 'open' | 'lastOpened'> & { readonly count: number };
+
+/** All that says when a valve is due, the soonest first; a scrapped one is due for nothing. */
+export const duesOf = ({ due, standing }: ValveRow): DueView[] =>
+  due === null || due === undefined || standing === 'scrapped' ? [] : z.array(dueView).parse(JSON.parse(due));
 
 /** How many jobs valves had, when the last was opened, and the one that is open. */
 async function jobsOf(valves: readonly string[]): Promise<ReadonlyMap<string, ItsJobs>> {
@@ -97,7 +114,7 @@ const { construction, location, nps, pressureClass, iron, ratedPressure, medium 
 /** What a line says of a valve: reading all of each would take longer than finding them. */
 const told = z.object({ construction, location, nps, pressureClass, iron, ratedPressure, medium });
 
-async function linesOf(rows: readonly ValveRow[]): Promise<RegisterLine[]> {
+export async function linesOf(rows: readonly ValveRow[]): Promise<RegisterLine[]> {
   const jobs = await jobsOf(rows.map(({ id }) => id));
   return rows.map((row) => {
     const valve = told.parse(JSON.parse(row.body));
@@ -111,6 +128,7 @@ async function linesOf(rows: readonly ValveRow[]): Promise<RegisterLine[]> {
       open: its?.open ?? null,
       lastOpened: its?.lastOpened ?? null,
       jobs: its?.count ?? 0,
+      due: duesOf(row)[0] ?? null,
     };
   });
 }
@@ -119,6 +137,7 @@ async function linesOf(rows: readonly ValveRow[]): Promise<RegisterLine[]> {
 export async function pageOfValve(id: string): Promise<ValvePage> {
   const row = await ValveRow.findByPk(id);
   if (!row) throw new Refusal({ code: 'not-found', what: 'valve' });
+  const lives = await livesOf(id);
   const [jobs, changes] = await Promise.all([
     JobRow.findAll({ where: { valveId: id }, order: [['openedAt', 'DESC']] }),
     ValveChangeRow.findAll({ where: { valveId: id }, order: [['id', 'DESC']] }),
@@ -128,13 +147,17 @@ export async function pageOfValve(id: string): Promise<ValvePage> {
     EventRow.findAll({ where: { jobId: ids, seq: 1 } }),
     photosOn(ids),
   ]);
+  const settled = lives.length > 0 && row.due === null ? await row.reload() : row;
+  const lived = new Map(lives.map((each) => [String(each.job), each.lived]));
   const opened = new Map(openings.map((entry) => [entry.jobId, entry]));
   return valvePage.parse({
     ...{ id, standing: row.standing, valve: JSON.parse(row.body) as unknown },
     jobs: jobs.flatMap((job) => {
       const entry = opened.get(job.id);
-      return entry ? [lifeOf(job, entry)] : [];
+      return entry ? [{ ...lifeOf(job, entry), lived: lived.get(job.id) ?? null }] : [];
     }),
+    due: duesOf(settled),
+    carried: carriedFrom(lives),
     photos,
     changes: changes.map(({ id: change, at, person, what }) => ({
       ...{ id: change, at: at.toISOString(), what },

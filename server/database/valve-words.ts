@@ -67,6 +67,8 @@ async function countOf(sequelize: Sequelize, words: readonly string[]): Promise<
 export interface Sought {
   readonly typed: readonly string[];
   readonly by: Narrowed;
+  /** Due by this day. */
+  readonly due?: string;
   readonly after: { readonly key: string; readonly id: string } | undefined;
   readonly limit: number;
 }
@@ -87,6 +89,10 @@ export async function valvesByWords(sequelize: Sequelize, sought: Sought): Promi
   if (sought.after) {
     Object.assign(values, { key: sought.after.key, id: sought.after.id });
     conditions.push('(w.tag > :key OR (w.tag = :key AND w.valve_id > :id))');
+  }
+  if (sought.due !== undefined) {
+    values['due'] = sought.due;
+    conditions.push('EXISTS (SELECT 1 FROM valves AS v WHERE v.id = w.valve_id AND v.due_on <= :due)');
   }
   words.forEach((each, i) => {
     if (i === rarest) return;

@@ -15,6 +15,7 @@ import {
   UnitRow,
   ValveRow,
 } from '../database/models';
+import { DrawnPartRow, JobLifeRow, OrderLineRow, PartLifeRow } from '../database/life-models';
 import { SharedWordRow, ValveChangeRow, WordRow } from '../database/register-models';
 import { WorkPlaceRow } from '../database/setup-models';
 
@@ -28,6 +29,10 @@ const TABLES: readonly ModelStatic<Model>[] = [
   WordRow,
   SharedWordRow,
   ValveChangeRow,
+  JobLifeRow,
+  PartLifeRow,
+  DrawnPartRow,
+  OrderLineRow,
   SiteRow,
   InstrumentRow,
   WorkPlaceRow,

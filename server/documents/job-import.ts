@@ -16,9 +16,8 @@ import { plateKey, type Valve } from '@dusk-wren/core/valve';
 import { randomUUID } from 'node:crypto';
 import { UniqueConstraintError, type Sequelize, type Transaction } from 'sequelize';
 import { Refusal } from '../refusal';
-import { columnsOf } from '../database/commit';
-import { appendLog } from '../database/job-log';
-import { JobRow, PersonRow, ReceiptRow } from '../database/models';
+import { fileJob } from '../database/file-job';
+import { JobRow, PersonRow } from '../database/models';
 import { fileValve, findValve, findValveOf } from '../database/valves';
 import type { Printer } from './printer';
 
@@ -87,25 +86,7 @@ async function write(
   if (await JobRow.findByPk(job.id, { transaction }))
     throw new Refusal({ code: 'import.exists', tag: valve.tag });
   const valveId = await valveOnFile(job.valveId, valve, transaction);
-  const columns = columnsOf(state);
-  await JobRow.create(
-    {
-      id: job.id,
-      valveId,
-      openedAt: new Date(openingOf(state)?.at ?? Date.now()),
-      openValveId: columns.state === 'open' ? valveId : null,
-      ...columns,
-    },
-    { transaction },
-  );
-  await appendLog(job.id, log, transaction);
-  const receipts = new Map<string, { firstSeq: number; lastSeq: number }>();
-  for (const { commandId: id, seq } of log)
-    receipts.set(id, { firstSeq: receipts.get(id)?.firstSeq ?? seq, lastSeq: seq });
-  await ReceiptRow.bulkCreate(
-    [...receipts].map(([id, range]) => ({ commandId: id, jobId: job.id, ...range })),
-    { transaction, ignoreDuplicates: true },
-  );
+  await fileJob({ id: job.id, valveId, log, state }, transaction);
 }
 
 /** The valve of the file: the same one on file here, or filed now. One that is another here is refused. */

@@ -5,6 +5,7 @@ import { computed, ref } from 'vue';
 import { sayDay, sayTime } from '../parts/dates';
 import BenchButton from '../parts/BenchButton.vue';
 import ChoiceRow from '../parts/ChoiceRow.vue';
+import LeftForNow from './LeftForNow.vue';
 import { useJob } from '../stores/job';
 import { usePreferences } from '../stores/preferences';
 
@@ -87,6 +88,7 @@ function addNote(): void {
       <v-text-field v-model="note" label="Add a note" maxlength="1000" />
       <BenchButton kind="submit" :disabled="!note.trim()">Keep</BenchButton>
     </form>
+    <LeftForNow />
     <ChoiceRow
       label="Only these"
       :options="FILTERS.map((each) => ({ value: each, label: each }))"

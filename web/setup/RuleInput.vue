@@ -10,6 +10,14 @@ function figure(text: string): void {
   if (text.trim() === '' || !Number.isFinite(read)) emit('unread');
   else emit('change', { [props.field.key]: read });
 }
+function figures(text: string): void {
+  const read = text
+    .split(/[;,\s]+/)
+    .filter(Boolean)
+    .map(Number);
+  if (read.length === 0 || read.some((each) => !Number.isInteger(each))) emit('unread');
+  else emit('change', { [props.field.key]: read.toSorted((a, b) => a - b) });
+}
 </script>
 
 <template>
@@ -33,6 +41,14 @@ function figure(text: string): void {
     :label="field.words"
     hide-details
     @update:model-value="emit('change', { [field.key]: $event === true })"
+  />
+  <v-text-field
+    v-else-if="field.kind === 'numbers'"
+    :model-value="rules[field.key].join('; ')"
+    :label="field.words"
+    :suffix="field.of"
+    inputmode="decimal"
+    @update:model-value="figures($event)"
   />
   <v-text-field
     v-else

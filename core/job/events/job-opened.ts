@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { siteRulesSchema } from '../../inspection';
 import { closureOf, featuresSchema, SHELF_UNIT_KINDS, valveSchema } from '../../valve';
+import { carriedSchema } from '../carried';
 import { defineEvent, type Upgrade } from '../define-event';
 import { PLACES } from '../places';
 import { SCOPES } from '../scopes';
@@ -39,6 +40,8 @@ export const jobOpened = defineEvent({
     due: z.iso.date().exactOptional(),
     /** Only this unit of the valve is on the bench: it was swapped out and goes back to the shelf. */
     only: z.enum(SHELF_UNIT_KINDS).exactOptional(),
+    /** What the valve brings from the jobs before, as it was known then. */
+    carried: carriedSchema.exactOptional(),
   }),
   upgrades: [placeOfThree],
   describe: ({ valve, reported }) => `Received ${valve.tag}${reported ? `: ${reported}` : ''}`,

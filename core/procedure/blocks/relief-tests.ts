@@ -23,7 +23,7 @@ import { seatTestBy, underGas, wants } from './pressure-tasks';
 export const RELIEF_SET = stepName('setup.set');
 export const COLD_SET = 'cold differential test pressure';
 
-const POPS = ['first pop', 'second pop', 'third pop'] as const;
+export const POPS = ['first pop', 'second pop', 'third pop'] as const;
 
 /** What the pops are judged about: the cold differential test pressure that was set, else the set pressure. */
 function aimOf(c: Context): GaugePressure | undefined {

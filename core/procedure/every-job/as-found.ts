@@ -8,8 +8,9 @@ const TRAVEL: readonly MeasureAsk[] = [
   { what: 'travel at full signal', dimension: 'ratio', example: '100 %', instrument: 'caliper' },
   { what: 'travel at no signal', dimension: 'ratio', example: '0 %', instrument: 'caliper' },
 ];
+export const LEAK_WHEN_SHUT = 'leak when shut';
 const LEAK: MeasureAsk = {
-  what: 'leak when shut',
+  what: LEAK_WHEN_SHUT,
   dimension: 'flow',
   example: '0 mL/min',
   instrument: 'test rig',

@@ -6,13 +6,14 @@ import { amountField, amountsField, choicesField } from '../frame/field';
 import { line, shown } from '../frame/sheet';
 import type { Working, Worked } from '../frame/working';
 
-const OUTCOMES = ['good', 'high', 'low', 'stuck', 'dirty', 'leaking'] as const;
-type Outcome = (typeof OUTCOMES)[number];
+/** How a valve can be found. */
+export const AS_FOUND_OUTCOMES = ['good', 'high', 'low', 'stuck', 'dirty', 'leaking', 'outside'] as const;
+type Outcome = (typeof AS_FOUND_OUTCOMES)[number];
 
 const input = z.strictObject({
   lastInterval: amountField('time', 'month', { label: 'Interval until now', example: '24 months' }),
   history: choicesField(
-    OUTCOMES,
+    AS_FOUND_OUTCOMES,
     { label: 'As found, oldest first', example: 'good; high; good' },
     {
       ok: 'good',
@@ -21,6 +22,7 @@ const input = z.strictObject({
       'popped high': 'high',
       'stuck shut': 'stuck',
       fouled: 'dirty',
+      'out of limits': 'outside',
     },
   ),
   limit: amountField('time', 'month', { label: 'Longest the site or the law allows', example: '60 months' }),

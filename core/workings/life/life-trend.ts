@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { sensLine, type SensLine } from '../../analysis';
 import { inConflict, ok, tooFew, type Result } from '../../problem';
-import { formatNumber, valueIn, type Dimension, type Quantity, type Time } from '../../quantity';
+import { formatNumber, ofDimension, valueIn, type Dimension, type Quantity, type Time } from '../../quantity';
 import { COMMON_PRACTICE, type Source } from '../../standards';
 import { amountField, choiceField, eitherField, rowsField } from '../frame/field';
 import { line, shown } from '../frame/sheet';
@@ -98,6 +98,10 @@ export const lifeTrend: Working<typeof input, LifeTrend> = {
 };
 
 type Given = z.output<typeof input>;
+
+/** As something that this working follows; undefined for what is never used up. */
+export const followed = (value: Quantity): Given['limit'] | undefined =>
+  MEASURED.map((dimension) => ofDimension(value, dimension)).find((each) => each !== undefined);
 
 function trend({ points, limit, direction }: Given): Result<Worked<LifeTrend>> {
   const first = points[0];

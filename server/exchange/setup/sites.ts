@@ -24,6 +24,7 @@ type Line = z.output<typeof line>;
 function cellOf(field: RuleField, rules: SiteRules): string {
   if (field.kind === 'length') return formatExactly(rules[field.key]);
   const value = rules[field.key];
+  if (Array.isArray(value)) return value.join('; ');
   return typeof value === 'boolean' ? (value ? 'yes' : 'no') : String(value);
 }
 
@@ -31,6 +32,8 @@ const NUMBER = /^-?\d+([.,]\d+)?$/;
 /** A cell as its rule wants it; what cannot be meant stays as it is, to be refused by name. */
 function meant(field: RuleField, cell: string): unknown {
   if (field.kind === 'yes or no') return /^(yes|no)$/i.test(cell) ? /^yes$/i.test(cell) : cell;
+  if (field.kind === 'numbers')
+    return cell.split(';').map((each) => (NUMBER.test(each.trim()) ? Number(each) : each.trim()));
   const isFigure =
     field.kind === 'number' || (field.kind === 'choice' && typeof field.choices[0] === 'number');
   return isFigure && NUMBER.test(cell) ? Number(cell.replace(',', '.')) : cell;

@@ -1,0 +1,93 @@
+import { SYMPTOMS, type SymptomId } from '../diagnosis';
+import type { Found, JobState } from '../job';
+import type { Plan } from '../plan';
+import { AS_FOUND, LEAK_WHEN_SHUT } from '../procedure';
+import { si, valueIn } from '../quantity';
+import { CODE_OF_STAMP, SET_TOLERANCES, toleranceAt } from '../standards';
+import type { Measure } from './measures';
+import { asItCame, readIn } from './taken';
+
+/** How a valve was found, and by what. */
+export interface AsFound {
+  readonly found: Found;
+  readonly why: string;
+}
+
+/** Not open at this much over its set pressure is stuck shut. */
+const STUCK = 1.5;
+
+/**
+ * How a valve was found: the worst of stuck, off its set pressure, leaking and dirty; good where it was tried or looked
+ * into and none of that is so. Undefined where nobody did. Source: API RP 576 for relief valves; the same elsewhere
+ * (common practice).
+ */
+export function asFoundOf(state: JobState, current: Plan, measures: readonly Measure[]): AsFound | undefined {
+  return (
+    stuck(state, current) ??
+    offItsSet(state, current) ??
+    leaking(state, measures) ??
+    outside(measures) ??
+    dirty(state) ??
+    (wasTried(state) ? { found: 'good', why: 'nothing against it as it was found' } : undefined)
+  );
+}
+
+const findings = (state: JobState) =>
+  state.records['finding-made'].filter(({ body }) => asItCame(body.step.stage));
+
+const popOf = (state: JobState) => readIn(state, asItCame)(AS_FOUND.pop, 'gauge pressure');
+
+function stuck(state: JobState, { valve }: Plan): AsFound | undefined {
+  const [pop, set] = [popOf(state), valve.plate?.setPressure];
+  if (pop && set && si(pop) >= STUCK * si(set))
+    return { found: 'stuck', why: 'not open at 150 % of its set pressure' };
+  const placed = state.records['fault-placed'].at(-1)?.body.symptom;
+  return placed && DOES_NOT_MOVE.includes(placed)
+    ? { found: 'stuck', why: SYMPTOMS[placed].name.toLowerCase() }
+    : undefined;
+}
+
+const DOES_NOT_MOVE: readonly SymptomId[] = ['no motion', 'solenoid stuck'];
+
+function offItsSet(state: JobState, { valve }: Plan): AsFound | undefined {
+  const pop = popOf(state);
+  const { setPressure, stamp } = valve.plate ?? {};
+  if (!pop || !setPressure || !stamp) return undefined;
+  const [found, set] = [valueIn(pop, 'psig'), valueIn(setPressure, 'psig')];
+  const { psi, words } = toleranceAt(SET_TOLERANCES[CODE_OF_STAMP[stamp]], set);
+  if (Math.abs(found - set) <= psi * (1 + 1e-9)) return undefined;
+  return { found: found > set ? 'high' : 'low', why: `first pop more than ${words} off its set pressure` };
+}
+
+/** Simmering below nine tenths of its set pressure, or leaking more than its seat test allows. */
+const SIMMER = 0.9;
+
+function leaking(state: JobState, measures: readonly Measure[]): AsFound | undefined {
+  const simmer = readIn(state, asItCame)(AS_FOUND.simmer, 'gauge pressure');
+  const pop = popOf(state);
+  if (simmer && pop && si(simmer) < SIMMER * si(pop))
+    return { found: 'leaking', why: 'leaked below nine tenths of where it popped' };
+  const over = overLimit(measures).find(({ what }) => what === LEAK_WHEN_SHUT);
+  return over && { found: 'leaking', why: `${over.what}: over its limit` };
+}
+
+const overLimit = (measures: readonly Measure[]): Measure[] =>
+  measures.filter(
+    ({ kind, found, limit }) => kind === 'put back' && found && si(found) > si(limit) * (1 + 1e-9),
+  );
+
+/** What is put back at every job, and was found further off than it may be. */
+function outside(measures: readonly Measure[]): AsFound | undefined {
+  const [over] = overLimit(measures);
+  return over && { found: 'outside', why: `${over.what}: outside its limit` };
+}
+
+const dirty = (state: JobState): AsFound | undefined => {
+  const entry = findings(state).find(({ body }) => DIRTY.includes(body.finding.kind));
+  return entry && { found: 'dirty', why: `${entry.body.part}: ${entry.body.finding.kind}` };
+};
+const DIRTY: readonly string[] = ['blocked', 'corroded', 'stuck'];
+
+/** Read as it came, or at least looked into. */
+const wasTried = (state: JobState): boolean =>
+  findings(state).length > 0 || state.records.measured.some(({ body }) => body.step.stage === 'diagnose');

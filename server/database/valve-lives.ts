@@ -1,0 +1,154 @@
+import { jobId, openingOf, valveOf, type JobId, type JobState } from '@dusk-wren/core/job';
+import {
+  carriedFrom,
+  carry,
+  duesCarried,
+  intervalOf,
+  livedOf,
+  livedSchema,
+  partLives,
+  soonest,
+  type Due,
+  type Lived,
+} from '@dusk-wren/core/life';
+import { siteOf } from '@dusk-wren/core/calls';
+import { daysBetween } from '@dusk-wren/core/quantity';
+import { NOTHING_CARRIED, type Carried } from '@dusk-wren/core/job';
+import { valveSchema } from '@dusk-wren/core/valve';
+import { Op, type Transaction } from 'sequelize';
+import type { Change } from './change';
+import { costOf } from './drawn-parts';
+import { JobLifeRow, PartLifeRow } from './life-models';
+import { JobRow, ValveRow } from './models';
+import { stateOf } from './state-of';
+
+/** One signed job in the life of a valve. */
+export interface LivedJob {
+  readonly job: JobId;
+  readonly lived: Lived;
+}
+
+/** A repair that came back: another job this soon after. */
+const CAME_BACK_DAYS = 90;
+
+/** The signed jobs of a valve, the oldest first; those that an older server signed are read once, and kept. */
+export async function livesOf(valve: string, transaction: Transaction | null = null): Promise<LivedJob[]> {
+  const rows = await rowsOf(valve, transaction);
+  const kept = new Set(rows.map(({ jobId: job }) => job));
+  const signed = await JobRow.findAll({
+    where: { valveId: valve, state: { [Op.ne]: 'open' } },
+    attributes: ['id', 'version'],
+    transaction,
+  });
+  const missing = signed.filter(({ id }) => !kept.has(id));
+  if (missing.length === 0) return rows.map(livedJob);
+  for (const { id, version } of missing) {
+    const job = jobId.parse(id);
+    await keepLife(valve, job, await stateOf(job, version, transaction), transaction);
+  }
+  await settleValve(valve, transaction);
+  return (await rowsOf(valve, transaction)).map(livedJob);
+}
+
+const rowsOf = (valve: string, transaction: Transaction | null) =>
+  JobLifeRow.findAll({
+    where: { valveId: valve },
+    order: [
+      ['signed', 'ASC'],
+      ['jobId', 'ASC'],
+    ],
+    transaction,
+  });
+
+const livedJob = ({ jobId: job, body }: JobLifeRow): LivedJob => ({
+  job: jobId.parse(job),
+  lived: livedSchema.parse(JSON.parse(body)),
+});
+
+/** What a valve brings into its next job; undefined where it was never here. */
+export async function carriedOf(valve: string, transaction: Transaction): Promise<Carried | undefined> {
+  const lives = await livesOf(valve, transaction);
+  return lives.length === 0 ? undefined : carriedFrom(lives);
+}
+
+/** A signed job is a line in the life of its valve, which says from then on when it is due. */
+export async function followLife({ jobId: job, after, entries, transaction }: Change): Promise<void> {
+  if (!entries.some(({ kind }) => kind === 'certificate-signed')) return;
+  await lifeKept(job, after, transaction);
+}
+
+/** Keeps what a signed job says; an open one, and one of a unit alone, says nothing of its valve. */
+export async function lifeKept(job: JobId, state: JobState, transaction: Transaction): Promise<void> {
+  const row = await JobRow.findByPk(job, { transaction, attributes: ['valveId'] });
+  if (!row || !livedOf(state)) return;
+  await keepLife(row.valveId, job, state, transaction);
+  await settleValve(row.valveId, transaction);
+}
+
+async function keepLife(
+  valve: string,
+  job: JobId,
+  state: JobState,
+  transaction: Transaction | null,
+): Promise<void> {
+  const [lived, of, opening] = [livedOf(state), valveOf(state), openingOf(state)];
+  if (!lived || !of || opening?.body.only !== undefined) return;
+  const before = await JobLifeRow.findOne({
+    where: { valveId: valve, signed: { [Op.lte]: lived.opened }, jobId: { [Op.ne]: job } },
+    order: [['signed', 'DESC']],
+    attributes: ['signed'],
+    transaction,
+  });
+  await JobLifeRow.upsert(
+    {
+      ...{ jobId: job, valveId: valve, customer: of.customer, construction: of.construction },
+      ...{ signed: lived.signed, minutes: Math.round(lived.minutes), body: JSON.stringify(lived) },
+      parts: (await costOf(job, transaction)).toFixed(2),
+      found: lived.asFound?.found ?? null,
+      cause: lived.placed?.cause ?? null,
+      cameBack: before !== null && daysBetween(before.signed, lived.opened) <= CAME_BACK_DAYS,
+    },
+    { transaction },
+  );
+}
+
+/** Works out anew when a valve is due and how old its parts became. */
+export async function settleValve(valve: string, transaction: Transaction | null): Promise<void> {
+  const [row, rows] = await Promise.all([
+    ValveRow.findByPk(valve, { transaction }),
+    rowsOf(valve, transaction),
+  ]);
+  if (!row) return;
+  const lives = rows.map(livedJob);
+  const dues = await duesNow(lives, transaction);
+  await row.update(
+    { dueOn: dues[0]?.at ?? null, due: dues.length === 0 ? null : JSON.stringify(dues) },
+    { transaction },
+  );
+  const of = valveSchema.parse(JSON.parse(row.body));
+  await PartLifeRow.destroy({ where: { valveId: valve }, transaction });
+  await PartLifeRow.bulkCreate(
+    partLives(lives).map(({ part, fittedBy, fittedOn, endedOn, fate, afterUnknown }) => ({
+      ...{ jobId: fittedBy, part, valveId: valve, construction: of.construction, fate, afterUnknown },
+      ...{ service: of.medium?.name ?? '', fittedOn, endedOn: endedOn ?? null },
+    })),
+    { transaction },
+  );
+}
+
+/** What says when a valve is due: its last certificate, with the reason that it was proposed by, and all that it carries. */
+async function duesNow(lives: readonly LivedJob[], transaction: Transaction | null): Promise<Due[]> {
+  const last = lives.at(-1);
+  // Condemned it is due for nothing any more.
+  if (!last || last.lived.condemned) return [];
+  const before = lives.slice(0, -1).reduce((so, { job, lived }) => carry(so, job, lived), NOTHING_CARRIED);
+  const job = await JobRow.findByPk(last.job, { transaction, attributes: ['version'] });
+  const state = job ? await stateOf(last.job, job.version, transaction) : undefined;
+  const valve = state && valveOf(state);
+  const proposed = state && valve && intervalOf(before, last.lived, valve, siteOf(state));
+  const signed: Due =
+    proposed?.at === last.lived.nextDue
+      ? proposed
+      : { at: last.lived.nextDue, kind: 'certificate', words: 'as its certificate was signed' };
+  return soonest([signed, ...duesCarried(carry(before, last.job, last.lived), last.lived.signed)]);
+}
