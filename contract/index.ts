@@ -54,5 +54,6 @@ export * from './setup';
 export * from './places';
 export * from './setup-files';
 export * from './sheets';
+export * from './fleet';
 export * from './valves';
 export { csvText, previewedRow, type PreviewedRow } from './row-by-row';

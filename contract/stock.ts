@@ -64,6 +64,21 @@ export const orderView = z.object({
   expected: z.string().exactOptional(),
   state: z.enum(['to order', 'on order', 'arrived']),
 });
+/** How many of a part to keep, and what that says of what lies in its bin. */
+export const spareView = stockPart
+  .pick({ number: true, name: true, part: true, fits: true, onHand: true, leadDays: true, reorderAt: true })
+  .extend({
+    /** Jobs of three years that took it. */
+    jobs: z.int(),
+    /** Valves due before an order would be here, where every job of their type takes it. */
+    planned: z.int().exactOptional(),
+    orderPoint: z.int(),
+    expected: z.number(),
+    verdict: z.enum(['order', 'enough', 'overstocked', 'not wanted']),
+  });
+export type Spare = z.output<typeof spareView>;
+export const sparesView = z.object({ spares: z.array(spareView) });
+
 export const ordersView = z.object({ orders: z.array(orderView) });
 
 export const IMPORT_KINDS = ['parts', 'stock', 'kits'] as const;

@@ -30,6 +30,7 @@ import { sheetRoutes } from './routes/sheets';
 import { siteRoutes } from './routes/sites';
 import { shopRoutes } from './routes/shop';
 import { stockRoutes } from './routes/stock';
+import { fleetRoutes } from './routes/fleet';
 import { valveRoutes } from './routes/valves';
 import { csrfGuard } from './sign-in/csrf';
 import { requirePerson, requireSamePerson } from './sign-in/person';
@@ -105,6 +106,7 @@ export function createApp(
   api.use(paperRoutes(printer, config));
   api.use(shopRoutes(config, feed, streams, isoNow));
   api.use(valveRoutes(sequelize, now));
+  api.use(fleetRoutes(sequelize, now));
   api.use(stockRoutes(sequelize, isoNow));
   api.use(setupRoutes(sequelize, now));
   api.use(setupInstrumentRoutes(sequelize, streams, now));

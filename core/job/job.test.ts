@@ -5,6 +5,7 @@ import places from './samples/frozen-2026-11-26-place.json';
 import scopes from './samples/frozen-2026-11-26-scope.json';
 import rounds from './samples/frozen-2026-11-26-ways-round.json';
 import live from './samples/frozen-2026-11-27-live.json';
+import leftForNow from './samples/frozen-2026-11-28-left-for-now.json';
 import leaks from './samples/frozen-2026-11-27-leak.json';
 import strokes from './samples/frozen-2026-11-27-stroke.json';
 import later from './samples/frozen-2026-11-26-later-kinds.json';
@@ -47,6 +48,7 @@ function eventful(): BenchJob {
   job.send({ kind: 'lay-part', body: { part: 'bonnet gasket', lot: 'discard' } });
   job.send({ kind: 'add-photo', body: { photo: id(88), part: 'stem', caption: 'stem as it came out' } });
   job.send({ kind: 'add-note', body: { text: 'stem was wound out dry' } });
+  job.send({ kind: 'leave-for-now', body: { what: 'a clamp on the bypass', recall: '2027-02-01' } });
   job.send({
     kind: 'check-kit',
     body: { sheet: 'PS-1', kit: 'A', found: [{ line: '1', count: 1, cureDate: '2Q24' }] },
@@ -221,7 +223,12 @@ describe('stored formats', () => {
     const log = must(readLog(first));
     expect(
       new Set(
-        [log, ...[later, places, scopes, rounds, live, strokes, leaks].map((each) => must(readLog(each)))]
+        [
+          log,
+          ...[later, places, scopes, rounds, live, strokes, leaks, leftForNow].map((each) =>
+            must(readLog(each)),
+          ),
+        ]
           .flat()
           .map(({ kind }) => kind),
       ),

@@ -1,4 +1,4 @@
-import { valueIn } from '../quantity';
+import { valueIn, type Length } from '../quantity';
 import {
   asReversed,
   featuresSchema,
@@ -42,18 +42,32 @@ export const metalOff = (part: PartRole): string => `metal taken off the ${part}
 /** Faces whose stock is the seat’s. */
 const SEATS: readonly PartRole[] = ['seat', 'seat ring', 'nozzle'];
 
-/** What was cut off its seat is no longer there to be cut. */
+/** What was cut off its seat is no longer there to be cut; a mark that was ground out took its own depth with it. */
 function lessMetal(state: JobState, features: Features): Features {
   const stock = metalSeatOf(features)?.stock;
   if (!stock) return features;
-  const off = SEATS.reduce((sum, part) => {
-    const cut = state.records.measured.findLast(({ body }) => body.what === metalOff(part))?.body.value;
-    return sum + (cut?.dimension === 'length' ? valueIn({ ...cut, dimension: 'length' }, stock.unit) : 0);
-  }, 0);
+  const off = measuredOff(state, stock) || groundOff(state, stock);
   if (off === 0) return features;
   const left = { ...stock, value: Math.max(0, stock.value - off) };
   return featuresSchema.parse({ ...features, seat: { ...features.seat, stock: left } });
 }
+
+const measuredOff = (state: JobState, { unit }: Length): number =>
+  SEATS.reduce((sum, part) => {
+    const cut = state.records.measured.findLast(({ body }) => body.what === metalOff(part))?.body.value;
+    return sum + (cut?.dimension === 'length' ? valueIn({ ...cut, dimension: 'length' }, unit) : 0);
+  }, 0);
+
+/** Where nobody measured what grinding took off: the deepest mark that was found in it (common practice). */
+const groundOff = ({ records }: JobState, { unit }: Length): number =>
+  records['lapping-logged'].length === 0
+    ? 0
+    : Math.max(
+        0,
+        ...records['finding-made'].flatMap(({ body: { part, finding } }) =>
+          SEATS.includes(part) && finding.kind === 'seat damage' ? [valueIn(finding.depth, unit)] : [],
+        ),
+      );
 
 /** Whether it went back as it came or the other way round; undefined where it never came out. */
 function seenBack(state: JobState, what: RoundOf): 'as it came' | 'turned' | undefined {

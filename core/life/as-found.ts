@@ -4,7 +4,7 @@ import type { Plan } from '../plan';
 import { AS_FOUND, LEAK_WHEN_SHUT } from '../procedure';
 import { si, valueIn } from '../quantity';
 import { CODE_OF_STAMP, SET_TOLERANCES, toleranceAt } from '../standards';
-import type { Measure } from './measures';
+import { STUCK, type Measure } from './measures';
 import { asItCame, readIn } from './taken';
 
 /** How a valve was found, and by what. */
@@ -12,9 +12,6 @@ export interface AsFound {
   readonly found: Found;
   readonly why: string;
 }
-
-/** Not open at this much over its set pressure is stuck shut. */
-const STUCK = 1.5;
 
 /**
  * How a valve was found: the worst of stuck, off its set pressure, leaking and dirty; good where it was tried or looked

@@ -87,11 +87,11 @@ describe('what is put back at every job', () => {
     })),
   });
   it('is due by the median rate between how one job left it and the next found it (handbook part 7.1)', () => {
-    // 3, 4 and 5 mL/min in a year each: the median is 4; 10 are met in 2.5 years, at 5 a year in 2.
+    // 3, 4 and 5 mL/min in a year each: the median is 4; 10 are met in 2.5 years, at 3 a year in 3.3.
     const meets = meetsOf(course([3, 4, 5], 0));
     expect(meets.kind).toBe('date');
     if (meets.kind !== 'date') return;
-    expect([meets.at, meets.early, meets.late].map((at) => daysTo(at) - 3 * 365)).toEqual([913, 730, 1217]);
+    expect([meets.at, meets.early, meets.late].map((at) => daysTo(at) - 3 * 365)).toEqual([913, 913, 1217]);
   });
   it('that does not get worse is not in sight; of two jobs there is one rate, which is too few', () => {
     expect(meetsOf(course([0, 0, 0], 0))).toEqual({ kind: 'not in sight' });
@@ -179,7 +179,8 @@ describe('what a relief valve’s job says of its life', () => {
     const lived = bench.work(bench.plan().inHand!) && livedOf(bench.state);
     expect(lived?.asFound).toEqual({ found: 'stuck', why: 'not open at 150 % of its set pressure' });
     const off = lived?.measures.find(({ what }) => what.startsWith('set pressure'));
-    expect(off?.found && valueIn(off.found, '%')).toBeCloseTo(60, 6);
+    // One that did not open says nothing of how its setting drifts.
+    expect(off?.found).toBeUndefined();
     expect(off?.limit && valueIn(off.limit, '%')).toBeCloseTo(3, 6);
   });
 });

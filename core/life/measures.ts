@@ -127,6 +127,9 @@ function runout(state: JobState, { valve }: Plan, renewed: Renewed): Measure[] {
   ];
 }
 
+/** Not open at this much over its set pressure is stuck shut (API RP 576). */
+export const STUCK = 1.5;
+
 /** How far a relief valve pops from its set pressure, either way. */
 function setDrift(state: JobState, { valve }: Plan): Measure[] {
   const { setPressure, stamp } = valve.plate ?? {};
@@ -144,7 +147,10 @@ function setDrift(state: JobState, { valve }: Plan): Measure[] {
         .map(({ body }) => [body.what, body.value] as const),
     );
   const { psi: tolerance } = toleranceAt(SET_TOLERANCES[CODE_OF_STAMP[stamp]], psi);
-  const found = off([...popped((what) => what === AS_FOUND.pop).values()]);
+  // One that did not open at all says nothing of how its setting drifts.
+  const found = off(
+    [...popped((what) => what === AS_FOUND.pop).values()].filter((pop) => si(pop) < STUCK * si(setPressure)),
+  );
   const left = off([...popped((what) => POPS.some((pop) => pop === what)).values()]);
   if (!found && !left) return [];
   return [

@@ -97,14 +97,15 @@ function putBack({ points, limit, direction }: Course): Meets {
   const sorted = rates.map((rate) => towards * rate).sort((a, b) => a - b);
   const rate = median(sorted);
   if (rate <= 0) return { kind: 'not in sight' };
-  const [flat = rate, steep = rate] = [sorted[0], sorted.at(-1)];
+  const [flat = rate] = sorted;
   const covered = daysBetween(points[0]?.at ?? last.at, last.at);
   const dayOf = (by: number) => daysAfter(last.at, room / by);
   if (room / rate > FARTHEST * covered) return { kind: 'beyond' };
   return {
     kind: 'date',
     at: dayOf(rate),
-    early: dayOf(steep),
+    // No band is known of so few intervals: it is due by the median.
+    early: dayOf(rate),
     late: flat <= 0 ? 'not in sight' : room / flat > FARTHEST * covered ? 'beyond' : dayOf(flat),
   };
 }

@@ -14,4 +14,5 @@ export {
 } from './kit';
 export { kitsOnFile, wrongKits, type KitOnFile } from './kit-on-file';
 export { orderLines, type OrderLine } from './order-lines';
+export { toKeep, type Demand, type ToKeep } from './to-keep';
 export { sealMedium } from './seal-medium';

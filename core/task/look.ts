@@ -18,7 +18,7 @@ export interface LookTask {
 
 export const lookTask: TaskKind<LookTask> = {
   finishedBy: (_, facts) => facts.on('finding-made').at(-1),
-  plainly: ({ part }, { step, finding }) => [
-    { kind: 'make-finding', body: { step, finding: finding(part) } },
+  plainly: ({ part, choices }, { step, finding }) => [
+    { kind: 'make-finding', body: { step, finding: finding(part, choices) } },
   ],
 };

@@ -11,6 +11,7 @@ import type {
 } from '../job';
 import { onStep } from '../job';
 import type { Angle, GaugePressure, Leak, LeakCount, Torque } from '../quantity';
+import type { Finding } from '../inspection';
 import type { PartRole, Valve } from '../valve';
 import type { MeasureAsk } from './measure-ask';
 
@@ -65,7 +66,7 @@ export interface Hands {
   readonly clock: (part: PartRole, index: number) => string;
   readonly laid: () => readonly object[];
   readonly details: () => object;
-  readonly finding: (part: PartRole) => object;
+  readonly finding: (part: PartRole, choices: readonly { readonly finding: Finding }[]) => object;
   readonly reading: (ask: MeasureAsk) => string;
   readonly deflection: (angle: Angle) => string | object;
   /** How much of the circle the blue line covers, in degrees, and where it begins. */

@@ -69,4 +69,5 @@ export { regulatorLockUp } from './pressure/regulator-lock-up';
 export { leverWeight, type LeverWeight } from './relief/lever-weight';
 export { followed, lifeTrend } from './life/life-trend';
 export { lifeSurvival } from './life/life-survival';
+export { stockOrderPoint } from './life/order-point';
 export { agesIn } from './life/ages-asked';

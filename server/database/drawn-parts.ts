@@ -1,7 +1,7 @@
-import { valveOf, type JobId, type JobState } from '@dusk-wren/core/job';
+import { valveOf, type Entry, type JobId, type JobState } from '@dusk-wren/core/job';
 import { plan } from '@dusk-wren/core/plan';
 import { renewedParts } from '@dusk-wren/core/certificate';
-import { partsOf, valveKey, type PartRole } from '@dusk-wren/core/valve';
+import { partsOf, valveKey, type PartRole, type Valve } from '@dusk-wren/core/valve';
 import { Op, type Transaction } from 'sequelize';
 import type { Change } from './change';
 import { DrawnPartRow } from './life-models';
@@ -19,19 +19,11 @@ export async function followDrawn({ jobId, before, after, entries, transaction }
   if (!valve) return;
   const [had, has] = [fittedNew(before), fittedNew(after)];
   const [on, off] = [[...has].filter((part) => !had.has(part)), [...had].filter((part) => !has.has(part))];
-  if (on.length > 0) {
-    const counts = new Map(partsOf(valve).map(({ role, quantity }) => [role, quantity]));
-    const day = (entries.at(-1)?.at ?? '').slice(0, 10);
-    const rows = await StockRow.findAll({
-      where: { part: on, fits: { [Op.in]: beginnings(valveKey(valve)) } },
-      order: [['number', 'ASC']],
-      transaction,
-      lock: transaction.LOCK.UPDATE,
-    });
-    for (const part of on) {
-      const row = rows.find((each) => each.part === part && each.onHand > 0);
-      if (row) await draw(row, { jobId, part, day, wanted: counts.get(part) ?? 1 }, transaction);
-    }
+  for (const { row, part, wanted } of await matched(valve, on, transaction)) {
+    if (row.onHand === 0) continue;
+    const count = Math.min(row.onHand, wanted);
+    await keep(row, { jobId, part, count, day: dayOf(entries) }, transaction);
+    await row.decrement('onHand', { by: count, transaction });
   }
   if (off.length > 0) await putBack(jobId, off, transaction);
 }
@@ -42,15 +34,53 @@ function beginnings(key: string): string[] {
   return words.map((_, i) => words.slice(0, i + 1).join(' '));
 }
 
-async function draw(
-  row: StockRow,
-  { jobId, part, day, wanted }: { jobId: JobId; part: PartRole; day: string; wanted: number },
+interface Matched {
+  readonly row: StockRow;
+  readonly part: PartRole;
+  /** As many of it as the valve has. */
+  readonly wanted: number;
+}
+
+/** What lies in the store for these parts of a valve, that of which there is something first. */
+async function matched(
+  valve: Valve,
+  parts: readonly PartRole[],
+  transaction: Transaction,
+): Promise<Matched[]> {
+  if (parts.length === 0) return [];
+  const counts = new Map(partsOf(valve).map(({ role, quantity }) => [role, quantity]));
+  const rows = await StockRow.findAll({
+    where: { part: [...parts], fits: { [Op.in]: beginnings(valveKey(valve)) } },
+    order: [['number', 'ASC']],
+    transaction,
+    lock: transaction.LOCK.UPDATE,
+  });
+  return parts.flatMap((part) => {
+    const fitting = rows.filter((each) => each.part === part);
+    const row = fitting.find(({ onHand }) => onHand > 0) ?? fitting[0];
+    return row ? [{ row, part, wanted: counts.get(part) ?? 1 }] : [];
+  });
+}
+
+const dayOf = (entries: readonly Entry[]): string => (entries.at(-1)?.at ?? '').slice(0, 10);
+
+const keep = (
+  { number, price }: StockRow,
+  { day, ...drawn }: { jobId: JobId; part: PartRole; count: number; day: string },
+  transaction: Transaction,
+) => DrawnPartRow.upsert({ ...drawn, number, price, onDay: day }, { transaction });
+
+/** What a job that is over took at its time: the bins are counted as they are now. */
+export async function drawnThen(
+  jobId: JobId,
+  state: JobState,
+  entries: readonly Entry[],
   transaction: Transaction,
 ): Promise<void> {
-  const count = Math.min(row.onHand, wanted);
-  const drawn = { jobId, part, number: row.number, onDay: day, count, price: row.price };
-  await DrawnPartRow.upsert(drawn, { transaction });
-  await row.decrement('onHand', { by: count, transaction });
+  const valve = valveOf(state);
+  if (!valve) return;
+  for (const { row, part, wanted } of await matched(valve, [...fittedNew(state)], transaction))
+    await keep(row, { jobId, part, count: wanted, day: dayOf(entries) }, transaction);
 }
 
 async function putBack(jobId: JobId, parts: readonly PartRole[], transaction: Transaction): Promise<void> {

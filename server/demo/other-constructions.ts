@@ -35,15 +35,15 @@ interface Came {
   readonly counted?: NonNullable<Story['counted']>;
 }
 
-const STEAM = { name: 'Steam', hazards: ['hot'] as Hazard[], psig: 520, celsius: 240 };
-const JUICE = { name: 'Thin juice', hazards: ['hot'] as Hazard[], psig: 80, celsius: 105 };
+export const STEAM = { name: 'Steam', hazards: ['hot'] as Hazard[], psig: 520, celsius: 240 };
+export const JUICE = { name: 'Thin juice', hazards: ['hot'] as Hazard[], psig: 80, celsius: 105 };
 const SYRUP = { name: 'Syrup', hazards: ['hot'] as Hazard[], psig: 60, celsius: 85 };
-const SOUR = { name: 'Sour gas', hazards: ['h2s', 'flammable'] as Hazard[], psig: 1200, celsius: 40 };
+export const SOUR = { name: 'Sour gas', hazards: ['h2s', 'flammable'] as Hazard[], psig: 1200, celsius: 40 };
 const GAS = { name: 'Field gas', hazards: ['flammable'] as Hazard[], psig: 110, celsius: 30 };
-const BRINE = { name: 'Produced water', hazards: ['h2s'] as Hazard[], psig: 90, celsius: 35 };
+export const BRINE = { name: 'Produced water', hazards: ['h2s'] as Hazard[], psig: 90, celsius: 35 };
 const MUD = { name: 'Drilling mud', hazards: ['corrosive'] as Hazard[], psig: 2400 };
 const HEATING = { name: 'Heating water', hazards: ['hot'] as Hazard[], psig: 230, celsius: 125 };
-const FEED = { name: 'Boiler feed water', hazards: ['hot'] as Hazard[], psig: 640, celsius: 110 };
+export const FEED = { name: 'Boiler feed water', hazards: ['hot'] as Hazard[], psig: 640, celsius: 110 };
 const AIR = { name: 'Instrument air', hazards: [] as Hazard[], psig: 100 };
 
 const CAME: readonly Came[] = [
@@ -353,7 +353,13 @@ export function otherStories(sites: Readonly<Record<Came['site'], string>>): Sto
   }));
 }
 
-function valveOf(came: Came, customer: string): Valve {
+/** What is told of a valve that is no bolted globe. */
+type Told = Pick<
+  Came,
+  'tag' | 'serial' | 'construction' | 'location' | 'medium' | 'nps' | 'plate' | 'features'
+>;
+
+export function valveOf(came: Told, customer: string): Valve {
   const { usual, features } = CONSTRUCTIONS[came.construction];
   const { psig: at, celsius, ...medium } = came.medium;
   return {

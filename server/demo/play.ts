@@ -9,7 +9,8 @@ import {
 } from '@dusk-wren/core/job';
 import { plan, workingDaysFrom, type Plan, type PlannedStep } from '@dusk-wren/core/plan';
 import { must } from '@dusk-wren/core/problem';
-import { formatExactly, thou, valueIn } from '@dusk-wren/core/quantity';
+import { dueAfter } from '@dusk-wren/core/life';
+import { formatExactly, monthsAfter, thou, valueIn } from '@dusk-wren/core/quantity';
 import {
   chance,
   dialReading,
@@ -42,14 +43,40 @@ export interface Cast {
 
 const MINUTE = 60_000;
 
+/** Where the commands of a story go: to the server, or into a log that is filed whole. */
+export interface Bench {
+  readonly job: JobId;
+  /** Read by eye and written down. */
+  readonly byEye?: readonly InstrumentKind[];
+  /** The job as it was opened. */
+  readonly open: () => Promise<JobState>;
+  readonly send: (asked: {
+    readonly state: JobState;
+    readonly commandId: CommandId;
+    readonly command: PlainCommand;
+    readonly person: PersonStamp;
+    readonly now: string;
+  }) => Promise<JobState>;
+}
+
+/** The same commands that people send. */
+export const onTheServer = (sequelize: Sequelize, jobId: JobId): Bench => ({
+  job: jobId,
+  open: async () => must(fold(await loadLog(jobId, 0))),
+  send: async ({ state, ...asked }) => {
+    const answer = await commit(sequelize, { ...asked, jobId, baseVersion: state.version });
+    if (answer.kind !== 'taken') throw new Error('nobody else is at this job');
+    return must(fold(answer.entries, state));
+  },
+});
+
 /** Plays a story on an open job through the same commands that people send, a few minutes apart. */
 export class Play {
   private readonly dice: Chance;
   private state: JobState | undefined;
 
   constructor(
-    private readonly sequelize: Sequelize,
-    private readonly jobId: JobId,
+    private readonly bench: Bench,
     private readonly story: Story,
     private readonly cast: Cast,
     private clock: number,
@@ -58,7 +85,7 @@ export class Play {
   }
 
   async run(): Promise<void> {
-    this.state = must(fold(await loadLog(this.jobId, 0)));
+    this.state = await this.bench.open();
     for (;;) {
       const step = this.plan().inHand;
       if (!step) return;
@@ -69,6 +96,11 @@ export class Play {
         await this.send({ kind: 'take-unit', body: { unit, kind, serial } });
         continue;
       }
+      if (this.story.placed && step.task.kind === 'place') {
+        await this.send({ kind: 'place-fault', body: { step: step.id, ...this.story.placed } });
+        continue;
+      }
+      if (step.task.kind === 'sign' && this.story.leaves) await this.leave(this.story.leaves);
       if (this.story.until !== 'signed' && isThere(step, this.story.until)) {
         await this.lastWords(step);
         return;
@@ -88,16 +120,13 @@ export class Play {
     const id: CommandId = commandId.parse(randomUUID());
     const state = this.state;
     if (!state) throw new Error('the job is not open');
-    const answer = await commit(this.sequelize, {
-      jobId: this.jobId,
-      baseVersion: state.version,
-      commandId: id,
-      command,
-      person: by,
-      now: new Date(this.clock).toISOString(),
-    });
-    if (answer.kind !== 'taken') throw new Error('nobody else is at this job');
-    this.state = must(fold(answer.entries, state));
+    const now = new Date(this.clock).toISOString();
+    this.state = await this.bench.send({ state, commandId: id, command, person: by, now });
+  }
+
+  private async leave({ what, months }: NonNullable<Story['leaves']>): Promise<void> {
+    const recall = monthsAfter(new Date(this.clock).toISOString().slice(0, 10), months);
+    await this.send({ kind: 'leave-for-now', body: { what, recall } });
   }
 
   private async lastWords(step: PlannedStep): Promise<void> {
@@ -111,6 +140,13 @@ export class Play {
       await this.send({ kind, body }, by === undefined ? this.cast.technician : this.cast[by]);
   }
 
+  /** What the certificate proposes. */
+  private dueNext(months: number): string {
+    const today = new Date(this.clock).toISOString().slice(0, 10);
+    const dues = this.state ? dueAfter(this.state, this.bench.job, today) : [];
+    return dues.find(({ at }) => at > today)?.at ?? monthsAfter(today, months);
+  }
+
   private hands(step: string, ventPsig: number): Hands {
     const { story, dice } = this;
     const { valve, openings } = this.plan();
@@ -121,6 +157,7 @@ export class Play {
       state,
       valve,
       instrument: (kind) => {
+        if (this.bench.byEye?.includes(kind)) return 'hand';
         const id = this.cast.instruments[USED[kind] ?? 'Caliper 1'];
         if (!id) throw new Error(`no ${kind}`);
         return id;
@@ -134,8 +171,15 @@ export class Play {
       clock: (_, i) => `${(2 + 4 * i) % 12 || 12} o'clock`,
       laid: () => laidOut(valve),
       details: () => ({ pressureClass: 300, bolts: 8 }),
-      finding: (part) => foundBy(story, part),
-      reading: ({ what, example }) => readingsOf(story.valve, ventPsig)[what] ?? example,
+      finding: (part, choices) => {
+        const found = foundBy(story, part);
+        // Of several looks at a part, the one that can see it does.
+        return choices.some(({ finding: { kind } }) => kind === found.kind) || found.kind === 'unsure'
+          ? found
+          : { kind: 'sound' };
+      },
+      reading: ({ what, example }) =>
+        story.readings?.[what] ?? readingsOf(story.valve, ventPsig)[what] ?? example,
       deflection: (angle) => dialReading(story.condition, valueIn(angle, '°'), dice),
       blue: (round) => {
         const degrees = round === 0 ? (story.bluedDegrees ?? 360) : 360;
@@ -149,7 +193,7 @@ export class Play {
       },
       rigPressure: (pressure) => overPressure(valueIn(pressure, 'psig')),
       expected: (leadDays) => workingDaysFrom(new Date().toISOString(), leadDays - 1),
-      nextDue: (months) => `${new Date(this.clock).getUTCFullYear() + months / 12}-10-01`,
+      nextDue: (months) => this.dueNext(months),
     };
   }
 }

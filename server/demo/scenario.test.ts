@@ -15,7 +15,9 @@ import { loadLog } from '../database/job-log';
 import { listJobs } from '../database/jobs';
 import { migrate } from '../database/migrate';
 import { defineModels, JobRow, PersonRow, ValveRow } from '../database/models';
-import { INSTRUMENTS, PEOPLE, SHELF, SITES, STORIES } from './scenario';
+import { pageOfValve } from '../database/valve-register';
+import { JobLifeRow } from '../database/life-models';
+import { FIELD, INSTRUMENTS, PEOPLE, SHELF, SITES, STORIES } from './scenario';
 import { isThere } from './where';
 import { seedDemo } from './seed';
 
@@ -76,7 +78,12 @@ describe('played into a database through the same commands as real work', () => 
     await admin.end();
   });
 
-  const jobs = async () => (await listJobs({ state: 'all', limit: 100 }, new Date().toISOString())).jobs;
+  /** What was opened in the last weeks, and not in the years before. */
+  const MONTH = 30 * 24 * 60 * 60 * 1000;
+  const jobs = async () =>
+    (await listJobs({ state: 'all', limit: 100 }, new Date().toISOString())).jobs.filter(
+      ({ openedAt }) => Date.parse(openedAt) > Date.now() - MONTH,
+    );
   const stateOf = async (tag: string) => {
     const row = await JobRow.findOne({ where: { tag } });
     return must(fold(must(readLog(await loadLog(row?.id ?? '', 0)))));
@@ -93,6 +100,22 @@ describe('played into a database through the same commands as real work', () => 
       if (until === 'signed') expect(current?.inHand, valve.tag).toBeUndefined();
       else expect(current?.inHand && isThere(current.inHand, until), valve.tag).toBe(true);
     }
+  });
+  it('the years before have a story each: metal that is nearly gone, a longer and a shorter interval, one that came back', async () => {
+    const ofTag = async (tag: string) => pageOfValve((await ValveRow.findOne({ where: { tag } }))?.id ?? '');
+    const seat = await ofTag('HV-2231');
+    expect(seat.jobs).toHaveLength(5);
+    expect(seat.due[0]).toMatchObject({ kind: 'measure', words: 'stock of the seat meets its limit' });
+    const found = async (tag: string) => (await ofTag(tag)).carried.found.map((each) => each.found);
+    expect(await found('PSV-121')).toEqual(['good', 'good', 'good']);
+    expect(await found('PSV-122')).toEqual(['good', 'high', 'stuck']);
+    const [longer, shorter] = [await ofTag('PSV-121'), await ofTag('PSV-122')];
+    expect([longer, shorter].map(({ carried }) => carried.months)).toEqual([60, 12]);
+    const back = await JobLifeRow.findAll({ where: { cameBack: true } });
+    expect(back.map(({ cause }) => cause)).toEqual(['stem scored']);
+    expect((await ofTag('FV-61')).carried.temporary).toHaveLength(1);
+    const eaten = await JobLifeRow.count({ where: { customer: FIELD, cause: 'seat worn' } });
+    expect(eaten).toBe(16);
   });
   it('the list shows all of them, in every state and at every stage, and what blocks them', async () => {
     const listed = jobListView.parse({ jobs: await jobs(), next: null }).jobs;

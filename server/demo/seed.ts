@@ -6,12 +6,13 @@ import { openJobOn } from '../database/jobs';
 import { InstrumentRow, PersonRow, SheetRow, SiteRow } from '../database/models';
 import { WorkPlaceRow } from '../database/setup-models';
 import { fileValve } from '../database/valves';
-import { Play } from './play';
+import { playHistory } from './history';
+import { onTheServer, Play } from './play';
 import { valveKey } from '@dusk-wren/core/valve';
 import { putUnit } from '../database/shelf';
 import { putKits, putStock } from '../database/stock';
 import { KIT_SHEETS, stockOf, UNITS } from './stock';
-import { DEMO_PIN, INSTRUMENTS, PEOPLE, PLACES, SHELF, SITES, STORIES } from './scenario';
+import { DEMO_PIN, INSTRUMENTS, PEOPLE, PLACES, SITES, STORIES } from './scenario';
 import { BEFORE, SINCE, sheetRow } from './sheets';
 import type { Story } from './story';
 
@@ -47,9 +48,6 @@ export async function seedDemo(
     people.find(({ role }) => role === 'lead'),
   ];
   if (!inspector || !lead) throw new Error('the scenario has no inspector or no lead');
-  await sequelize.transaction(async (transaction) => {
-    for (const valve of SHELF) await fileValve(valve, transaction);
-  });
   const units = await sequelize.transaction(async (transaction) => {
     await putKits(KIT_SHEETS, transaction);
     const keys = new Set<string>();
@@ -68,6 +66,9 @@ export async function seedDemo(
     return made;
   });
   await SheetRow.create(sheetRow(BEFORE, lead, new Date(now - 400 * DAY)));
+  const cast = { inspector, lead, instruments, units };
+  say('eight years of jobs that are over');
+  await playHistory(sequelize, people, cast, now);
   for (const story of stories) {
     say(`${story.valve.tag}: ${story.valve.location}`);
     const technician = people[story.technician];
@@ -86,8 +87,8 @@ export async function seedDemo(
     };
     const jobId = await openJobOn(sequelize, opening, technician, new Date(opened).toISOString());
     const second = people.find(({ id, role }) => role === 'technician' && id !== technician.id) ?? inspector;
-    const cast = { technician, 'second technician': second, inspector, lead, instruments, units };
-    await new Play(sequelize, jobId, story, cast, opened).run();
+    const own = { ...cast, technician, 'second technician': second };
+    await new Play(onTheServer(sequelize, jobId), story, own, opened).run();
   }
   await SheetRow.create(sheetRow(SINCE, lead, new Date(now - DAY)));
   // Last, so that an interrupted playing is seen as such and starts over.

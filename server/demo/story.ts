@@ -1,3 +1,4 @@
+import type { CauseId, SymptomId } from '@dusk-wren/core/diagnosis';
 import type { Finding } from '@dusk-wren/core/inspection';
 import type { BodyOf, Place } from '@dusk-wren/core/job';
 import type { Condition } from '@dusk-wren/core/simulation';
@@ -21,6 +22,12 @@ export interface Story {
   /** Answers to looks that find something, by step. */
   readonly unsure?: { part: PartRole; what: string };
   readonly ventPsig?: number;
+  /** What is read otherwise than usual, by what it is of. */
+  readonly readings?: Readonly<Record<string, string>>;
+  /** Where the fault is placed. */
+  readonly placed?: { symptom: SymptomId; cause: CauseId };
+  /** What is left for now, and for how many months. */
+  readonly leaves?: { what: string; months: number };
   /** What looks find, by part. */
   readonly finds?: Partial<Readonly<Record<PartRole, Finding>>>;
   /** What was in the bag when it was counted: sheet, kit, and each line with its cure date. */

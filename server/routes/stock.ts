@@ -13,6 +13,7 @@ import { onlyLead, personOf } from '../sign-in/person';
 import { stateOf } from '../database/state-of';
 import { findJob } from '../database/jobs';
 import { listOrders } from '../database/orders';
+import { listSpares } from '../database/spares';
 import { listUnits } from '../database/shelf';
 import { keepImport, listImports } from '../database/stock-imports';
 import { listKits, listStock, stockFor } from '../database/stock';
@@ -32,6 +33,10 @@ export function stockRoutes(sequelize: Sequelize, now: () => string): Router {
 
   router.get('/store/units', async (_request, response) => {
     response.json({ units: await listUnits() });
+  });
+
+  router.get('/store/spares', async (_request, response) => {
+    response.json({ spares: await listSpares(now()) });
   });
 
   router.get('/store/orders', async (_request, response) => {

@@ -3,8 +3,12 @@ import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import SectionDrawing from '../drawings/SectionDrawing.vue';
 import BenchButton from '../parts/BenchButton.vue';
-import { sayMoment } from '../parts/dates';
+import { isoDay, sayDay, sayMoment } from '../parts/dates';
 import NamePlate from '../parts/NamePlate.vue';
+import CarriedFacts from '../register/CarriedFacts.vue';
+import { wearCalls } from '../register/course-picture';
+import DueSign from '../register/DueSign.vue';
+import MeasureCourse from '../register/MeasureCourse.vue';
 import LifeLine from '../register/LifeLine.vue';
 import MoveForm from '../register/MoveForm.vue';
 import PhotoStrip from '../register/PhotoStrip.vue';
@@ -20,7 +24,8 @@ async function keep(asked: ValveMove): Promise<void> {
   if (await move(asked)) moving.value = false;
 }
 const receive = () => void router.push({ path: '/jobs/new', query: { valve: props.id } });
-const noCalls = new Map<never, never>();
+const used = computed(() => wearCalls(page.value?.carried.courses ?? [], isoDay(new Date())));
+const measures = computed(() => page.value?.carried.courses.filter(({ points }) => points.length > 0) ?? []);
 </script>
 
 <template>
@@ -48,11 +53,17 @@ const noCalls = new Map<never, never>();
           }}</b>
         </p>
       </div>
+      <DueSign :due="page.due" />
+      <p v-for="left in page.carried.temporary" :key="left.what" class="row-flat left">
+        <b>Left for now, put right by {{ sayDay(left.recall) }}:</b> {{ left.what }}
+        <router-link class="way label" :to="`/jobs/${left.job}`">left on {{ sayDay(left.at) }}</router-link>
+      </p>
       <MoveForm v-if="moving" :page="page" @move="keep" @leave="moving = false" />
       <p v-if="wrong" class="problem" role="alert">{{ wrong }}</p>
       <div class="halves">
         <div class="told">
           <LifeLine :jobs="page.jobs" />
+          <CarriedFacts :carried="page.carried" />
           <p v-if="page.jobs.length === 0" class="row-flat empty">It was never on a bench here.</p>
           <PhotoStrip v-if="page.photos.length > 0" :photos="page.photos" />
           <section v-if="page.changes.length > 0" aria-label="Where it was">
@@ -64,8 +75,14 @@ const noCalls = new Map<never, never>();
             </ol>
           </section>
         </div>
-        <div class="row-flat drawing">
-          <SectionDrawing :valve="page.valve" :calls="noCalls" :in-hand="[]" />
+        <div class="worn">
+          <div class="row-flat drawing">
+            <SectionDrawing :valve="page.valve" :calls="used" :in-hand="[]" />
+          </div>
+          <section v-if="measures.length > 0" class="measures" aria-label="What is getting used up">
+            <h2>What is getting used up</h2>
+            <MeasureCourse v-for="course in measures" :key="course.what" :course="course" />
+          </section>
         </div>
       </div>
     </template>
@@ -80,6 +97,15 @@ const noCalls = new Map<never, never>();
   grid-template-columns: minmax(0, 1fr);
   gap: 12px;
   align-content: start;
+}
+.worn,
+.measures {
+  display: grid;
+  gap: 8px;
+}
+.left {
+  padding: 10px 14px;
+  border-left: 5px solid var(--ask);
 }
 .acts {
   display: flex;

@@ -1,9 +1,12 @@
 <script setup lang="ts">
 import type { ValvePage } from '@dusk-wren/contract';
 import { SCOPE_WORDS } from '@dusk-wren/core/job';
+import type { Lived } from '@dusk-wren/core/life';
 import { capital } from '@dusk-wren/core/quantity';
 import { computed } from 'vue';
-import { isoDay, sayDay } from '../parts/dates';
+import ContactRing from '../parts/ContactRing.vue';
+import { isoDay, sayDay, sayMinutes } from '../parts/dates';
+import { usePreferences } from '../stores/preferences';
 
 /** The jobs of a valve along the years that it is known for: how it left each, and what each was for. */
 const props = defineProps<{ jobs: ValvePage['jobs'] }>();
@@ -30,6 +33,14 @@ const years = computed(() => {
 const marks = computed(() =>
   props.jobs.map(({ job }) => ({ id: job.id, at: at(Date.parse(job.openedAt)), state: job.summary.state })),
 );
+const { show } = usePreferences();
+/** What its part is, and why it was renewed, in a line. */
+const renewed = ({ renewed: parts }: Lived): string =>
+  parts.map(({ part, why }) => (why === 'found bad' ? `${part} (found bad)` : part)).join(', ');
+const FOUND = { good: 'fit', stuck: 'condemn' } as const;
+const ringOf = (found: string) => (found === 'good' || found === 'stuck' ? FOUND[found] : 'rework');
+/** Figures of a job that can be held side by side. */
+const read = ({ measures }: Lived) => measures.filter(({ found, left }) => found ?? left);
 const OUTCOME = { open: 'on a bench', released: 'released', condemned: 'condemned' } as const;
 </script>
 
@@ -43,7 +54,7 @@ const OUTCOME = { open: 'on a bench', released: 'released', condemned: 'condemne
     </div>
     <ol class="jobs">
       <li
-        v-for="{ job, scope, reported, by } in jobs"
+        v-for="{ job, scope, reported, by, lived } in jobs"
         :key="job.id"
         class="row-flat"
         :class="job.summary.state"
@@ -62,6 +73,39 @@ const OUTCOME = { open: 'on a bench', released: 'released', condemned: 'condemne
             >Its certificate</router-link
           >
         </span>
+        <div v-if="lived" class="told label">
+          <span v-if="lived.asFound"
+            ><ContactRing :verdict="ringOf(lived.asFound.found)" :size="18" />
+            <b>found {{ lived.asFound.found }}</b
+            ><template v-if="lived.asFound.found !== 'good'">: {{ lived.asFound.why }}</template></span
+          >
+          <span v-if="lived.reworked.length > 0"
+            >put right: {{ lived.reworked.map(({ part, method }) => `${part}, ${method}`).join('; ') }}</span
+          >
+          <span v-if="lived.renewed.length > 0">renewed: {{ renewed(lived) }}</span>
+          <span class="muted">{{ sayMinutes(lived.minutes) }} by {{ lived.by.join(', ') }}</span>
+          <details v-if="read(lived).length > 0">
+            <summary>As found and as left</summary>
+            <table>
+              <thead>
+                <tr>
+                  <th scope="col">What</th>
+                  <th scope="col">Found</th>
+                  <th scope="col">Left</th>
+                </tr>
+              </thead>
+              <tbody>
+                <tr v-for="each in read(lived)" :key="each.what">
+                  <td>{{ each.what }}</td>
+                  <td class="number">{{ each.found ? show(each.found) : 'not read' }}</td>
+                  <td class="number">
+                    {{ each.left ? show(each.left) : each.renewed ? 'new' : 'not read' }}
+                  </td>
+                </tr>
+              </tbody>
+            </table>
+          </details>
+        </div>
       </li>
     </ol>
   </section>
@@ -124,6 +168,26 @@ const OUTCOME = { open: 'on a bench', released: 'released', condemned: 'condemne
 }
 .jobs .condemned {
   border-left-color: var(--condemn);
+}
+.told {
+  display: grid;
+  grid-column: 1 / -1;
+  gap: 2px;
+  padding-bottom: 6px;
+}
+.told summary {
+  min-height: var(--touch);
+  padding-top: 12px;
+}
+.told table {
+  width: 100%;
+  border-collapse: collapse;
+}
+.told th,
+.told td {
+  padding: 2px 10px 2px 0;
+  text-align: left;
+  border-top: 1px solid var(--line);
 }
 @media (max-width: 700px) {
   .jobs li {

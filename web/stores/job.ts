@@ -9,6 +9,7 @@ import { wordProblem } from '@dusk-wren/contract/wording';
 import type { RawCommand } from '@dusk-wren/core/command';
 import {
   commandId,
+  openingOf,
   personStamp,
   placeOf,
   valveOf,
@@ -84,6 +85,8 @@ export const useJob = defineStore('job', () => {
   });
   const summary = computed(() => state.value && summarise(state.value, planned.value));
   const ready = computed(() => summary.value && readyBy(summary.value, new Date().toISOString()));
+  /** What its valve brought into it from the jobs before. */
+  const carried = computed(() => state.value && openingOf(state.value)?.body.carried);
   const inLine = computed(() => state.value !== undefined && placeOf(state.value) !== 'bare');
   /** Parts that are off the valve and lie on the tray. */
   const onTray = computed(
@@ -296,6 +299,7 @@ export const useJob = defineStore('job', () => {
     planned,
     summary,
     ready,
+    carried,
     inLine,
     onTray,
     waiting,

@@ -17,6 +17,7 @@ import { computed, nextTick, reactive, ref, useTemplateRef } from 'vue';
 import { toEmptyField } from '../../keys/fields';
 import BenchButton from '../../parts/BenchButton.vue';
 import ContactRing from '../../parts/ContactRing.vue';
+import { sayDay } from '../../parts/dates';
 import QuantityField from '../../parts/QuantityField.vue';
 import WorkingPaper from '../../parts/WorkingPaper.vue';
 import { useJob } from '../../stores/job';
@@ -106,6 +107,12 @@ const means = computed(() => {
 
 /** What the same figure was before, and how far this one is from it. */
 const before = (ask: MeasureAsk) => (ask.was === undefined ? undefined : on(ask.was, ask)?.body.value);
+/** The same figure as the last job of this valve left it. */
+const leftLast = ({ what }: MeasureAsk) => job.carried?.figures.find((each) => each.what === what);
+function leftWords(ask: MeasureAsk): string {
+  const left = leftLast(ask);
+  return left ? `left at ${show(left.value)} on ${sayDay(left.at)}` : '';
+}
 const wasShown = (ask: MeasureAsk) => {
   const was = before(ask);
   return was ? show(was) : '';
@@ -131,7 +138,7 @@ function standing(ask: MeasureAsk): 'as it was' | 'otherwise' | undefined {
 function usual(ask: MeasureAsk): Quantity | undefined {
   if (ask.mustBe !== undefined) return undefined;
   const example = parseQuantity(ask.example, ask.dimension);
-  return before(ask) ?? (example.ok ? example.value : undefined);
+  return before(ask) ?? leftLast(ask)?.value ?? (example.ok ? example.value : undefined);
 }
 const byHand = (ask: MeasureAsk, value: Quantity) => ({
   kind: 'take-measurement' as const,
@@ -225,6 +232,7 @@ function fromGauge(value: Quantity, readBy: InstrumentId, watched: readonly Watc
         ><ContactRing v-if="standing(ask)" :verdict="standing(ask) === 'as it was' ? 'fit' : 'ask'" /> was
         {{ wasShown(ask) }} <b>{{ difference(ask) }}</b></span
       >
+      <span v-if="!before(ask) && leftLast(ask)" class="label muted was">{{ leftWords(ask) }}</span>
       <span v-if="wanted(ask)" class="label muted was">wanted {{ wanted(ask) }}</span>
       <span v-if="taken(ask) && isOff(ask) && ask !== onGauge" class="problem" role="alert"
         >{{ shown(ask) }}: {{ offWords(ask) }}</span

@@ -6,6 +6,7 @@ import { computed, reactive, ref, watch } from 'vue';
 import XyChart, { type XySeries } from '../../charts/XyChart.vue';
 import BenchButton from '../../parts/BenchButton.vue';
 import ContactRing from '../../parts/ContactRing.vue';
+import { sayDay } from '../../parts/dates';
 import QuantityField from '../../parts/QuantityField.vue';
 import WorkingPaper from '../../parts/WorkingPaper.vue';
 import { useJob } from '../../stores/job';
@@ -132,6 +133,9 @@ const before = computed(
     job.state?.records['stroke-tested'].findLast(({ body }) => body.step.id === props.task.was)?.body.points,
 );
 
+/** As its last job left it: what one that is taken as found is held against. */
+const last = computed(() => (props.task.asFound === true ? job.carried?.stroke : undefined));
+
 const series = computed((): XySeries[] => {
   const off = (
     name: string,
@@ -147,6 +151,12 @@ const series = computed((): XySeries[] => {
     dots: !dashed,
   });
   return [
+    ...(last.value
+      ? [
+          off('left last, up', 'up', last.value.points, '--muted', true),
+          off('left last, down', 'down', last.value.points, '--muted', true),
+        ]
+      : []),
     ...(before.value
       ? [
           off('as found, up', 'up', before.value, '--muted', true),
@@ -206,8 +216,9 @@ function keep(): void {
         <span class="label muted">limit {{ show(limit) }}</span>
       </li>
     </ul>
+    <p v-if="last" class="label muted">Dashed: as it was left on {{ sayDay(last.at) }}.</p>
     <XyChart
-      v-if="judged"
+      v-if="judged || last"
       :series="series"
       x="signal, %"
       y="off by, % of travel"
