@@ -36,7 +36,7 @@ const webOrder = [
   ['sync'],
   ['stores'],
   ['parts', 'charts', 'drawings'],
-  ['workings', 'isolation', 'stock', 'setup', 'register'],
+  ['workings', 'isolation', 'stock', 'setup', 'register', 'fleet'],
   ['bench'],
   ['pages'],
   ['app'],

@@ -21,9 +21,11 @@ export interface AsFound {
 export function asFoundOf(state: JobState, current: Plan, measures: readonly Measure[]): AsFound | undefined {
   return (
     stuck(state, current) ??
+    placed(state) ??
     offItsSet(state, current) ??
     leaking(state, measures) ??
     outside(measures) ??
+    beyond(current) ??
     dirty(state) ??
     (wasTried(state) ? { found: 'good', why: 'nothing against it as it was found' } : undefined)
   );
@@ -36,15 +38,41 @@ const popOf = (state: JobState) => readIn(state, asItCame)(AS_FOUND.pop, 'gauge 
 
 function stuck(state: JobState, { valve }: Plan): AsFound | undefined {
   const [pop, set] = [popOf(state), valve.plate?.setPressure];
-  if (pop && set && si(pop) >= STUCK * si(set))
-    return { found: 'stuck', why: 'not open at 150 % of its set pressure' };
-  const placed = state.records['fault-placed'].at(-1)?.body.symptom;
-  return placed && DOES_NOT_MOVE.includes(placed)
-    ? { found: 'stuck', why: SYMPTOMS[placed].name.toLowerCase() }
+  return pop && set && si(pop) >= STUCK * si(set)
+    ? { found: 'stuck', why: 'not open at 150 % of its set pressure' }
     : undefined;
 }
 
-const DOES_NOT_MOVE: readonly SymptomId[] = ['no motion', 'solenoid stuck'];
+/** What a fault that was placed says of how the valve was found. */
+const OF_SYMPTOM: Readonly<Record<SymptomId, Exclude<Found, 'good'>>> = {
+  'half travel': 'outside',
+  'short of shut': 'outside',
+  'passes when shut': 'leaking',
+  sluggish: 'outside',
+  'no motion': 'stuck',
+  hunting: 'outside',
+  'gland leaks': 'leaking',
+  creeps: 'outside',
+  'dump stays open': 'outside',
+  'solenoid stuck': 'stuck',
+  weeps: 'leaking',
+};
+
+function placed(state: JobState): AsFound | undefined {
+  const symptom = state.records['fault-placed'].at(-1)?.body.symptom;
+  return symptom && { found: OF_SYMPTOM[symptom], why: SYMPTOMS[symptom].name.toLowerCase() };
+}
+
+/** A part that is renewed for what was found on it was beyond its limit. */
+function beyond({ calls }: Plan): AsFound | undefined {
+  const call = [...calls.values()].find(
+    ({ verdict, because, reason }) =>
+      (verdict === 'renew' || verdict === 'condemn') &&
+      because.length > 0 &&
+      reason.code !== 'renewed as a set',
+  );
+  return call && { found: 'outside', why: `${call.part}: past use` };
+}
 
 function offItsSet(state: JobState, { valve }: Plan): AsFound | undefined {
   const pop = popOf(state);

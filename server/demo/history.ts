@@ -10,6 +10,7 @@ import {
   type JobId,
   type JobState,
   type PersonStamp,
+  type Place,
 } from '@dusk-wren/core/job';
 import { USUAL_RULES } from '@dusk-wren/core/inspection';
 import { must } from '@dusk-wren/core/problem';
@@ -23,6 +24,9 @@ import { fileValve } from '../database/valves';
 import { PAST, type PastValve, type Visit } from './past';
 import { Play, type Bench, type Cast } from './play';
 import { INSTRUMENTS, SITES } from './scenario';
+
+/** A fault is placed where the valve can still be tried: in its line. */
+const placeOf = ({ placed }: Pick<Visit, 'placed'>): Place => (placed ? 'in line' : 'bare');
 
 const DAY = 24 * 60 * 60 * 1000;
 type Shared = Pick<Cast, 'inspector' | 'lead' | 'instruments' | 'units'>;
@@ -82,7 +86,7 @@ const storyOf = (valve: Valve, { daysAgo, reported, technician, ...told }: Visit
     reported,
     technician,
     openedDaysAgo: daysAgo,
-    place: 'bare' as const,
+    place: placeOf(told),
     until: 'signed' as const,
   },
   condition: {
@@ -115,7 +119,7 @@ class PastBench implements Bench {
     const facts = must(
       openJob(
         {
-          ...{ valve: this.valve, reported: this.visit.reported, place: 'bare' },
+          ...{ valve: this.valve, reported: this.visit.reported, place: placeOf(this.visit) },
           site: SITES[this.valve.customer] ?? USUAL_RULES,
           ...(this.lives.length === 0 ? {} : { carried: carriedFrom(this.lives) }),
         },

@@ -33,7 +33,7 @@ function losingStock(): PastValve {
     placed: { symptom: 'passes when shut', cause: 'seat worn' },
   });
   return {
-    valve: { ...valve, features: { ...valve.features, seat: { ...seat, stock: inches(0.032) } } },
+    valve: { ...valve, features: { ...valve.features, seat: { ...seat, stock: inches(0.03) } } },
     visits: [
       cut(2890, '0.0036 in', '0.0048 in', 0),
       cut(2230, '0.0041 in', '0.0052 in', 1),
@@ -64,6 +64,14 @@ function safety(tag: string, serial: string, location: string, set: number): Val
 const interval = (daysAgo: number, technician: number, readings: NonNullable<Visit['readings']>): Visit => ({
   ...{ daysAgo, technician, reported: 'Interval', readings },
 });
+
+/** When the produced water had eaten them: days ago, a row a valve. */
+const EATEN = [
+  [2310, 1750, 900, 150],
+  [2250, 1480, 1010, 260],
+  [2400, 1600, 820, 90],
+  [2150, 1530, 700, 200],
+] as const;
 
 /** Every valve with a past; what became of each is a story of the charts. */
 export const PAST: readonly PastValve[] = [
@@ -119,10 +127,10 @@ export const PAST: readonly PastValve[] = [
       ...{ tag, serial: `K 61 0${String(9 + 12 * i).padStart(2, '0')}` },
       location: `water injection, train ${'BCDE'[i] ?? 'B'}`,
     },
-    visits: [2300, 1580, 860, 140].map((daysAgo, k) => ({
-      ...{ daysAgo: daysAgo + 31 * i, technician: (i + k) % 4, reported: 'Passes when shut' },
+    visits: (EATEN[i] ?? []).map((daysAgo, k) => ({
+      ...{ daysAgo, technician: (i + k) % 4, reported: 'Passes when shut' },
       placed: { symptom: 'passes when shut', cause: 'seat worn' },
-      finds: { disc: { kind: 'seat damage', form: 'pitted', depth: thou(14) } },
+      finds: { disc: { kind: 'seat damage', form: 'pitted', depth: thou(45) } },
       bluedDegrees: 200,
     })),
   })),

@@ -66,6 +66,12 @@ export const router = createRouter({
       meta: { title: 'Setup' },
     },
     { path: '/valves', component: () => import('../pages/ValvesPage.vue'), meta: { title: 'Valves' } },
+    { path: '/valves/due', component: () => import('../pages/DuePage.vue'), meta: { title: 'Due' } },
+    {
+      path: '/valves/fleet',
+      component: () => import('../pages/FleetPage.vue'),
+      meta: { title: 'All valves together' },
+    },
     {
       path: '/valves/:id',
       component: () => import('../pages/ValvePage.vue'),

@@ -6,7 +6,7 @@ import BenchButton from '../parts/BenchButton.vue';
 import { isoDay, sayDay, sayMoment } from '../parts/dates';
 import NamePlate from '../parts/NamePlate.vue';
 import CarriedFacts from '../register/CarriedFacts.vue';
-import { wearCalls } from '../register/course-picture';
+import { sorted, wearCalls } from '../register/course-picture';
 import DueSign from '../register/DueSign.vue';
 import MeasureCourse from '../register/MeasureCourse.vue';
 import LifeLine from '../register/LifeLine.vue';
@@ -25,7 +25,8 @@ async function keep(asked: ValveMove): Promise<void> {
 }
 const receive = () => void router.push({ path: '/jobs/new', query: { valve: props.id } });
 const used = computed(() => wearCalls(page.value?.carried.courses ?? [], isoDay(new Date())));
-const measures = computed(() => page.value?.carried.courses.filter(({ points }) => points.length > 0) ?? []);
+/** What goes towards its limit, the soonest first, and what stands. */
+const measures = computed(() => sorted(page.value?.carried.courses ?? []));
 </script>
 
 <template>
@@ -79,9 +80,24 @@ const measures = computed(() => page.value?.carried.courses.filter(({ points }) 
           <div class="row-flat drawing">
             <SectionDrawing :valve="page.valve" :calls="used" :in-hand="[]" />
           </div>
-          <section v-if="measures.length > 0" class="measures" aria-label="What is getting used up">
+          <section
+            v-if="measures.going.length + measures.standing.length > 0"
+            class="measures"
+            aria-label="What is getting used up"
+          >
             <h2>What is getting used up</h2>
-            <MeasureCourse v-for="course in measures" :key="course.what" :course="course" />
+            <p v-if="measures.going.length === 0" class="muted">Nothing that goes towards its limit.</p>
+            <MeasureCourse v-for="course in measures.going" :key="course.what" :course="course" />
+            <details v-if="measures.standing.length > 0">
+              <summary class="label">
+                {{ measures.standing.length }} more that
+                {{ measures.standing.length === 1 ? 'stands' : 'stand' }} or
+                {{ measures.standing.length === 1 ? 'was' : 'were' }} read too seldom
+              </summary>
+              <div class="measures">
+                <MeasureCourse v-for="course in measures.standing" :key="course.what" :course="course" />
+              </div>
+            </details>
           </section>
         </div>
       </div>
@@ -102,6 +118,10 @@ const measures = computed(() => page.value?.carried.courses.filter(({ points }) 
 .measures {
   display: grid;
   gap: 8px;
+}
+.measures summary {
+  min-height: var(--touch);
+  padding-top: 12px;
 }
 .left {
   padding: 10px 14px;

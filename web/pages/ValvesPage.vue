@@ -5,7 +5,8 @@ import { ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { useKeys } from '../keys/keys';
 import BenchButton from '../parts/BenchButton.vue';
-import { useRegister } from '../register/register';
+import { useRegister, WITHIN } from '../register/register';
+import RegisterViews from '../register/RegisterViews.vue';
 import ValveTag from '../register/ValveTag.vue';
 import SetupFile from '../setup/SetupFile.vue';
 import { useSession } from '../stores/session';
@@ -14,7 +15,7 @@ import { useSession } from '../stores/session';
 const router = useRouter();
 const session = useSession();
 const register = useRegister();
-const { typed, sought, customer, construction, standing, customers } = register;
+const { typed, sought, customer, construction, standing, due, customers } = register;
 const { valves, data, error, refetch, isNarrowed, cursors, later, earlier } = register;
 const search = ref<{ focus: () => void }>();
 /** Enter opens the first that was found. */
@@ -29,7 +30,10 @@ useKeys([{ key: '/', label: 'Find a valve', run: () => search.value?.focus() }])
 <template>
   <div class="page valves">
     <header>
-      <h1>Valves</h1>
+      <div class="title">
+        <h1>Valves</h1>
+        <RegisterViews />
+      </div>
       <v-text-field
         ref="search"
         v-model="typed"
@@ -56,6 +60,7 @@ useKeys([{ key: '/', label: 'Find a valve', run: () => search.value?.focus() }])
         clearable
       />
       <v-select v-model="standing" label="Where it stands" :items="[...STANDINGS]" clearable />
+      <v-select v-model="due" label="Due" :items="WITHIN" clearable />
     </div>
     <p v-if="error" class="problem" role="alert">{{ error.message }}</p>
     <ul v-if="valves.length > 0" class="tags" aria-label="Valves">
@@ -115,5 +120,11 @@ header {
     grid-column: 1 / -1;
     grid-row: 2;
   }
+}
+.title {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 18px;
+  align-items: center;
 }
 </style>

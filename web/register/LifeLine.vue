@@ -59,25 +59,24 @@ const OUTCOME = { open: 'on a bench', released: 'released', condemned: 'condemne
         class="row-flat"
         :class="job.summary.state"
       >
-        <span class="label">
-          <router-link class="way" :to="`/jobs/${job.id}`">{{
-            sayDay(isoDay(new Date(job.openedAt)))
-          }}</router-link>
-        </span>
-        <span>
-          <b>{{ capital(SCOPE_WORDS[scope]) }}</b><template v-if="reported">: {{ reported }}</template>
-        </span>
-        <span class="label muted">
-          {{ OUTCOME[job.summary.state] }}, opened by {{ by.name }}
-          <router-link v-if="job.summary.state !== 'open'" class="way" :to="`/jobs/${job.id}/certificate`"
-            >Its certificate</router-link
+        <router-link class="way label day" :to="`/jobs/${job.id}`">{{
+          sayDay(isoDay(new Date(job.openedAt)))
+        }}</router-link>
+        <span class="what">
+          <span
+            ><b>{{ capital(SCOPE_WORDS[scope]) }}</b
+            ><template v-if="reported">: {{ reported }}</template></span
           >
+          <span class="label muted">{{ OUTCOME[job.summary.state] }}, opened by {{ by.name }}</span>
         </span>
+        <router-link v-if="job.summary.state !== 'open'" class="way label" :to="`/jobs/${job.id}/certificate`"
+          >Its certificate</router-link
+        >
         <div v-if="lived" class="told label">
-          <span v-if="lived.asFound"
+          <span v-if="lived.asFound" class="found"
             ><ContactRing :verdict="ringOf(lived.asFound.found)" :size="18" />
-            <b>found {{ lived.asFound.found }}</b
-            ><template v-if="lived.asFound.found !== 'good'">: {{ lived.asFound.why }}</template></span
+            <b>found {{ lived.asFound.found }}</b>
+            <template v-if="lived.asFound.found !== 'good'">{{ lived.asFound.why }}</template></span
           >
           <span v-if="lived.reworked.length > 0"
             >put right: {{ lived.reworked.map(({ part, method }) => `${part}, ${method}`).join('; ') }}</span
@@ -157,7 +156,7 @@ const OUTCOME = { open: 'on a bench', released: 'released', condemned: 'condemne
 }
 .jobs li {
   display: grid;
-  grid-template-columns: 130px minmax(0, 1.3fr) minmax(0, 1fr);
+  grid-template-columns: 120px minmax(0, 1fr) auto;
   gap: 4px 16px;
   align-items: center;
   padding: 4px 14px;
@@ -171,9 +170,16 @@ const OUTCOME = { open: 'on a bench', released: 'released', condemned: 'condemne
 }
 .told {
   display: grid;
-  grid-column: 1 / -1;
+  grid-column: 2 / -1;
   gap: 2px;
   padding-bottom: 6px;
+}
+.what,
+.found {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 10px;
+  align-items: center;
 }
 .told summary {
   min-height: var(--touch);
@@ -192,6 +198,9 @@ const OUTCOME = { open: 'on a bench', released: 'released', condemned: 'condemne
 @media (max-width: 700px) {
   .jobs li {
     grid-template-columns: minmax(0, 1fr);
+  }
+  .told {
+    grid-column: 1;
   }
 }
 </style>

@@ -35,7 +35,7 @@ const now = computed(() => {
       <span class="number">{{ now }}</span>
       <span class="label muted">limit {{ show(course.limit) }}</span>
     </figcaption>
-    <svg v-if="picture" :viewBox="`0 0 ${WIDE} ${HIGH}`" aria-hidden="true">
+    <svg v-if="picture" class="picture" :viewBox="`0 0 ${WIDE} ${HIGH}`" aria-hidden="true">
       <line class="limit" :x1="0" :x2="WIDE" :y1="y(picture.limit)" :y2="y(picture.limit)" />
       <line
         v-for="([from, to], i) in picture.lines"
@@ -74,7 +74,7 @@ figcaption {
 figcaption b {
   flex: 1 1 150px;
 }
-svg {
+.picture {
   display: block;
   width: 100%;
   max-height: 110px;

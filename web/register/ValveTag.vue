@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import type { RegisterLine } from '@dusk-wren/contract';
-import { sayDay } from '../parts/dates';
+import { isoDay, sayDay } from '../parts/dates';
 
 /** A valve of the register as a stamped tag on its wire; one that is in work is lit. */
 const props = defineProps<{ valve: RegisterLine }>();
+const today = isoDay(new Date());
 const been = (): string => {
   const { jobs, lastOpened } = props.valve;
   if (lastOpened === null) return 'never here';
@@ -27,6 +28,9 @@ const been = (): string => {
       <b v-if="valve.open">on a bench</b>
       <b v-else-if="valve.standing !== 'in place'">{{ valve.standing }}</b>
       <span class="muted">{{ been() }}</span>
+      <span v-if="valve.due"
+        >{{ valve.due.at < today ? 'was due' : 'due' }} <b>{{ sayDay(valve.due.at) }}</b></span
+      >
       <span v-if="valve.serial" class="muted">serial {{ valve.serial }}</span>
     </span>
   </router-link>

@@ -55,6 +55,25 @@ function bandOf(course: Course, begun: string, to: number): CoursePicture['lines
   ]);
 }
 
+/** What goes towards its limit, the soonest first, and what stands or was read too seldom to say. */
+export function sorted(courses: readonly Course[]): {
+  readonly going: readonly Course[];
+  readonly standing: readonly Course[];
+} {
+  const told = courses
+    .filter(({ points }) => points.length > 0)
+    .map((course) => ({ course, meets: meetsOf(course) }));
+  const at = ({ meets }: (typeof told)[number]) =>
+    meets.kind === 'date' ? meets.early : meets.kind === 'over limit' ? '' : undefined;
+  return {
+    going: told
+      .filter((each) => at(each) !== undefined)
+      .toSorted((a, b) => (at(a) ?? '').localeCompare(at(b) ?? ''))
+      .map(({ course }) => course),
+    standing: told.filter((each) => at(each) === undefined).map(({ course }) => course),
+  };
+}
+
 const SOON_DAYS = 365;
 
 /** How used up a part is, as the section shows it: over its limit, there within a year, or with time to go. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { customersView } from '@dusk-wren/contract';
+import { useCustomers } from '../../stores/customers';
 import type { ValveId } from '@dusk-wren/core/job';
 import {
   GROUP_NAMES,
@@ -22,9 +22,7 @@ import {
   type PlateRead,
   type ValveDraft,
 } from '@dusk-wren/core/valve';
-import { useQuery } from '@pinia/colada';
 import { computed, ref } from 'vue';
-import { call } from '../../api/client';
 import QuantityField from '../../parts/QuantityField.vue';
 import BenchButton from '../../parts/BenchButton.vue';
 import LikeWarning from './LikeWarning.vue';
@@ -32,10 +30,7 @@ import LikeWarning from './LikeWarning.vue';
 /** Who a new valve is: its plate read as it is typed, pasted or scanned, or filled in field by field. */
 const draft = defineModel<ValveDraft>({ required: true });
 defineEmits<{ take: [id: ValveId, tag: string] }>();
-const { data: shop } = useQuery({
-  key: () => ['customers'],
-  query: () => call('/customers', customersView),
-});
+const customers = useCustomers();
 const ratedBy = computed(() => closureOf(draft.value.features).ratedBy);
 const line = ref('');
 const plateRead = ref<PlateRead>();
@@ -94,7 +89,7 @@ const doubt = computed(() => plateDoubt(draft.value));
       <v-select
         :model-value="draft.customer || null"
         label="Customer"
-        :items="shop?.customers ?? []"
+        :items="customers"
         @update:model-value="(name: string | null) => (draft.customer = name ?? '')"
       />
       <v-text-field v-model="draft.location" label="Where it sits" autocomplete="off" maxlength="120" />
