@@ -83,6 +83,10 @@ export const valvePage = z.object({
   due: z.array(dueView),
   /** What it brings into its next job. */
   carried: carriedSchema,
+  /** Others of the same kind and size at the same customer: what could take its place. */
+  twins: z.array(
+    z.object({ id: valveId, tag: z.string(), location: z.string(), standing: z.enum(STANDINGS) }),
+  ),
   /** Newest first, the latest of them. */
   photos: z.array(valvePhoto),
   /** Where it was put, and what became of it, newest first. */

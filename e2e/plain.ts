@@ -54,7 +54,8 @@ class Job {
     const { id, task, title: words } = this.inHand();
     if (taskKind(task).signed) throw new Error(`“${words}” has to be done on purpose`);
     for (let i = 0; i < 240; i++) {
-      for (const command of plainly(task, this.handsAt(id))) if (!(await this.send(command))) return;
+      for (const { by: _whoever, ...command } of plainly(task, this.handsAt(id)))
+        if (!(await this.send(command))) return;
       if (must(plan(this.state))?.steps.find((step) => step.id === id)?.status === 'done') return;
     }
     throw new Error(`“${words}” is never done`);

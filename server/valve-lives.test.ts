@@ -56,7 +56,7 @@ describe('a valve that has been here', () => {
     const page = await pageOf(valve.id);
     expect(page.due[0]).toMatchObject({ at: '2029-11-24', kind: 'certificate' });
     expect(page.jobs[0]?.lived).toMatchObject({ signed: '2024-03-04', asFound: { found: 'good' } });
-    expect(page.carried.words.find(({ what }) => what === 'packing rings')).toMatchObject({
+    expect(page.carried.words.find(({ what }) => what === 'packing rings fitted')).toMatchObject({
       job,
       at: '2024-03-04',
     });
@@ -116,6 +116,19 @@ describe('a valve that has been here', () => {
       fileJob({ id, valveId: valve.id, log: bench.log, state: bench.state }, transaction),
     );
     expect(await JobLifeRow.count({ where: { jobId: id } })).toBe(0);
+  });
+});
+
+describe('its twins', () => {
+  it('are of its kind, size and customer, spares first, none that is scrapped', async () => {
+    const [one] = [await file('TW-1', 'gate-wedge'), await file('TW-2', 'gate-wedge')];
+    const spare = await file('TW-3', 'gate-wedge');
+    const gone = await file('TW-4', 'gate-wedge');
+    await file('TW-5', 'gate-wedge', { customer: 'High Mill' });
+    await file('TW-6', 'gate-wedge', { nps: 10 });
+    await ada.post(`/api/register/${spare.id}/move`, { standing: 'spare', why: '' });
+    await ada.post(`/api/register/${gone.id}/move`, { standing: 'scrapped', why: '' });
+    expect((await pageOf(one.id)).twins.map(({ tag }) => tag)).toEqual(['TW-3', 'TW-2']);
   });
 });
 

@@ -32,7 +32,7 @@ export function wordsLeft({ records }: JobState): { what: string; words: string 
   const seals = records['step-done'].flatMap(({ body }) => sealIn(body.note));
   return [
     ...[...ways].map(([what, words]) => ({ what, words })),
-    ...(packing ? [{ what: 'packing rings', words: String(packing.joints.length) }] : []),
+    ...(packing ? [{ what: 'packing rings fitted', words: String(packing.joints.length) }] : []),
     ...[...units].map(([kind, serial]) => ({ what: `${kind} in it`, words: serial })),
     ...seals.slice(-1).map((words) => ({ what: 'number of the seal', words })),
   ];

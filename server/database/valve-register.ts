@@ -11,7 +11,7 @@ import {
 } from '@dusk-wren/contract';
 import { jobId, personStamp, readEntry, valveId } from '@dusk-wren/core/job';
 import { carriedFrom } from '@dusk-wren/core/life';
-import { CONSTRUCTIONS, sizeWords, typedWords, valveSchema } from '@dusk-wren/core/valve';
+import { CONSTRUCTIONS, sizeWords, typedWords, valveKey, valveSchema } from '@dusk-wren/core/valve';
 import { col, fn, literal, Op, type Sequelize, type WhereOptions } from 'sequelize';
 import { z } from 'zod';
 import { Refusal } from '../refusal';
@@ -143,9 +143,10 @@ export async function pageOfValve(id: string): Promise<ValvePage> {
     ValveChangeRow.findAll({ where: { valveId: id }, order: [['id', 'DESC']] }),
   ]);
   const ids = jobs.map((job) => job.id);
-  const [openings, photos] = await Promise.all([
+  const [openings, photos, twins] = await Promise.all([
     EventRow.findAll({ where: { jobId: ids, seq: 1 } }),
     photosOn(ids),
+    twinsOf(row),
   ]);
   const settled = lives.length > 0 && row.due === null ? await row.reload() : row;
   const lived = new Map(lives.map((each) => [String(each.job), each.lived]));
@@ -159,11 +160,33 @@ export async function pageOfValve(id: string): Promise<ValvePage> {
     due: duesOf(settled),
     carried: carriedFrom(lives),
     photos,
+    twins,
     changes: changes.map(({ id: change, at, person, what }) => ({
       ...{ id: change, at: at.toISOString(), what },
       by: personStamp.parse(JSON.parse(person)).name,
     })),
   });
+}
+
+const [MOST_ALIKE, MOST_TWINS] = [400, 12];
+
+/** Valves of its customer that are of the same kind and size, spares first. */
+async function twinsOf({ id, customer: whose, construction: kind, body }: ValveRow) {
+  const own = valveKey(valveSchema.parse(JSON.parse(body)));
+  const rows = await ValveRow.findAll({
+    where: { customer: whose, construction: kind, id: { [Op.ne]: id }, standing: { [Op.ne]: 'scrapped' } },
+    limit: MOST_ALIKE,
+  });
+  return rows
+    .map((row) => ({ row, valve: valveSchema.parse(JSON.parse(row.body)) }))
+    .filter(({ valve }) => valveKey(valve) === own)
+    .map(({ row, valve }) => ({
+      ...{ id: row.id, tag: row.tag, location: valve.location, standing: standingOf(row) },
+    }))
+    .sort(
+      (a, b) => Number(b.standing === 'spare') - Number(a.standing === 'spare') || a.tag.localeCompare(b.tag),
+    )
+    .slice(0, MOST_TWINS);
 }
 
 const MOST_PHOTOS = 24;

@@ -9,6 +9,7 @@ import RegisterViews from '../register/RegisterViews.vue';
 const due = useDue();
 const { days, customer, customers, data, error, months, asked, wrong, told, open } = due;
 const today = isoDay(new Date());
+const print = () => window.print();
 const idle = (valves: readonly { open: unknown }[]) => valves.filter((each) => each.open === null).length;
 const WORDS = { 30: '30 days', 90: '90 days', 365: 'A year' } as const;
 </script>
@@ -31,6 +32,7 @@ const WORDS = { 30: '30 days', 90: '90 days', 365: 'A year' } as const;
         <a class="way" :href="`/api/due.ics?${asked}`" download>Calendar</a>
         <a class="way" :href="`/api/due.csv?${asked}`" download>CSV</a>
       </nav>
+      <BenchButton @press="print">Print</BenchButton>
     </div>
     <p v-if="error" class="problem" role="alert">{{ error.message }}</p>
     <p v-if="wrong" class="problem" role="alert">{{ wrong }}</p>

@@ -23,6 +23,7 @@ const open = computed(() => page.value?.jobs.find(({ job }) => job.summary.state
 async function keep(asked: ValveMove): Promise<void> {
   if (await move(asked)) moving.value = false;
 }
+const print = () => window.print();
 const receive = () => void router.push({ path: '/jobs/new', query: { valve: props.id } });
 const used = computed(() => wearCalls(page.value?.carried.courses ?? [], isoDay(new Date())));
 /** What goes towards its limit, the soonest first, and what stands. */
@@ -48,6 +49,7 @@ const measures = computed(() => sorted(page.value?.carried.courses ?? []));
           >Open a job</BenchButton
         >
         <BenchButton v-if="!moving" @press="moving = true">It stands elsewhere</BenchButton>
+        <BenchButton class="print" @press="print">Print</BenchButton>
         <p class="label">
           <b>{{
             page.standing === 'in place' ? 'In place' : page.standing === 'spare' ? 'A spare' : 'Scrapped'
@@ -67,6 +69,15 @@ const measures = computed(() => sorted(page.value?.carried.courses ?? []));
           <CarriedFacts :carried="page.carried" />
           <p v-if="page.jobs.length === 0" class="row-flat empty">It was never on a bench here.</p>
           <PhotoStrip v-if="page.photos.length > 0" :photos="page.photos" />
+          <section v-if="page.twins.length > 0" aria-label="Its twins">
+            <h2>Its twins</h2>
+            <p class="twins label">
+              <router-link v-for="twin in page.twins" :key="twin.id" class="way" :to="`/valves/${twin.id}`"
+                >{{ twin.tag }}, {{ twin.location
+                }}{{ twin.standing === 'spare' ? ' (spare)' : '' }}</router-link
+              >
+            </p>
+          </section>
           <section v-if="page.changes.length > 0" aria-label="Where it was">
             <h2>Where it was</h2>
             <ol class="happened label">
@@ -123,6 +134,11 @@ const measures = computed(() => sorted(page.value?.carried.courses ?? []));
   min-height: var(--touch);
   padding-top: 12px;
 }
+.twins {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 18px;
+}
 .left {
   padding: 10px 14px;
   border-left: 5px solid var(--ask);
@@ -144,6 +160,14 @@ const measures = computed(() => sorted(page.value?.carried.courses ?? []));
 }
 .empty {
   padding: 18px;
+}
+@media print {
+  .acts button {
+    display: none;
+  }
+  .halves {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 @media (max-width: 860px) {
   .halves {

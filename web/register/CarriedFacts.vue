@@ -23,7 +23,7 @@ const lines = computed(() => [
       <thead>
         <tr>
           <th scope="col">What</th>
-          <th scope="col">As it was left</th>
+          <th scope="col">As it was last read</th>
           <th scope="col">By the job of</th>
         </tr>
       </thead>

@@ -23,6 +23,8 @@ const VIEWS = [
 a {
   display: flex;
   align-items: center;
+  justify-content: center;
+  min-width: var(--touch);
   min-height: var(--touch);
   padding: 0 10px;
   font-size: 17px;

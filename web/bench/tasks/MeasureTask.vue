@@ -107,11 +107,11 @@ const means = computed(() => {
 
 /** What the same figure was before, and how far this one is from it. */
 const before = (ask: MeasureAsk) => (ask.was === undefined ? undefined : on(ask.was, ask)?.body.value);
-/** The same figure as the last job of this valve left it. */
+/** The same figure as the last job of this valve read it. */
 const leftLast = ({ what }: MeasureAsk) => job.carried?.figures.find((each) => each.what === what);
 function leftWords(ask: MeasureAsk): string {
   const left = leftLast(ask);
-  return left ? `left at ${show(left.value)} on ${sayDay(left.at)}` : '';
+  return left ? `last time ${show(left.value)} on ${sayDay(left.at)}` : '';
 }
 const wasShown = (ask: MeasureAsk) => {
   const was = before(ask);
