@@ -56,6 +56,9 @@ export const fleetJobsQuery = fleetFileQuery.extend({
   cause: z.string().max(60).exactOptional(),
   found: z.string().max(20).exactOptional(),
   cameBack: z.literal('yes').exactOptional(),
+  /** Jobs on which this part of this construction had failed. */
+  construction: z.enum(CONSTRUCTION_IDS).exactOptional(),
+  part: z.enum(PART_ROLES).exactOptional(),
   cursor: z.string().max(200).exactOptional(),
   limit: z.coerce.number().int().min(1).max(100).default(30),
 });

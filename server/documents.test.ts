@@ -22,7 +22,7 @@ beforeAll(async () => {
   await PersonRow.destroy({ where: {} });
   await InstrumentRow.destroy({ where: {} });
   const signed = STORIES.filter(({ until }) => until === 'signed');
-  await seedDemo(shop.sequelize, () => undefined, signed);
+  await seedDemo(shop.sequelize, () => undefined, { stories: signed, past: [] });
   await PersonRow.bulkCreate(people);
   lea = await Screen.open(shop, 'lea');
   const { body } = await lea.get('/api/jobs?state=released');

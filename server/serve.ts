@@ -10,6 +10,7 @@ import { HALF_RESTORED, isHalfRestored } from './database/half-restored';
 import { watchClock } from './keeping/clock';
 import { keepBackedUp } from './keeping/schedule';
 import { withoutStatement } from './database/failures';
+import { fillLives } from './database/fill-lives';
 import { nobodyYet } from './database/people';
 
 export interface Running {
@@ -30,6 +31,7 @@ export async function serve(config: Config, logger: Logger): Promise<Running> {
   server.keepAliveTimeout = 65_000;
   const stopPruning = pruneSignIns((error) => logger.warn(withoutStatement(error), 'could not prune'));
   const stopBackingUp = keepBackedUp(sequelize, config, logger);
+  const stopFilling = fillLives(sequelize, logger);
   const stopWatching = watchClock(app.clock, (jump) => logger.warn(jump, 'the clock jumped'));
   await listening(server, config);
   const { port } = addressOf(server);
@@ -40,6 +42,7 @@ export async function serve(config: Config, logger: Logger): Promise<Running> {
       const closed = new Promise<void>((done) => server.close(() => done()));
       stopPruning();
       stopBackingUp();
+      stopFilling();
       stopWatching();
       server.closeIdleConnections();
       const force = setTimeout(() => server.closeAllConnections(), LONGEST_FAREWELL).unref();

@@ -64,6 +64,7 @@ export { ROUNDS, wayRoundOn, waysOf, wayWanted, type RoundOf } from './ways-roun
 export { apartDegrees, markOf, MARKS_MEET_DEGREES } from './marks';
 export { evidenceOn } from './evidence';
 export { lineOf } from './line';
+export { rememberedByReads } from './remembered';
 export { hangingLocks } from './locks';
 export { nextNumber } from './next-number';
 export { fallsWith } from './signatures';

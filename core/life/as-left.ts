@@ -1,6 +1,6 @@
 import type { EntryOf, JobState } from '../job';
 import type { Plan } from '../plan';
-import type { Quantity } from '../quantity';
+import { formatClock, type Quantity } from '../quantity';
 
 /** What an isolation reads is of that day only. */
 const OF_THE_VALVE = ({ step: { stage } }: EntryOf<'measured'>['body']) =>
@@ -20,9 +20,13 @@ export function figuresLeft(state: JobState, { steps }: Plan): { what: string; v
       .filter(({ body }) => OF_THE_VALVE(body) && !zero.has(`${body.step.id} ${body.what}`))
       .map(({ body }) => [body.what, body.value] as const),
   );
+  // What a joint was tightened to, where its last bolt is.
+  for (const { task, title, status } of steps)
+    if (task.kind === 'bolt-up' && status === 'done')
+      last.set(`torque: ${title}`.slice(0, LONGEST), task.torque);
   return [...last].slice(-MOST).map(([what, value]) => ({ what, value }));
 }
-const MOST = 200;
+const [MOST, LONGEST] = [200, 60];
 
 /** What a job leaves that is said in words: which way round, the packing, seals by number, a unit from the shelf. */
 export function wordsLeft({ records }: JobState): { what: string; words: string }[] {
@@ -30,7 +34,9 @@ export function wordsLeft({ records }: JobState): { what: string; words: string 
   const packing = records['packing-fitted'].at(-1)?.body;
   const units = new Map(records['unit-taken'].map(({ body }) => [body.kind, body.serial] as const));
   const seals = records['step-done'].flatMap(({ body }) => sealIn(body.note));
+  const marks = new Map(records['mark-set'].map(({ body }) => [body.part, body.clock] as const));
   return [
+    ...[...marks].map(([part, clock]) => ({ what: `mark of the ${part}`, words: formatClock(clock) })),
     ...[...ways].map(([what, words]) => ({ what, words })),
     ...(packing ? [{ what: 'packing rings fitted', words: String(packing.joints.length) }] : []),
     ...[...units].map(([kind, serial]) => ({ what: `${kind} in it`, words: serial })),

@@ -2,6 +2,7 @@ import { ok, type Result } from '../problem';
 import { callsOf, type StandingCall } from '../calls';
 import {
   placeOf,
+  rememberedByReads,
   scopeOf,
   standingEntries,
   stepIdOf,
@@ -74,7 +75,20 @@ export function plan(state: JobState): Result<Plan | undefined> {
   return fresh;
 }
 
-function compose(state: JobState): Result<Plan | undefined> {
+/** The steps in their order, before any of them is begun or done. */
+interface Order {
+  readonly valve: Valve;
+  readonly scope: Scope;
+  readonly steps: readonly Placed[];
+  readonly titles: ReadonlyMap<string, string>;
+  readonly deliberate: ReadonlySet<string>;
+  readonly calls: ReadonlyMap<PartRole, StandingCall>;
+  readonly condemned: boolean;
+  readonly openings: number;
+}
+
+/** Most entries change no step, only which are done: a click of a wrench is no reason to compose them all again. */
+const orderOf = rememberedByReads((state): Result<Order | undefined> => {
   const valve = valveWorkedOn(state);
   if (!valve) return ok(undefined);
   const calls = callsOf(state);
@@ -85,22 +99,30 @@ function compose(state: JobState): Result<Plan | undefined> {
   const cut = withinScope(state, valve, whole);
   const sorted = ordered(cut);
   if (!sorted.ok) return sorted;
-  const order = hasOwnAir({ state, valve, place: placeOf(state), scope })
+  const steps = hasOwnAir({ state, valve, place: placeOf(state), scope })
     ? sorted.value
     : withBenchAir(sorted.value, valve);
-  const steps = [...keptSteps(state, order), ...withStatus(order, state)];
+  return ok({
+    ...{ valve, scope, condemned, openings: openings.length, steps },
+    titles: new Map(steps.map(({ id, draft }) => [id, draft.title])),
+    deliberate: deliberateSteps(steps),
+    calls: callsWithin(scope, valve, calls, cut),
+  });
+});
+
+function compose(state: JobState): Result<Plan | undefined> {
+  const composed = orderOf(state);
+  if (!composed.ok || !composed.value) return composed.ok ? ok(undefined) : composed;
+  const { steps: order, titles, deliberate, ...planned } = composed.value;
+  const steps = [...keptSteps(state, order), ...withStatus({ order, titles, deliberate }, state)];
   const open = steps.filter(({ status }) => status !== 'done');
   return ok({
-    valve,
-    scope,
+    ...planned,
     steps,
-    calls: callsWithin(scope, valve, calls, cut),
     inHand:
       steps.find(({ status, waits }) => status === 'ready' && waits.length === 0) ??
       steps.find(({ status }) => status === 'ready'),
     remainingMinutes: open.reduce((total, step) => total + step.minutes, 0),
-    condemned,
-    openings: openings.length,
   });
 }
 
@@ -119,7 +141,10 @@ function callsWithin(
   );
 }
 
-function withStatus(order: readonly Placed[], state: JobState): PlannedStep[] {
+function withStatus(
+  { order, titles, deliberate }: Pick<Order, 'titles' | 'deliberate'> & { readonly order: readonly Placed[] },
+  state: JobState,
+): PlannedStep[] {
   const finished = new Map(
     order.map(({ id, draft }) => [
       id,
@@ -135,8 +160,6 @@ function withStatus(order: readonly Placed[], state: JobState): PlannedStep[] {
     signings.set(id, { ...signing, covered });
     finished.set(id, bothSides(signing));
   }
-  const deliberate = deliberateSteps(order);
-  const titles = new Map(order.map(({ id, draft }) => [id, draft.title]));
   return order.map(({ id, draft, opening, after }) => {
     const { name, provides: _given, once: _once, ofTheJob: _ofTheJob, benchAir: _air, ...asked } = draft;
     const signing = signings.get(id);

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { dataHome, privateDatabase } from '../machine/database.mjs';
 import { run, start } from '../machine/run.mjs';
 import { root } from '../machine/say.mjs';
+import { MANY_LIVES, manyLives, OFTEN_HERE, WAITING_JOBS } from './lives.mjs';
 
 const DATABASE = 'dusk_wren_bench';
 const RESIDENT_LIMIT_MB = 250;
@@ -12,6 +13,7 @@ const WARM_UP = 150;
 const HEADROOM_MS = 20;
 const MANY_JOBS = 100_000;
 const LIST_LIMIT_MS = 500;
+const CUSTOMER = encodeURIComponent('Tarn Edge gas and water field');
 const MANY_VALVES = 100_000;
 const REGISTER_LIMIT_MS = 50;
 /** Where two words that many valves have seldom or never go together, all that have the rarer one are looked at. */
@@ -84,6 +86,19 @@ export async function serverLoad(report) {
         const times = await timed(20, () => shop.call(`/register?limit=48&${query}`), 5);
         report(`Valves ${what}, ${of}`, p95(times), limit, 'ms');
       }
+      const often = await manyLives(database.url(DATABASE));
+      const lives = MANY_LIVES.toLocaleString('en');
+      for (const [what, path, limit] of [
+        [`Page of a valve with ${OFTEN_HERE} overhauls`, `/register/${often}`, 150],
+        [`Fleet over ${lives} jobs, eight years`, '/fleet?months=96&rate=60', 300],
+        [`Fleet over ${lives} jobs, three years of a customer`, `/fleet?months=36&customer=${CUSTOMER}`, 300],
+        [`Jobs behind a cause, of ${lives}`, '/fleet/jobs?months=96&cause=seat worn', 300],
+        [`Ages of a part, of ${lives}`, '/fleet/ages?construction=globe-bolted&part=disc', 300],
+        ['Recall list of a year', '/due?by=2027-11-28', 300],
+        [`Orders of ${WAITING_JOBS.toLocaleString('en')} open jobs`, '/store/orders', 100],
+        ['What to keep', '/store/spares', 300],
+      ])
+        report(`${what}, p95`, p95(await timed(20, () => shop.call(path), 5)), limit, 'ms');
     } finally {
       await server.stop();
     }

@@ -19,7 +19,7 @@ export async function followDrawn({ jobId, before, after, entries, transaction }
   if (!valve) return;
   const [had, has] = [fittedNew(before), fittedNew(after)];
   const [on, off] = [[...has].filter((part) => !had.has(part)), [...had].filter((part) => !has.has(part))];
-  for (const { row, part, wanted } of await matched(valve, on, transaction)) {
+  for (const { row, part, wanted } of await matched(valve, outOfBins(after, valve, on), transaction)) {
     if (row.onHand === 0) continue;
     const count = Math.min(row.onHand, wanted);
     await keep(row, { jobId, part, count, day: dayOf(entries) }, transaction);
@@ -32,6 +32,15 @@ export async function followDrawn({ jobId, before, after, entries, transaction }
 function beginnings(key: string): string[] {
   const words = key.split(' ');
   return words.map((_, i) => words.slice(0, i + 1).join(' '));
+}
+
+/** What is new at every overhaul came out of the kit, where one was counted on the job. */
+function outOfBins({ records }: JobState, valve: Valve, parts: readonly PartRole[]): readonly PartRole[] {
+  if (records['kit-checked'].length === 0) return parts;
+  const inKits = new Set(
+    partsOf(valve).flatMap(({ role, policy }) => (policy === 'renew always' ? [role] : [])),
+  );
+  return parts.filter((part) => !inKits.has(part));
 }
 
 interface Matched {

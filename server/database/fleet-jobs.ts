@@ -5,7 +5,7 @@ import { CONSTRUCTION_IDS, CONSTRUCTIONS } from '@dusk-wren/core/valve';
 import { Op, type WhereOptions } from 'sequelize';
 import type { z } from 'zod';
 import { causeWords, type Since } from './fleet';
-import { JobLifeRow } from './life-models';
+import { JobLifeRow, PartLifeRow } from './life-models';
 import { ValveRow } from './models';
 import { decodeCursor, pageOf } from './paging';
 
@@ -30,6 +30,7 @@ export async function fleetJobsOf(
         query.cause === undefined ? {} : { cause: query.cause },
         query.found === undefined ? {} : { found: query.found },
         query.cameBack === undefined ? {} : { cameBack: true },
+        await whereFailed(query),
         after
           ? {
               [Op.or]: [
@@ -59,6 +60,22 @@ export async function fleetJobsOf(
     });
   });
   return { jobs, next };
+}
+
+const MOST_FAILED = 500;
+
+/** Jobs that found a part failed. */
+async function whereFailed({ construction, part }: Query): Promise<WhereOptions<JobLifeRow>> {
+  if (part === undefined) return {};
+  const rows = await PartLifeRow.findAll({
+    where: { part, fate: 'failed', ...(construction === undefined ? {} : { construction }) },
+    attributes: ['valveId', 'endedOn'],
+    order: [['endedOn', 'DESC']],
+    limit: MOST_FAILED,
+  });
+  return {
+    [Op.or]: rows.flatMap(({ valveId, endedOn }) => (endedOn === null ? [] : [{ valveId, signed: endedOn }])),
+  };
 }
 
 async function tagsOf(rows: readonly JobLifeRow[]): Promise<ReadonlyMap<string, ValveRow>> {

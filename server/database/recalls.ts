@@ -14,6 +14,7 @@ import { EventRow, InstrumentRow, JobRow } from './models';
 import { noteChange, type Moment } from './setup-changes';
 import { RecallRow } from './setup-models';
 import { oneAtATime } from './setup-names';
+import { settleValveOf } from './valve-lives';
 
 /** Jobs of one instrument that are weighed at once. */
 const MOST = 100;
@@ -83,6 +84,7 @@ export async function recallTraced(
       })),
       { transaction },
     );
+    for (const { job } of open) await settleValveOf(job, transaction);
     const off = formatNumber(found.offPercent, 2);
     const tags = open.map(({ tag }) => tag).join(', ');
     const what = `${row.name}, found ${off} % off: recalled ${tags}`.slice(0, 200);
@@ -131,6 +133,7 @@ export async function closeRecall({ sequelize, by, now }: Moment, id: number, wh
     if (!row) throw new Refusal({ code: 'not-found', what: 'recall' });
     if (row.closedAt) return;
     await row.update({ closedAt: now, closedBy: JSON.stringify(by), closedWhy: why }, { transaction });
+    await settleValveOf(row.jobId, transaction);
     const job = await JobRow.findByPk(row.jobId, { transaction });
     const what = `recall of ${job?.tag ?? ''} closed: ${why}`.slice(0, 200);
     await noteChange({ by, at: now, subject: 'recalls', what }, transaction);

@@ -20,6 +20,7 @@ import type { Change } from './change';
 import { costOf } from './drawn-parts';
 import { JobLifeRow, PartLifeRow } from './life-models';
 import { JobRow, ValveRow } from './models';
+import { RecallRow } from './setup-models';
 import { stateOf } from './state-of';
 
 /** One signed job in the life of a valve. */
@@ -136,6 +137,12 @@ export async function settleValve(valve: string, transaction: Transaction | null
   );
 }
 
+/** The same of the valve that a job is on. */
+export async function settleValveOf(job: string, transaction: Transaction): Promise<void> {
+  const row = await JobRow.findByPk(job, { transaction, attributes: ['valveId'] });
+  if (row) await settleValve(row.valveId, transaction);
+}
+
 /** What says when a valve is due: its last certificate, with the reason that it was proposed by, and all that it carries. */
 async function duesNow(lives: readonly LivedJob[], transaction: Transaction | null): Promise<Due[]> {
   const last = lives.at(-1);
@@ -150,5 +157,21 @@ async function duesNow(lives: readonly LivedJob[], transaction: Transaction | nu
     proposed?.at === last.lived.nextDue
       ? proposed
       : { at: last.lived.nextDue, kind: 'certificate', words: 'as its certificate was signed' };
-  return soonest([signed, ...duesCarried(carry(before, last.job, last.lived), last.lived.signed)]);
+  return soonest([
+    signed,
+    ...duesCarried(carry(before, last.job, last.lived), last.lived.signed),
+    ...(await calledBack(lives, transaction)),
+  ]);
+}
+
+/** An instrument that a job was read with was found off, and nobody has said yet what was done about it. */
+async function calledBack(lives: readonly LivedJob[], transaction: Transaction | null): Promise<Due[]> {
+  const rows = await RecallRow.findAll({
+    where: { jobId: lives.map(({ job }) => job), closedAt: null },
+    transaction,
+  });
+  return rows.map(({ openedAt }) => ({
+    ...{ at: openedAt.toISOString().slice(0, 10), kind: 'recall' as const },
+    words: 'called back: an instrument that it was read with was found off',
+  }));
 }

@@ -3,6 +3,7 @@ import { carriedFrom, livedOf, type Lived } from '@dusk-wren/core/life';
 import {
   EMPTY_JOB,
   commandId,
+  instrumentId,
   jobId,
   valveAsLeft,
   type Entry,
@@ -21,7 +22,7 @@ import type { Sequelize } from 'sequelize';
 import { drawnThen } from '../database/drawn-parts';
 import { fileJob } from '../database/file-job';
 import { fileValve } from '../database/valves';
-import { PAST, type PastValve, type Visit } from './past';
+import type { PastValve, Visit } from './past';
 import { Play, type Bench, type Cast } from './play';
 import { INSTRUMENTS, SITES } from './scenario';
 
@@ -34,11 +35,14 @@ type Shared = Pick<Cast, 'inspector' | 'lead' | 'instruments' | 'units'>;
 /** Plays the jobs of the years before: the same commands and decisions, each log filed whole as an import files it. */
 export async function playHistory(
   sequelize: Sequelize,
+  pasts: readonly PastValve[],
   people: readonly PersonStamp[],
   shared: Shared,
   now: number,
 ): Promise<void> {
-  for (const past of PAST) await playValve(sequelize, past, people, shared, now);
+  // What was read with years ago is no longer on the register.
+  const then = Object.fromEntries(INSTRUMENTS.map(({ name }) => [name, instrumentId.parse(randomUUID())]));
+  for (const past of pasts) await playValve(sequelize, past, people, { ...shared, instruments: then }, now);
 }
 
 async function playValve(
@@ -153,6 +157,13 @@ class PastBench implements Bench {
     if (!known) return undefined;
     const { name, kind } = named;
     const calibrationDue = new Date(Date.parse(this.opened) + 200 * DAY).toISOString().slice(0, 10);
-    return { id: known, name, kind, simulated: true, calibrationDue, inCalibration: true };
+    return {
+      id: known,
+      name: `${name}, the one before`,
+      kind,
+      simulated: true,
+      calibrationDue,
+      inCalibration: true,
+    };
   }
 }

@@ -7,6 +7,7 @@ import { InstrumentRow, PersonRow, SheetRow, SiteRow } from '../database/models'
 import { WorkPlaceRow } from '../database/setup-models';
 import { fileValve } from '../database/valves';
 import { playHistory } from './history';
+import { PAST, type PastValve } from './past';
 import { onTheServer, Play } from './play';
 import { valveKey } from '@dusk-wren/core/valve';
 import { putUnit } from '../database/shelf';
@@ -23,7 +24,7 @@ const isoDay = (moment: number) => new Date(moment).toISOString().slice(0, 10);
 export async function seedDemo(
   sequelize: Sequelize,
   say: (line: string) => void,
-  stories: readonly Story[] = STORIES,
+  { stories = STORIES, past = PAST }: { stories?: readonly Story[]; past?: readonly PastValve[] } = {},
 ): Promise<boolean> {
   if ((await PersonRow.count()) > 0) return false;
   const pinHash = await hashPin(DEMO_PIN);
@@ -68,7 +69,7 @@ export async function seedDemo(
   await SheetRow.create(sheetRow(BEFORE, lead, new Date(now - 400 * DAY)));
   const cast = { inspector, lead, instruments, units };
   say('eight years of jobs that are over');
-  await playHistory(sequelize, people, cast, now);
+  await playHistory(sequelize, past, people, cast, now);
   for (const story of stories) {
     say(`${story.valve.tag}: ${story.valve.location}`);
     const technician = people[story.technician];

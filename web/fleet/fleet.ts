@@ -6,6 +6,7 @@ import {
   type FLEET_MONTHS,
   type PartLived,
 } from '@dusk-wren/contract';
+import type { ConstructionId } from '@dusk-wren/core/valve';
 import { useQuery } from '@pinia/colada';
 import { useLocalStorage } from '@vueuse/core';
 import { computed, ref } from 'vue';
@@ -18,7 +19,8 @@ export type Months = (typeof FLEET_MONTHS)[number];
 export type Behind =
   | { readonly kind: 'valve'; readonly key: string; readonly words: string }
   | { readonly kind: 'cause' | 'found'; readonly key: string; readonly words: string }
-  | { readonly kind: 'cameBack'; readonly key: 'yes'; readonly words: string };
+  | { readonly kind: 'cameBack'; readonly key: 'yes'; readonly words: string }
+  | { readonly kind: 'part'; readonly key: string; readonly of: ConstructionId; readonly words: string };
 
 /** All valves together, as somebody narrows them. */
 export function useFleet() {
@@ -55,9 +57,10 @@ export function useFleet() {
 export function useBehind(narrowed: () => string, behind: () => Behind) {
   const cursor = ref<string>();
   const asked = computed(() => {
-    const { kind, key } = behind();
+    const at = behind();
     const query = new URLSearchParams(narrowed());
-    query.set(kind, key);
+    query.set(at.kind, at.key);
+    if (at.kind === 'part') query.set('construction', at.of);
     if (cursor.value) query.set('cursor', cursor.value);
     return query.toString();
   });

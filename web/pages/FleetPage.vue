@@ -158,7 +158,19 @@ const unused = computed(() =>
           :narrowed="narrowed"
           :behind="behind"
         />
-        <PartLife v-else-if="part" :key="partKey(part)" :of="part" />
+        <template v-else-if="part">
+          <PartLife :key="partKey(part)" :of="part" />
+          <JobsBehind
+            :key="`jobs ${partKey(part)} ${narrowed}`"
+            :narrowed="narrowed"
+            :behind="{
+              kind: 'part',
+              key: part.part,
+              of: part.construction,
+              words: 'Jobs that found it failed',
+            }"
+          />
+        </template>
         <p v-else class="row-flat nothing muted">Press a line: what is behind it comes here.</p>
       </div>
     </div>
