@@ -3,6 +3,9 @@ import type { Course } from '../job';
 import { daysAfter, daysBetween, quantity, valueIn, type Quantity } from '../quantity';
 import { followed, lifeTrend } from '../workings';
 
+/** The late end of the band: a day, or none that is said. */
+export type Late = { readonly day: string } | 'not in sight' | 'beyond';
+
 /** When a measure meets its limit. */
 export type Meets =
   | {
@@ -10,7 +13,7 @@ export type Meets =
       readonly at: string;
       /** The early end of the band: what a due date goes by. */
       readonly early: string;
-      readonly late: string | 'not in sight' | 'beyond';
+      readonly late: Late;
     }
   | { readonly kind: 'over limit' | 'not in sight' | 'beyond' | 'too few' };
 
@@ -76,7 +79,7 @@ function usedUp(course: Course): Meets {
     kind: 'date',
     at: dayOf(meets),
     early: dayOf(meetsEarly ?? meets),
-    late: typeof meetsLate === 'object' ? dayOf(meetsLate) : (meetsLate ?? 'not in sight'),
+    late: typeof meetsLate === 'object' ? { day: dayOf(meetsLate) } : (meetsLate ?? 'not in sight'),
   };
 }
 
@@ -106,6 +109,6 @@ function putBack({ points, limit, direction }: Course): Meets {
     at: dayOf(rate),
     // No band is known of so few intervals: it is due by the median.
     early: dayOf(rate),
-    late: flat <= 0 ? 'not in sight' : room / flat > FARTHEST * covered ? 'beyond' : dayOf(flat),
+    late: flat <= 0 ? 'not in sight' : room / flat > FARTHEST * covered ? 'beyond' : { day: dayOf(flat) },
   };
 }

@@ -3,7 +3,7 @@ import { FLEET_MONTHS, type PartLived } from '@dusk-wren/contract';
 import { CAUSE_IDS, CAUSES } from '@dusk-wren/core/diagnosis';
 import { capital, formatNumber } from '@dusk-wren/core/quantity';
 import { CONSTRUCTIONS } from '@dusk-wren/core/valve';
-import { computed, ref } from 'vue';
+import { computed, ref, useTemplateRef, watch } from 'vue';
 import { useFleet, type Behind } from '../fleet/fleet';
 import JobsBehind from '../fleet/JobsBehind.vue';
 import PartLife from '../fleet/PartLife.vue';
@@ -20,6 +20,9 @@ const part = ref<PartLived>();
 function look(at: Behind): void {
   [behind.value, part.value] = [at, undefined];
 }
+/** On a narrow screen it comes above: it is gone to. */
+const beside = useTemplateRef<HTMLElement>('beside');
+watch([behind, part], () => beside.value?.scrollIntoView?.({ block: 'nearest' }), { flush: 'post' });
 const causeName = (cause: string): string => {
   const known = CAUSE_IDS.find((id) => id === cause);
   return known ? CAUSES[known].name : cause;
@@ -151,7 +154,7 @@ const unused = computed(() =>
           </p>
         </section>
       </div>
-      <div class="beside">
+      <div ref="beside" class="beside">
         <JobsBehind
           v-if="behind"
           :key="`${behind.kind} ${behind.key} ${narrowed}`"

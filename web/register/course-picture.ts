@@ -110,8 +110,7 @@ export function verdictOf(meets: Meets, today: string): Wear {
 export function meetsWords(meets: Meets, say: (day: string) => string): string {
   switch (meets.kind) {
     case 'date': {
-      const late =
-        meets.late === 'not in sight' || meets.late === 'beyond' ? 'none in sight' : say(meets.late);
+      const late = typeof meets.late === 'object' ? say(meets.late.day) : 'none in sight';
       return `meets it ${say(meets.at)}, at the earliest ${say(meets.early)}, at the latest ${late}`;
     }
     case 'over limit':

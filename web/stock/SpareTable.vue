@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { sparesView } from '@dusk-wren/contract/stock';
+import { sparesView, type Spare } from '@dusk-wren/contract/stock';
 import { formatNumber } from '@dusk-wren/core/quantity';
 import { wordKey } from '@dusk-wren/core/valve';
 import { useQuery } from '@pinia/colada';
@@ -18,6 +18,13 @@ const { data, error } = useQuery({
 const isWhole = ref(false);
 const wanted = computed(() => data.value?.spares.filter(({ verdict }) => verdict !== 'not wanted') ?? []);
 const shown = computed(() => (isWhole.value ? (data.value?.spares ?? []) : wanted.value));
+const many = (count: number, one: string, more: string) => `${count} ${count === 1 ? one : more}`;
+function because({ planned, jobs, leadDays, expected }: Spare): string {
+  const took = `${many(jobs, 'job', 'jobs')} in three years`;
+  return planned === undefined
+    ? `${took}, ${leadDays} days to get: ${formatNumber(expected, 2)} wanted meanwhile`
+    : `${many(planned, 'valve', 'valves')} due in the ${leadDays} days that an order takes; ${took}`;
+}
 const RINGS = { order: 'renew', overstocked: 'rework', enough: 'fit', 'not wanted': 'not yet' } as const;
 const WORDS = {
   order: 'order',
@@ -58,11 +65,7 @@ const WORDS = {
           <td class="right number" data-label="Order at">{{ spare.orderPoint }}</td>
           <td class="right number" data-label="Bin says">{{ spare.reorderAt }}</td>
           <td class="muted">
-            {{
-              spare.planned === undefined
-                ? `${spare.jobs} jobs in three years, ${spare.leadDays} days to get: ${formatNumber(spare.expected, 2)} wanted meanwhile`
-                : `${spare.planned} valves due in ${spare.leadDays} days`
-            }}
+            {{ because(spare) }}
           </td>
         </tr>
       </tbody>
