@@ -1,4 +1,4 @@
-import { carriedSchema, commandId, jobId, personId, SCOPES, valveId } from '@dusk-wren/core/job';
+import { carriedSchema, commandId, jobId, SCOPES, valveId } from '@dusk-wren/core/job';
 import { DUE_KINDS, livedSchema } from '@dusk-wren/core/life';
 import { CONSTRUCTION_IDS, valveSchema } from '@dusk-wren/core/valve';
 import { z } from 'zod';
@@ -48,14 +48,26 @@ export const registerLine = z.object({
 export type RegisterLine = z.output<typeof registerLine>;
 export const registerView = z.object({ valves: z.array(registerLine), next: z.string().nullable() });
 
+/** Of what a signed job says, what its line shows. */
+export const livedView = livedSchema.pick({
+  signed: true,
+  asFound: true,
+  measures: true,
+  renewed: true,
+  reworked: true,
+  minutes: true,
+  by: true,
+});
+export type LivedView = z.output<typeof livedView>;
+
 /** A job in the life of a valve. */
 export const lifeJob = z.object({
   job: jobLine.pick({ id: true, openedAt: true, summary: true }),
   scope: z.enum(SCOPES),
   reported: z.string(),
-  by: z.object({ id: personId, name: z.string() }),
+  by: z.object({ name: z.string() }),
   /** What it says in the life of the valve, once it is signed. */
-  lived: livedSchema.nullable(),
+  lived: livedView.nullable(),
 });
 export type LifeJob = z.output<typeof lifeJob>;
 export const valveChange = z.object({

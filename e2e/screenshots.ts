@@ -88,15 +88,10 @@ await lead.getByRole('heading', { name: 'Isolation sheet' }).waitFor();
 await take(lead, 'isolation');
 
 await working(ines, '', 'workings');
-for (const [path, name] of [
-  ['signature.analyse', 'signature'],
-  ['bluing.read', 'photograph'],
-] as const) {
-  await lead.goto(`${HERE}/workings/${path}`);
-  await lead.getByRole('button', { name: 'Use the sample' }).click();
-  await lead.waitForTimeout(1500);
-  await take(lead, name);
-}
+await lead.goto(`${HERE}/workings/signature.analyse`);
+await lead.getByRole('button', { name: 'Use the sample' }).click();
+await lead.waitForTimeout(1500);
+await take(lead, 'signature');
 
 /** A valve popped on the rig. */
 const tam = await as('Tam Brackley', 'dusk');
@@ -122,6 +117,17 @@ await ines.goto(`${HERE}/valves`);
 await ines.getByLabel(/^Find/).fill('har glo');
 await ines.waitForTimeout(600);
 await take(ines, 'valves');
+await ines.getByLabel(/^Find/).fill('HV-2231');
+await ines.getByRole('link', { name: 'HV-2231' }).click();
+await ines.getByRole('heading', { name: 'What is getting used up' }).scrollIntoViewIfNeeded();
+await ines.locator('.section').scrollIntoViewIfNeeded();
+await take(ines, 'valve');
+await lead.goto(`${HERE}/valves/fleet`);
+await lead.getByRole('radio', { name: 'Eight years' }).click();
+await lead.getByRole('button', { name: /^Disc Globe/ }).click();
+await lead.waitForTimeout(1200);
+await lead.getByRole('heading', { name: 'All valves together' }).scrollIntoViewIfNeeded();
+await take(lead, 'fleet');
 
 await ines.goto(HERE);
 const level = {
@@ -129,12 +135,6 @@ const level = {
   ...{ tag: 'LV-17', ends: 'flanged', customer: 'Mossgate sugar refinery', location: 'thick juice tank' },
 };
 await openNamed(ines, level, { place: 'in line', scope: 'set-up' });
-await workTo(ines, /^Bench set/);
-await inHand(ines)
-  .getByRole('button', { name: /^Air on: sweep/ })
-  .click();
-await inHand(ines).getByRole('button', { name: 'Keep what it reads' }).waitFor({ timeout: 60_000 });
-await take(ines, 'bench-set');
 await workTo(ines, /^Span, then zero/);
 await inHand(ines).getByRole('button', { name: 'Air on, gauges live' }).click();
 for (const signal of ['3.6 psig in', '14.4 psig in']) {

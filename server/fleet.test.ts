@@ -20,7 +20,16 @@ const ago = (days: number) => daysAfter(today, -days);
 
 const lived = (signed: string, more: Partial<Lived>): Lived => ({
   ...{ opened: signed, signed, scope: 'overhaul', reported: 'passes', condemned: false, nextDue: today },
-  ...{ by: ['ada'], minutes: 300, figures: [], words: [], measures: [], renewed: [], reworked: [] },
+  ...{
+    by: ['ada'],
+    openedBy: 'ada',
+    minutes: 300,
+    figures: [],
+    words: [],
+    measures: [],
+    renewed: [],
+    reworked: [],
+  },
   ...{ temporary: [], putRight: [] },
   ...more,
 });

@@ -203,9 +203,7 @@ describe('the recall list', () => {
     expect(row?.due).toBe(soon);
   });
   it.each([{ by: 'soon' }, {}, { by: today, limit: '0' }])('asked wrongly (%o) is refused', async (query) => {
-    const answer = await ada.get(
-      `/api/due?${new URLSearchParams(query).toString()}`,
-    );
+    const answer = await ada.get(`/api/due?${new URLSearchParams(query).toString()}`);
     expect(answer.status).toBe(400);
   });
 });

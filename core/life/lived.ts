@@ -33,6 +33,7 @@ export const livedSchema = z.strictObject({
   signed: day,
   scope: z.enum(SCOPES),
   reported: z.string(),
+  openedBy: z.string(),
   condemned: z.boolean(),
   /** Until when the certificate says. */
   nextDue: day,
@@ -76,6 +77,7 @@ export function livedUntil(
     ...until,
     scope: scopeOf(state),
     reported: opening.body.reported,
+    openedBy: opening.by.name,
     condemned: current.condemned,
     by: handsOn(current),
     minutes: current.steps.reduce((sum, { status, minutes }) => sum + (status === 'done' ? minutes : 0), 0),

@@ -39,7 +39,7 @@ export async function manyLives(url) {
 /** One valve with forty signed jobs: those of the demo's most often seen one, again and again. */
 async function oftenHere(connection, uuid) {
   const [{ valve_id: old }] = await connection.query(
-    `SELECT valve_id FROM job_lives AS l JOIN jobs AS j ON j.id = l.job_id GROUP BY valve_id ORDER BY COUNT(*) DESC LIMIT 1`,
+    `SELECT l.valve_id FROM job_lives AS l JOIN jobs AS j ON j.id = l.job_id GROUP BY l.valve_id ORDER BY COUNT(*) DESC LIMIT 1`,
   );
   const [{ id }] = await connection.query('SELECT UUID() AS id');
   await connection.query(
@@ -61,12 +61,12 @@ async function oftenHere(connection, uuid) {
     [id],
   );
   const columns = (
-    await connection.query("SHOW COLUMNS FROM events WHERE Field NOT IN ('id', 'job_id')")
+    await connection.query("SHOW COLUMNS FROM job_events WHERE Field NOT IN ('id', 'job_id')")
   ).map(({ Field }) => `\`${Field}\``);
   await connection.query(
-    `INSERT INTO events (job_id, ${columns.join(', ')})
+    `INSERT INTO job_events (job_id, ${columns.join(', ')})
      SELECT o.id, ${columns.map((column) => `e.${column}`).join(', ')}
-     FROM often_here AS o JOIN events AS e ON e.job_id = o.old WHERE e.seq = 1`,
+     FROM often_here AS o JOIN job_events AS e ON e.job_id = o.old WHERE e.seq = 1`,
   );
   await connection.query(
     `INSERT INTO job_lives (job_id, valve_id, customer, construction, signed, minutes, parts, found, cause, came_back, body)

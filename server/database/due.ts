@@ -1,4 +1,4 @@
-import type { openDueDone} from '@dusk-wren/contract';
+import type { openDueDone } from '@dusk-wren/contract';
 import { type DueLine, type dueQuery, type openDueRequest } from '@dusk-wren/contract';
 import { wordProblem } from '@dusk-wren/contract/wording';
 import { jobId, openingOf, placeOf, type PersonStamp } from '@dusk-wren/core/job';

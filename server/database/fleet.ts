@@ -4,6 +4,7 @@ import { monthsAfter } from '@dusk-wren/core/quantity';
 import { CONSTRUCTION_IDS, PART_ROLES } from '@dusk-wren/core/valve';
 import { QueryTypes, type Sequelize } from 'sequelize';
 import { z } from 'zod';
+import { KeptAWhile } from './kept-a-while';
 import { ValveRow } from './models';
 import { shopDay } from './shop-day';
 
@@ -29,19 +30,33 @@ const MEANT = (customer: string | undefined) =>
 const count = z.coerce.number();
 const MOST = 12;
 
-/** Worst valves, causes, how they were found, what came back, and parts by life, from the summaries of signed jobs. */
+/** Charts over years may be half a minute old; a job signed on this server makes them anew. */
+const HALF_A_MINUTE = 30_000;
+const kept = new KeptAWhile<Fleet>(HALF_A_MINUTE);
+export const forgetFleet = (): void => kept.forget();
+
 export async function fleetOf(sequelize: Sequelize, query: Query, now: string): Promise<Fleet> {
   const asked = await sinceOf(query, now);
+  const key = JSON.stringify([asked, query.rate, sequelize.getDatabaseName()]);
+  return kept.of(key, () => workedOut(sequelize, query, asked));
+}
+
+/** Worst valves, causes, how they were found, what came back, and parts by life, from the summaries of signed jobs. */
+async function workedOut(sequelize: Sequelize, query: Query, asked: Since): Promise<Fleet> {
   const values = { ...asked, rate: query.rate, most: MOST };
   const where = MEANT(asked.customer);
   const select = async <S extends z.ZodType>(row: S, sql: string): Promise<z.output<S>[]> =>
     z.array(row).parse(await sequelize.query(sql, { replacements: values, type: QueryTypes.SELECT }));
-  const [valves, causes, found, parts] = await Promise.all([
+  const [[all], worst, causes, found, parts] = await Promise.all([
     select(
-      z.object({ valve_id: z.string(), jobs: count, minutes: count, cost: count, back: count }),
-      `SELECT valve_id, COUNT(*) AS jobs, SUM(minutes) AS minutes,
-        SUM(minutes) / 60 * :rate + SUM(parts) AS cost, SUM(came_back) AS back
-       FROM job_lives WHERE ${where} GROUP BY valve_id`,
+      z.object({ jobs: count, valves: count, back: count }),
+      `SELECT COUNT(*) AS jobs, COUNT(DISTINCT valve_id) AS valves, COALESCE(SUM(came_back), 0) AS back
+       FROM job_lives WHERE ${where}`,
+    ),
+    select(
+      z.object({ valve_id: z.string(), jobs: count, minutes: count, cost: count }),
+      `SELECT valve_id, COUNT(*) AS jobs, SUM(minutes) AS minutes, SUM(minutes) / 60 * :rate + SUM(parts) AS cost
+       FROM job_lives WHERE ${where} GROUP BY valve_id ORDER BY cost DESC, minutes DESC LIMIT :most`,
     ),
     select(
       z.object({ what: z.string(), count }),
@@ -55,18 +70,15 @@ export async function fleetOf(sequelize: Sequelize, query: Query, now: string): 
     ),
     partsLived(sequelize),
   ]);
-  const worst = valves.toSorted((a, b) => b.cost - a.cost || b.minutes - a.minutes).slice(0, MOST);
   const ids = worst.map(({ valve_id }) => valve_id);
   const [rows, commonest] = await Promise.all([
     ValveRow.findAll({ where: { id: ids }, attributes: ['id', 'tag', 'customer'] }),
     commonestCauses(sequelize, ids, asked),
   ]);
   const byId = new Map(rows.map((row) => [row.id, row]));
-  const total = (of: (each: (typeof valves)[number]) => number) =>
-    valves.reduce((sum, each) => sum + of(each), 0);
   return fleetView.parse({
-    jobs: total(({ jobs }) => jobs),
-    valves: valves.length,
+    jobs: all?.jobs ?? 0,
+    valves: all?.valves ?? 0,
     worst: worst.flatMap(({ valve_id, jobs, minutes, cost }) => {
       const row = byId.get(valve_id);
       if (!row) return [];
@@ -75,7 +87,7 @@ export async function fleetOf(sequelize: Sequelize, query: Query, now: string): 
     }),
     causes,
     found,
-    cameBack: total(({ back }) => back),
+    cameBack: all?.back ?? 0,
     parts,
   });
 }

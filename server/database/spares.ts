@@ -37,12 +37,7 @@ export async function listSpares(now: string): Promise<z.output<typeof spareView
       const { jobs, pieces } = taken.get(row.number) ?? { jobs: 0, pieces: 0 };
       const { number, name, part, fits, onHand, leadDays, reorderAt } = row;
       const until = daysAfter(today, leadDays);
-      const planned = isAlwaysNew(row)
-        ? {
-            planned: due.filter(({ construction, on }) => fits.split(' ')[0] === construction && on <= until)
-              .length,
-          }
-        : {};
+      const planned = isAlwaysNew(row) ? { planned: plannedFor(due, fits, until) } : {};
       const each = jobs === 0 ? 1 : pieces / jobs;
       const kept = toKeep({ jobs, years: YEARS, pieces: each, leadDays, onHand, ...planned });
       return spareView.parse({
@@ -61,13 +56,28 @@ export async function listSpares(now: string): Promise<z.output<typeof spareView
     .sort((a, b) => ORDER.indexOf(a.verdict) - ORDER.indexOf(b.verdict) || b.jobs - a.jobs);
 }
 
-/** Valves that fall due before an order with the longest lead time would be here. */
-async function dueSoon(today: string, days: number): Promise<{ construction: string; on: string }[]> {
+const plannedFor = (due: readonly DueThen[], fits: string, until: string): number =>
+  due
+    .filter(({ construction, on }) => fits.split(' ')[0] === construction && on <= until)
+    .reduce((sum, { count }) => sum + count, 0);
+
+interface DueThen {
+  readonly construction: string;
+  readonly on: string;
+  readonly count: number;
+}
+
+/** How many valves of each kind fall due on each day before an order with the longest lead time would be here. */
+async function dueSoon(today: string, days: number): Promise<DueThen[]> {
   const rows = await ValveRow.findAll({
     where: { dueOn: { [Op.lte]: daysAfter(today, days) }, standing: { [Op.ne]: 'scrapped' } },
-    attributes: ['construction', 'dueOn'],
+    attributes: ['construction', ['due_on', 'on'], [fn('COUNT', col('id')), 'count']],
+    group: ['construction', 'due_on'],
+    raw: true,
   });
-  return rows.map(({ construction, dueOn }) => ({ construction, on: dueOn ?? today }));
+  return z
+    .array(z.object({ construction: z.string(), on: z.string(), count: z.coerce.number() }))
+    .parse(rows);
 }
 
 /** New at every job of its type. */

@@ -18,6 +18,7 @@ import { valveSchema } from '@dusk-wren/core/valve';
 import { Op, type Transaction } from 'sequelize';
 import type { Change } from './change';
 import { costOf } from './drawn-parts';
+import { forgetFleet } from './fleet';
 import { JobLifeRow, PartLifeRow } from './life-models';
 import { JobRow, ValveRow } from './models';
 import { RecallRow } from './setup-models';
@@ -61,10 +62,22 @@ const rowsOf = (valve: string, transaction: Transaction | null) =>
     transaction,
   });
 
-const livedJob = ({ jobId: job, body }: JobLifeRow): LivedJob => ({
-  job: jobId.parse(job),
-  lived: livedSchema.parse(JSON.parse(body)),
-});
+/** Lives read lately, the least lately first: what a signed job says never changes. */
+const read = new Map<string, { readonly body: string; readonly lived: LivedJob }>();
+const MOST_READ = 4000;
+
+function livedJob({ jobId: job, body }: JobLifeRow): LivedJob {
+  const known = read.get(job);
+  read.delete(job);
+  const lived =
+    known?.body === body
+      ? known.lived
+      : { job: jobId.parse(job), lived: livedSchema.parse(JSON.parse(body)) };
+  read.set(job, { body, lived });
+  const first = read.size > MOST_READ ? read.keys().next().value : undefined;
+  if (first !== undefined) read.delete(first);
+  return lived;
+}
 
 /** What a valve brings into its next job; undefined where it was never here. */
 export async function carriedOf(valve: string, transaction: Transaction): Promise<Carried | undefined> {
@@ -115,6 +128,7 @@ async function keepLife(
 
 /** Works out anew when a valve is due and how old its parts became. */
 export async function settleValve(valve: string, transaction: Transaction | null): Promise<void> {
+  forgetFleet();
   const [row, rows] = await Promise.all([
     ValveRow.findByPk(valve, { transaction }),
     rowsOf(valve, transaction),

@@ -2,16 +2,16 @@ import {
   dueView,
   jobSummaryView,
   STANDINGS,
-  valvePage,
   type DueView,
+  type LivedView,
   type RegisterLine,
   type registerQuery,
   type Standing,
   type ValvePage,
 } from '@dusk-wren/contract';
-import { jobId, personStamp, readEntry, valveId } from '@dusk-wren/core/job';
-import { carriedFrom } from '@dusk-wren/core/life';
-import { CONSTRUCTIONS, sizeWords, typedWords, valveKey, valveSchema } from '@dusk-wren/core/valve';
+import { jobId, personStamp, readEntry, valveId, type Scope } from '@dusk-wren/core/job';
+import { carriedFrom, type Lived } from '@dusk-wren/core/life';
+import { CONSTRUCTIONS, sizeWords, typedWords, valveSchema } from '@dusk-wren/core/valve';
 import { col, fn, literal, Op, type Sequelize, type WhereOptions } from 'sequelize';
 import { z } from 'zod';
 import { Refusal } from '../refusal';
@@ -78,6 +78,13 @@ async function inOrder(ids: readonly string[]): Promise<ValveRow[]> {
 
 type ItsJobs = Pick<RegisterLine, 'open' | 'lastOpened'> & { readonly count: number };
 
+/** When a valve is due next. */
+function nextDue({ due, standing }: ValveRow): DueView | null {
+  if (due === null || due === undefined || standing === 'scrapped') return null;
+  const [first] = z.array(z.unknown()).parse(JSON.parse(due));
+  return first === undefined ? null : dueView.parse(first);
+}
+
 /** All that says when a valve is due, the soonest first; a scrapped one is due for nothing. */
 export const duesOf = ({ due, standing }: ValveRow): DueView[] =>
   due === null || due === undefined || standing === 'scrapped' ? [] : z.array(dueView).parse(JSON.parse(due));
@@ -128,7 +135,7 @@ export async function linesOf(rows: readonly ValveRow[]): Promise<RegisterLine[]
       open: its?.open ?? null,
       lastOpened: its?.lastOpened ?? null,
       jobs: its?.count ?? 0,
-      due: duesOf(row)[0] ?? null,
+      due: nextDue(row),
     };
   });
 }
@@ -143,19 +150,23 @@ export async function pageOfValve(id: string): Promise<ValvePage> {
     ValveChangeRow.findAll({ where: { valveId: id }, order: [['id', 'DESC']] }),
   ]);
   const ids = jobs.map((job) => job.id);
+  const lived = new Map(lives.map((each) => [String(each.job), each.lived]));
   const [openings, photos, twins] = await Promise.all([
-    EventRow.findAll({ where: { jobId: ids, seq: 1 } }),
+    // What is signed says itself what it was for.
+    EventRow.findAll({ where: { jobId: ids.filter((job) => !lived.has(job)), seq: 1 } }),
     photosOn(ids),
     twinsOf(row),
   ]);
   const settled = lives.length > 0 && row.due === null ? await row.reload() : row;
-  const lived = new Map(lives.map((each) => [String(each.job), each.lived]));
   const opened = new Map(openings.map((entry) => [entry.jobId, entry]));
-  return valvePage.parse({
-    ...{ id, standing: row.standing, valve: JSON.parse(row.body) as unknown },
+  return {
+    ...{ id: valveId.parse(id), standing: standingOf(row), valve: valveSchema.parse(JSON.parse(row.body)) },
     jobs: jobs.flatMap((job) => {
-      const entry = opened.get(job.id);
-      return entry ? [{ ...lifeOf(job, entry), lived: lived.get(job.id) ?? null }] : [];
+      const [own, entry] = [lived.get(job.id), opened.get(job.id)];
+      const told = own ?? (entry && openingIn(entry));
+      if (!told) return [];
+      const { scope, reported, openedBy } = told;
+      return [{ job: jobIn(job), scope, reported, by: { name: openedBy }, lived: own ? shownOf(own) : null }];
     }),
     due: duesOf(settled),
     carried: carriedFrom(lives),
@@ -165,23 +176,30 @@ export async function pageOfValve(id: string): Promise<ValvePage> {
       ...{ id: change, at: at.toISOString(), what },
       by: personStamp.parse(JSON.parse(person)).name,
     })),
-  });
+  };
 }
 
-const [MOST_ALIKE, MOST_TWINS] = [400, 12];
+const [MOST_ALIKE, MOST_TWINS] = [100, 12];
+const sizeOf = ({ nps, pressureClass, iron, ratedPressure }: z.output<typeof told>): string =>
+  JSON.stringify([nps, pressureClass, iron, ratedPressure]);
 
 /** Valves of its customer that are of the same kind and size, spares first. */
-async function twinsOf({ id, customer: whose, construction: kind, body }: ValveRow) {
-  const own = valveKey(valveSchema.parse(JSON.parse(body)));
+async function twinsOf({
+  id,
+  customer: whose,
+  construction: kind,
+  body,
+}: ValveRow): Promise<ValvePage['twins']> {
+  const own = sizeOf(told.parse(JSON.parse(body)));
   const rows = await ValveRow.findAll({
     where: { customer: whose, construction: kind, id: { [Op.ne]: id }, standing: { [Op.ne]: 'scrapped' } },
     limit: MOST_ALIKE,
   });
   return rows
-    .map((row) => ({ row, valve: valveSchema.parse(JSON.parse(row.body)) }))
-    .filter(({ valve }) => valveKey(valve) === own)
+    .map((row) => ({ row, valve: told.parse(JSON.parse(row.body)) }))
+    .filter(({ valve }) => sizeOf(valve) === own)
     .map(({ row, valve }) => ({
-      ...{ id: row.id, tag: row.tag, location: valve.location, standing: standingOf(row) },
+      ...{ id: valveId.parse(row.id), tag: row.tag, location: valve.location, standing: standingOf(row) },
     }))
     .sort(
       (a, b) => Number(b.standing === 'spare') - Number(a.standing === 'spare') || a.tag.localeCompare(b.tag),
@@ -216,22 +234,26 @@ async function photosOn(jobs: readonly string[]) {
       const entry = readEntry(toRaw(row));
       if (!entry.ok || entry.value.kind !== 'photo-added') return [];
       const { photo, part, caption } = entry.value.body;
-      return [{ job: row.jobId, photo, part: part ?? null, caption, at: entry.value.at }];
+      return [{ job: jobId.parse(row.jobId), photo, part: part ?? null, caption, at: entry.value.at }];
     });
 }
 
-function lifeOf(job: JobRow, first: EventRow) {
+const shownOf = ({ signed, asFound, measures, renewed, reworked, minutes, by }: Lived): LivedView => ({
+  ...{ signed, measures, renewed, reworked, minutes, by },
+  ...(asFound ? { asFound } : {}),
+});
+
+const jobIn = ({ id, openedAt, summary }: JobRow) => ({
+  ...{ id: jobId.parse(id), openedAt: openedAt.toISOString() },
+  summary: jobSummaryView.parse(JSON.parse(summary)),
+});
+
+/** What a job that nobody has signed was opened with. */
+function openingIn(first: EventRow): { scope: Scope; reported: string; openedBy: string } | undefined {
   const entry = readEntry(toRaw(first));
-  const opening = entry.ok && entry.value.kind === 'job-opened' ? entry.value : undefined;
-  return {
-    job: {
-      ...{ id: job.id, openedAt: job.openedAt.toISOString() },
-      summary: jobSummaryView.parse(JSON.parse(job.summary)),
-    },
-    scope: opening?.body.scope ?? 'overhaul',
-    reported: opening?.body.reported ?? '',
-    by: opening?.by ?? personStamp.parse(JSON.parse(first.person)),
-  };
+  if (!entry.ok || entry.value.kind !== 'job-opened') return undefined;
+  const { scope = 'overhaul', reported } = entry.value.body;
+  return { scope, reported, openedBy: entry.value.by.name };
 }
 
 const AT_A_TIME = 1000;

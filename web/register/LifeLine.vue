@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import type { ValvePage } from '@dusk-wren/contract';
+import type { LivedView, ValvePage } from '@dusk-wren/contract';
 import { SCOPE_WORDS } from '@dusk-wren/core/job';
-import type { Lived } from '@dusk-wren/core/life';
 import { capital } from '@dusk-wren/core/quantity';
 import { computed } from 'vue';
 import ContactRing from '../parts/ContactRing.vue';
@@ -35,12 +34,12 @@ const marks = computed(() =>
 );
 const { show } = usePreferences();
 /** What its part is, and why it was renewed, in a line. */
-const renewed = ({ renewed: parts }: Lived): string =>
+const renewed = ({ renewed: parts }: LivedView): string =>
   parts.map(({ part, why }) => (why === 'found bad' ? `${part} (found bad)` : part)).join(', ');
 const FOUND = { good: 'fit', stuck: 'condemn' } as const;
 const ringOf = (found: string) => (found === 'good' || found === 'stuck' ? FOUND[found] : 'rework');
 /** Figures of a job that can be held side by side. */
-const read = ({ measures }: Lived) => measures.filter(({ found, left }) => found ?? left);
+const read = ({ measures }: LivedView) => measures.filter(({ found, left }) => found ?? left);
 const OUTCOME = { open: 'on a bench', released: 'released', condemned: 'condemned' } as const;
 </script>
 

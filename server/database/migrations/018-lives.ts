@@ -12,7 +12,12 @@ const money = { type: DataTypes.DECIMAL(12, 2), allowNull: false };
 export async function up(queries: QueryInterface): Promise<void> {
   await addColumnOnce(queries, 'valves', 'due_on', 'DATE NULL');
   await addColumnOnce(queries, 'valves', 'due', 'TEXT NULL');
-  await addIndexOnce(queries, 'valves', ['due_on', 'id'], 'valves_by_due');
+  await addIndexOnce(
+    queries,
+    'valves',
+    ['due_on', 'id', 'standing', 'customer', 'construction'],
+    'valves_by_due',
+  );
   await queries.createTable('job_lives', {
     job_id: { ...uuid, primaryKey: true },
     valve_id: uuid,
@@ -30,7 +35,7 @@ export async function up(queries: QueryInterface): Promise<void> {
   await addIndexOnce(
     queries,
     'job_lives',
-    ['signed', 'valve_id', 'customer', 'minutes', 'parts', 'cause', 'came_back'],
+    ['signed', 'valve_id', 'customer', 'minutes', 'parts', 'found', 'cause', 'came_back'],
     'lives_by_day',
   );
   await queries.createTable('part_lives', {
@@ -46,7 +51,12 @@ export async function up(queries: QueryInterface): Promise<void> {
     /** The one before it had failed, at an age that nobody knows. */
     after_unknown: { type: DataTypes.BOOLEAN, allowNull: false },
   });
-  await addIndexOnce(queries, 'part_lives', ['construction', 'part', 'fate'], 'part_lives_by_part');
+  await addIndexOnce(
+    queries,
+    'part_lives',
+    ['construction', 'part', 'fate', 'after_unknown'],
+    'part_lives_by_part',
+  );
   await addIndexOnce(queries, 'part_lives', ['valve_id', 'part'], 'part_lives_of_valve');
   await queries.createTable('drawn_parts', {
     job_id: { ...uuid, primaryKey: true },
