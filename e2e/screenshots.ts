@@ -67,7 +67,7 @@ await take(lead, 'new-job');
 await lead.goto(HERE);
 await lead.getByRole('button', { name: /Released/ }).click();
 await lead.waitForTimeout(600);
-await lead.locator('a[href^="/jobs/"]').first().click();
+await lead.locator('a[href^="/jobs/"]', { hasText: 'HV-1907' }).first().click();
 await lead.getByRole('link', { name: 'Open it' }).click();
 await lead.getByRole('heading', { name: 'Overhaul certificate' }).waitFor();
 await take(lead, 'certificate');

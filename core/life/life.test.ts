@@ -192,6 +192,28 @@ describe('what a relief valve’s job says of its life', () => {
   });
 });
 
+describe('what a seat loses', () => {
+  const worn = (depth: string) => {
+    const bench = new BenchJob(defaultValve('globe-bolted')).workTo('inspect.seat');
+    bench.send({
+      kind: 'make-finding',
+      body: { step: 'inspect.seat', finding: { kind: 'seat damage', form: 'wire drawn', depth } },
+    });
+    return livedOf(signed(bench.workTo('release.sign')).state)?.measures.find(
+      ({ what }) => what === 'stock of the seat',
+    );
+  };
+  it('is found less by its deepest mark, and left less by what grinding took off with it', () => {
+    const measure = worn('0.0015 in');
+    const [found, left] = [measure?.found, measure?.left].map((each) => each && valueIn(each, 'in'));
+    const { seat } = defaultValve('globe-bolted').features;
+    const stock = 'stock' in seat && seat.stock ? valueIn(seat.stock, 'in') : NaN;
+    expect(found).toBeCloseTo(stock - 0.0015, 9);
+    expect(left).toBeCloseTo(stock - 0.0015, 9);
+    expect(measure?.part).toBe('seat');
+  });
+});
+
 describe('what is left for now', () => {
   const bench = new BenchJob();
   const left = { what: 'a clamp on the bypass', recall: '2027-02-01' };

@@ -7,7 +7,7 @@ import { AS_FOUND, LEAK_WHEN_SHUT, POPS } from '../procedure';
 import { inches, quantity, si, valueIn, type Length, type Quantity, type Ratio } from '../quantity';
 import { CODE_OF_STAMP, SET_TOLERANCES, toleranceAt } from '../standards';
 import { asFlow, strokeVerdicts, type TaskOf } from '../task';
-import { metalSeatOf, type PartRole } from '../valve';
+import { metalSeatOf, partsOf, type PartRole } from '../valve';
 import { stemRunout } from '../workings';
 import { asItCame, readIn } from './taken';
 
@@ -86,7 +86,8 @@ function seatStock(state: JobState, renewed: Renewed): Measure[] {
   const [came, left] = [valveOf(state), valveAsLeft(state)];
   const stock = came && metalSeatOf(came.features)?.stock;
   if (!stock) return [];
-  const part = SEATS.find((role) => renewed.has(role));
+  const part = SEATS.find((role) => partsOf(came).some((each) => each.role === role));
+  const isNew = part !== undefined && renewed.has(part);
   const inches_ = (length: Length) => valueIn(length, stock.unit);
   const deepest = Math.max(
     0,
@@ -100,9 +101,9 @@ function seatStock(state: JobState, renewed: Renewed): Measure[] {
   return [
     {
       ...{ what: 'stock of the seat', kind: 'used up', direction: 'falling' },
-      ...{ limit: quantity('length', 0, 'in'), renewed: part !== undefined },
+      ...{ limit: quantity('length', 0, 'in'), renewed: isNew },
       ...(part ? { part } : {}),
-      ...read({ ...stock, value: stock.value - deepest }, part ? undefined : after),
+      ...read({ ...stock, value: stock.value - deepest }, isNew ? undefined : after),
     },
   ];
 }
