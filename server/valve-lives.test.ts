@@ -14,7 +14,7 @@ import { followDrawn } from './database/drawn-parts';
 import { loadRawLog } from './database/job-log';
 import { JobLifeRow, OrderLineRow, PartLifeRow } from './database/life-models';
 import { JobRow, ValveRow } from './database/models';
-import { putStock } from './database/stock';
+import { putKits, putStock } from './database/stock';
 import { carriedOf } from './database/valve-lives';
 import { fileValve } from './database/valves';
 import { openShop, Screen, type Shop } from './testing/shop';
@@ -80,6 +80,17 @@ describe('a valve that has been here', () => {
     expect(await PartLifeRow.count({ where: { valveId: valve.id, fate: 'running' } })).toBeGreaterThan(1);
   });
 
+  it('two who look at it at once find the same, and nobody is refused', async () => {
+    const valve = await file('LV-6');
+    const job = await lived(valve, '2025-01-10T08:00:00.000Z');
+    await JobLifeRow.destroy({ where: { jobId: job } });
+    await PartLifeRow.destroy({ where: { valveId: valve.id } });
+    const pages = await Promise.all([pageOf(valve.id), pageOf(valve.id), pageOf(valve.id)]);
+    expect(new Set(pages.map((page) => JSON.stringify(page.jobs))).size).toBe(1);
+    const parts = await PartLifeRow.findAll({ where: { valveId: valve.id } });
+    expect(new Set(parts.map(({ part }) => part)).size).toBe(parts.length);
+  });
+
   it('parts that are new at every overhaul were gone, not failed; one found bad had failed', async () => {
     const valve = await file('LV-3');
     await lived(valve, '2022-02-01T08:00:00.000Z');
@@ -116,6 +127,48 @@ describe('a valve that has been here', () => {
       fileJob({ id, valveId: valve.id, log: bench.log, state: bench.state }, transaction),
     );
     expect(await JobLifeRow.count({ where: { jobId: id } })).toBe(0);
+  });
+});
+
+describe('a spare', () => {
+  it('is due when the oldest seal of its kit is out of date by ISO 2230; back in its line it is not', async () => {
+    const sheet = {
+      ...{ number: 'K-9', title: 'globe kit', construction: 'globe-bolted', kits: [{ code: 'A', fits: {} }] },
+      lines: (['EPDM', 'NBR'] as const).map((elastomer, i) => ({
+        ...{
+          line: String(i + 1),
+          name: elastomer,
+          part: 'bonnet gasket' as const,
+          quantity: 1,
+          kits: ['A'],
+          elastomer,
+        },
+      })),
+    };
+    await shop.sequelize.transaction((transaction) => putKits([sheet], transaction));
+    const valve = await file('SP-1', 'globe-bolted', { customer: 'Shelf Mill' });
+    await lived(valve, '2024-03-04T08:00:00.000Z', (job) =>
+      job.send({
+        kind: 'check-kit',
+        body: {
+          ...{ sheet: 'K-9', kit: 'A' },
+          found: [
+            { line: '1', count: 1, cureDate: '1Q20' },
+            { line: '2', count: 1, cureDate: '2Q20' },
+          ],
+        },
+      }),
+    );
+    const put = (standing: string) => ada.post(`/api/register/${valve.id}/move`, { standing, why: '' });
+    expect((await put('spare')).status).toBe(200);
+    // NBR keeps seven years, EPDM ten (ISO 2230): from the first day of the second quarter of 2020.
+    expect((await pageOf(valve.id)).due[0]).toMatchObject({
+      at: '2027-04-01',
+      kind: 'shelf life',
+      words: 'its NBR seals are in date until then',
+    });
+    await put('in place');
+    expect((await pageOf(valve.id)).due.map(({ kind }) => kind)).not.toContain('shelf life');
   });
 });
 

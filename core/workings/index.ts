@@ -35,7 +35,7 @@ export { mediumHazard } from './decisions/medium-hazard';
 export { repairOrRenew } from './decisions/repair-or-renew';
 export type { LeakAllowance } from './pressure/leakage/allowance';
 export { seatContact, type ContactVerdict, type SeatContact } from './seats/seat-contact';
-export { elastomerCompatibility } from './seals/elastomer-compatibility';
+export { elastomerCompatibility, inDateUntil } from './seals/elastomer-compatibility';
 export { findWorking, searchWorkings, SUBJECTS, WORKINGS, type Subject } from './frame/registry';
 export {
   answerFrom,

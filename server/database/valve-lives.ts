@@ -7,6 +7,7 @@ import {
   livedOf,
   livedSchema,
   partLives,
+  shelfDue,
   soonest,
   type Due,
   type Lived,
@@ -14,13 +15,14 @@ import {
 import { siteOf } from '@dusk-wren/core/calls';
 import { daysBetween } from '@dusk-wren/core/quantity';
 import { NOTHING_CARRIED, type Carried } from '@dusk-wren/core/job';
+import { kitSheetSchema } from '@dusk-wren/core/stock';
 import { valveSchema } from '@dusk-wren/core/valve';
 import { Op, type Transaction } from 'sequelize';
 import type { Change } from './change';
 import { costOf } from './drawn-parts';
 import { forgetFleet } from './fleet';
 import { JobLifeRow, PartLifeRow } from './life-models';
-import { JobRow, ValveRow } from './models';
+import { JobRow, KitRow, ValveRow } from './models';
 import { RecallRow } from './setup-models';
 import { stateOf } from './state-of';
 
@@ -44,12 +46,23 @@ export async function livesOf(valve: string, transaction: Transaction | null = n
   });
   const missing = signed.filter(({ id }) => !kept.has(id));
   if (missing.length === 0) return rows.map(livedJob);
+  if (transaction) await sumUp(valve, missing, transaction);
+  else await JobLifeRow.sequelize?.transaction((own) => sumUp(valve, missing, own));
+  return (await rowsOf(valve, transaction)).map(livedJob);
+}
+
+/** Keeps what these jobs say, and what follows from it for their valve; two who look at once do it one after the other. */
+async function sumUp(
+  valve: string,
+  missing: readonly Pick<JobRow, 'id' | 'version'>[],
+  transaction: Transaction,
+): Promise<void> {
+  await ValveRow.findByPk(valve, { transaction, lock: transaction.LOCK.UPDATE, attributes: ['id'] });
   for (const { id, version } of missing) {
     const job = jobId.parse(id);
     await keepLife(valve, job, await stateOf(job, version, transaction), transaction);
   }
   await settleValve(valve, transaction);
-  return (await rowsOf(valve, transaction)).map(livedJob);
 }
 
 const rowsOf = (valve: string, transaction: Transaction | null) =>
@@ -99,12 +112,7 @@ export async function lifeKept(job: JobId, state: JobState, transaction: Transac
   await settleValve(row.valveId, transaction);
 }
 
-async function keepLife(
-  valve: string,
-  job: JobId,
-  state: JobState,
-  transaction: Transaction | null,
-): Promise<void> {
+async function keepLife(valve: string, job: JobId, state: JobState, transaction: Transaction): Promise<void> {
   const [lived, of, opening] = [livedOf(state), valveOf(state), openingOf(state)];
   if (!lived || !of || opening?.body.only !== undefined) return;
   const before = await JobLifeRow.findOne({
@@ -127,15 +135,15 @@ async function keepLife(
 }
 
 /** Works out anew when a valve is due and how old its parts became. */
-export async function settleValve(valve: string, transaction: Transaction | null): Promise<void> {
+export async function settleValve(valve: string, transaction: Transaction): Promise<void> {
   forgetFleet();
   const [row, rows] = await Promise.all([
-    ValveRow.findByPk(valve, { transaction }),
+    ValveRow.findByPk(valve, { transaction, lock: transaction.LOCK.UPDATE }),
     rowsOf(valve, transaction),
   ]);
   if (!row) return;
   const lives = rows.map(livedJob);
-  const dues = await duesNow(lives, transaction);
+  const dues = await duesNow(row, lives, transaction);
   await row.update(
     { dueOn: dues[0]?.at ?? null, due: dues.length === 0 ? null : JSON.stringify(dues) },
     { transaction },
@@ -158,7 +166,11 @@ export async function settleValveOf(job: string, transaction: Transaction): Prom
 }
 
 /** What says when a valve is due: its last certificate, with the reason that it was proposed by, and all that it carries. */
-async function duesNow(lives: readonly LivedJob[], transaction: Transaction | null): Promise<Due[]> {
+async function duesNow(
+  { standing }: ValveRow,
+  lives: readonly LivedJob[],
+  transaction: Transaction,
+): Promise<Due[]> {
   const last = lives.at(-1);
   // Condemned it is due for nothing any more.
   if (!last || last.lived.condemned) return [];
@@ -175,11 +187,21 @@ async function duesNow(lives: readonly LivedJob[], transaction: Transaction | nu
     signed,
     ...duesCarried(carry(before, last.job, last.lived), last.lived.signed),
     ...(await calledBack(lives, transaction)),
+    ...(standing === 'spare' && state ? await agesOnShelf(state, transaction) : []),
   ]);
 }
 
+/** A spare lies as long as the seals of its last kit are in date. */
+async function agesOnShelf({ records }: JobState, transaction: Transaction): Promise<Due[]> {
+  const counted = records['kit-checked'].at(-1)?.body;
+  const kit = counted && (await KitRow.findByPk(counted.sheet, { transaction }));
+  if (!kit) return [];
+  const due = shelfDue(counted, kitSheetSchema.parse(JSON.parse(kit.body)).lines);
+  return due ? [due] : [];
+}
+
 /** An instrument that a job was read with was found off, and nobody has said yet what was done about it. */
-async function calledBack(lives: readonly LivedJob[], transaction: Transaction | null): Promise<Due[]> {
+async function calledBack(lives: readonly LivedJob[], transaction: Transaction): Promise<Due[]> {
   const rows = await RecallRow.findAll({
     where: { jobId: lives.map(({ job }) => job), closedAt: null },
     transaction,

@@ -8,6 +8,7 @@ import { ValveChangeRow } from './register-models';
 import type { Moment } from './setup-changes';
 import { standingOf } from './valve-register';
 import { fileValve } from './valves';
+import { settleValve } from './valve-lives';
 import { keepWords } from './valve-words';
 
 /** What is to be of a valve, and why. */
@@ -87,6 +88,8 @@ async function put(
     { transaction },
   );
   await keepWords(row.id, is, standing, transaction);
+  // Whether its seals age on a shelf follows from where it stands.
+  if (moved.includes(STANDS[standing])) await settleValve(row.id, transaction);
   await ValveChangeRow.create(
     {
       ...{ valveId: row.id, at: now, person: JSON.stringify(by) },

@@ -209,5 +209,17 @@ function lifeBy(school: ShelfSchool, { shelf }: ElastomerData) {
   return typeof as5316 === 'number' ? { years: as5316, extension: 0 } : as5316;
 }
 
+/**
+ * The day until which a seal that was cured then may lie in storage, by ISO 2230 without its extension; undefined where no
+ * life is given, or the words of the bag are no date.
+ */
+export function inDateUntil(elastomer: Given['elastomer'], cured: string): string | undefined {
+  const read = input.shape.cureDate.safeParse(cured);
+  const life = lifeBy('ISO 2230', ELASTOMER_DATA[elastomer]);
+  return read.success && read.data !== undefined && typeof life === 'object'
+    ? yearsAfter(read.data, life.years)
+    : undefined;
+}
+
 const yearsAfter = (day: string, years: number): string =>
   `${Number(day.slice(0, 4)) + years}${day.slice(4)}`;
