@@ -129,7 +129,12 @@ test('a bench that is shared: a badge and a PIN; a screen left alone locks, leav
     for (const word of [tag, 'job-opened', 'a journey of its own', 'Dial']) expect(lies).not.toContain(word);
   });
   await test.step('a PIN alone goes on where it was left', async () => {
-    await page.getByLabel('PIN of Jory Velde').fill(PIN);
+    const pin = page.getByLabel('PIN of Jory Velde');
+    // What is typed before the page has settled is typed into the page before.
+    await expect(async () => {
+      await pin.fill(PIN);
+      await expect(page.getByRole('button', { name: 'Sign in' })).toBeEnabled({ timeout: 1000 });
+    }).toPass();
     await page.getByRole('button', { name: 'Sign in' }).click();
     await expect(page).toHaveURL(address);
     await expect(page.getByRole('button', { name: 'History', exact: true })).toHaveAttribute(
