@@ -1,6 +1,6 @@
 import { NOTHING_CARRIED, type Carried, type Course, type CoursePoint, type JobId } from '../job';
 import { monthsBetween } from '../quantity';
-import type { Lived } from './lived';
+import type { Lived, LivedJob } from './lived';
 import type { Measure } from './measures';
 
 /** What a valve brings, one more job behind it. */
@@ -10,15 +10,15 @@ export function carry(so: Carried, job: JobId, lived: Lived): Carried {
     figures: renewed(
       so.figures,
       lived.figures.map((each) => ({ ...each, ...of })),
-    ),
+    ).slice(-MOST_FIGURES),
     words: renewed(
       so.words,
       lived.words.map((each) => ({ ...each, ...of })),
-    ),
+    ).slice(-MOST_WORDS),
     ...strokeAfter(so, of, lived),
     found: [...so.found, ...(lived.asFound ? [{ ...of, found: lived.asFound.found }] : [])].slice(-MOST),
     months: Math.max(1, monthsBetween(lived.signed, lived.nextDue)),
-    courses: coursesAfter(so.courses, of, lived.measures),
+    courses: coursesAfter(so.courses, of, lived).slice(-MOST),
     temporary: [
       ...so.temporary.filter(({ what }) => !lived.putRight.includes(what)),
       ...lived.temporary.map((each) => ({ ...each, ...of })),
@@ -26,10 +26,11 @@ export function carry(so: Carried, job: JobId, lived: Lived): Carried {
   };
 }
 
-const [MOST, MOST_LEFT] = [60, 20];
+/** What an opening has room for. */
+const [MOST, MOST_LEFT, MOST_FIGURES, MOST_WORDS] = [60, 20, 200, 100];
 
 /** Everything that a valve brings from these jobs, the oldest first. */
-export const carriedFrom = (lives: readonly { readonly job: JobId; readonly lived: Lived }[]): Carried =>
+export const carriedFrom = (lives: readonly LivedJob[]): Carried =>
   lives.reduce((so, { job, lived }) => carry(so, job, lived), NOTHING_CARRIED);
 
 type Of = Pick<CoursePoint, 'job' | 'at'>;
@@ -45,9 +46,11 @@ function strokeAfter(so: Carried, of: Of, { stroke }: Lived): Pick<Carried, 'str
   return so.stroke ? { stroke: so.stroke } : {};
 }
 
-function coursesAfter(before: readonly Course[], of: Of, measures: readonly Measure[]): Course[] {
-  const read = new Map(measures.map((each) => [each.what, each]));
-  const old = before.filter(({ what }) => !read.has(what));
+function coursesAfter(before: readonly Course[], of: Of, { measures, renewed: parts }: Lived): Course[] {
+  const read = new Set(measures.map(({ what }) => what));
+  const isNew = (part: Course['part']) => parts.some((each) => each.part === part);
+  // What a new part replaces takes its course with it, read on this job or not.
+  const old = before.filter(({ what, part }) => !read.has(what) && !isNew(part));
   return [
     ...old,
     ...measures.map((each) =>

@@ -1,3 +1,4 @@
+import { z } from 'zod';
 import { siteOf } from '../calls';
 import type { SiteRules } from '../inspection';
 import { openingOf, valveOf, NOTHING_CARRIED, type Carried, type JobId, type JobState } from '../job';
@@ -10,14 +11,11 @@ import { meetsOf } from './meets';
 
 /** Why a valve is due: what it is that says so. */
 export const DUE_KINDS = ['measure', 'ladder', 'site', 'law', 'recall', 'shelf life', 'certificate'] as const;
-export type DueKind = (typeof DUE_KINDS)[number];
 
 /** A day that a valve is due on, and why. */
-export interface Due {
-  readonly at: string;
-  readonly kind: DueKind;
-  readonly words: string;
-}
+export const dueSchema = z.strictObject({ at: z.iso.date(), kind: z.enum(DUE_KINDS), words: z.string() });
+export type Due = z.output<typeof dueSchema>;
+type DueKind = Due['kind'];
 
 const months = (count: number): string => `${count} ${count === 1 ? 'month' : 'months'}`;
 
@@ -37,7 +35,7 @@ export function intervalOf(
   const held = (wanted: number, kind: DueKind, words: string): Due => {
     const at = monthsAfter(signed, Math.min(wanted, cap));
     if (wanted <= cap) return { at, kind, words };
-    return law !== undefined && law <= site.longestMonths
+    return law !== undefined && law < site.longestMonths
       ? { at, kind: 'law', words: `no longer than ${months(law)}, by law` }
       : { at, kind: 'site', words: `no longer than ${months(cap)}, by the rules of ${site.name}` };
   };

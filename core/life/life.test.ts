@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { USUAL_RULES } from '../inspection';
-import { jobId, NOTHING_CARRIED, type Course, type Found, type JobId } from '../job';
+import { carriedSchema, jobId, NOTHING_CARRIED, type Course, type Found, type JobId } from '../job';
 import { quantity, valueIn, type Quantity } from '../quantity';
 import { BenchJob, id, LEAD } from '../testing/bench';
 import { defaultValve } from '../valve';
@@ -136,6 +136,8 @@ describe('the interval that follows from how it was found (handbook part 7.1; AP
   });
   it('is never longer than the law, nor the site, lets it be', () => {
     expect(after('good', 36, ['good'], { reliefMonths: 48 })).toEqual(['2030-01-31', 'law']);
+    // Where no site has said what its law is, nothing is said to be by law.
+    expect(after('good', 60, ['good'], { ladderMonths: [60, 150] })).toEqual(['2036-01-31', 'site']);
     expect(after('good', 36, ['good'], { reliefMonths: 48, longestMonths: 40 })).toEqual([
       '2029-05-31',
       'site',
@@ -260,6 +262,60 @@ describe('what is left for now', () => {
       LEAD,
     );
     expect(refused?.code).toBe('input.out-of-range');
+  });
+});
+
+describe('what a valve carries', () => {
+  const bare: Lived = {
+    ...{ opened: '2020-01-01', signed: '2020-01-02', nextDue: '2023-01-02', scope: 'overhaul', reported: '' },
+    ...{
+      openedBy: 'ada',
+      condemned: false,
+      by: [],
+      minutes: 60,
+      figures: [],
+      words: [],
+      measures: [],
+      renewed: [],
+    },
+    ...{ reworked: [], temporary: [], putRight: [] },
+  };
+  const wear = (value: number): Lived['measures'][number] => ({
+    ...{
+      what: 'stem in the packing: wear',
+      part: 'stem',
+      kind: 'used up',
+      direction: 'rising',
+      renewed: false,
+    },
+    ...{ limit: inch(0.005), found: inch(value), left: inch(value) },
+  });
+  const after = (...lives: readonly Partial<Lived>[]) =>
+    carriedFrom(lives.map((each, i) => ({ job: job(i), lived: { ...bare, ...each } })));
+
+  it('a new part begins anew, whether anybody measured the old one on that job or not', () => {
+    const worn = after({ measures: [wear(0.001)] }, { measures: [wear(0.002)] });
+    expect(worn.courses[0]?.points).toHaveLength(2);
+    const renewed = after(
+      { measures: [wear(0.001)] },
+      { measures: [wear(0.002)] },
+      { renewed: [{ part: 'stem', why: 'found bad' }] },
+    );
+    expect(renewed.courses).toEqual([]);
+    const other = after({ measures: [wear(0.001)] }, { renewed: [{ part: 'disc', why: 'found bad' }] });
+    expect(other.courses[0]?.points).toHaveLength(1);
+  });
+  it('fits into the opening of the next job, however much forty jobs have said', () => {
+    const figures = (k: number) =>
+      Array.from({ length: 150 }, (_, i) => ({ what: `figure ${k} ${i}`, value: inch(i) }));
+    const words = (k: number) =>
+      Array.from({ length: 90 }, (_, i) => ({ what: `way ${k} ${i}`, words: 'up' }));
+    const carried = after(
+      ...Array.from({ length: 40 }, (_, k) => ({ figures: figures(k), words: words(k) })),
+    );
+    expect(carriedSchema.safeParse(carried).success).toBe(true);
+    // What was said last is what is kept.
+    expect(carried.figures.at(-1)?.what).toBe('figure 39 149');
   });
 });
 
