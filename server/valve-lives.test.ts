@@ -307,5 +307,8 @@ describe('the store follows the log', () => {
     expect((await orders()).map(({ part, state }) => [part, state])).toEqual([['stem', 'to order']]);
     await JobRow.update({ ordersVersion: null }, { where: { id: job } });
     expect(await orders()).toHaveLength(1);
+    // Closed by an older server, which knows nothing of lines.
+    await JobRow.update({ state: 'released' }, { where: { id: job } });
+    expect(await orders()).toEqual([]);
   });
 });

@@ -21,14 +21,17 @@ export function fillLives(sequelize: Sequelize, logger: Logger): () => void {
   const fill = async () => {
     for (let after = ''; !isStopped;) {
       const valves = await without(sequelize, after);
-      for (const valve of valves) if (!isStopped) await livesOf(valve);
+      for (const valve of valves) if (!isStopped) await sumUp(valve);
       const last = valves.at(-1);
       if (last === undefined) return;
       after = last;
     }
   };
-  fill().catch((error: unknown) => {
+  const told = (error: unknown) => {
     if (!isStopped) logger.warn(withoutStatement(error), 'could not sum up the jobs of before');
-  });
+  };
+  // A log that cannot be read keeps no other valve from its life.
+  const sumUp = (valve: string) => livesOf(valve).then(() => undefined, told);
+  void fill().catch(told);
   return () => (isStopped = true);
 }

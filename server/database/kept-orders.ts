@@ -1,7 +1,6 @@
-import type { JobState } from '@dusk-wren/core/job';
+import { valveOf, type JobId, type JobState } from '@dusk-wren/core/job';
 import { plan } from '@dusk-wren/core/plan';
 import { orderLines } from '@dusk-wren/core/stock';
-import { valveOf, type JobId } from '@dusk-wren/core/job';
 import type { Transaction } from 'sequelize';
 import type { Change } from './change';
 import { OrderLineRow } from './life-models';
@@ -11,11 +10,10 @@ import { JobRow } from './models';
 const NO_DAY = '0000-01-01';
 
 /** What a job wants ordered is kept as its log grows, so that the list is read and not worked out. */
-export async function followOrders({ jobId, before, after, entries, transaction }: Change): Promise<void> {
+export async function followOrders({ jobId, before, after, transaction }: Change): Promise<void> {
   const isOver = after.records['certificate-signed'].length > 0;
   const [was, is] = [linesOf(before), isOver ? [] : linesOf(after)];
-  if (JSON.stringify(was) !== JSON.stringify(is) || entries.some(({ kind }) => kind === 'job-opened'))
-    await write(jobId, after, is, transaction);
+  if (JSON.stringify(was) !== JSON.stringify(is)) await write(jobId, after, is, transaction);
 }
 
 type Lines = ReturnType<typeof linesOf>;

@@ -1,6 +1,6 @@
 import { orderView } from '@dusk-wren/contract/stock';
 import { jobId } from '@dusk-wren/core/job';
-import { col, Op } from 'sequelize';
+import { col, literal, Op } from 'sequelize';
 import type { z } from 'zod';
 import { ordersOf } from './kept-orders';
 import { OrderLineRow } from './life-models';
@@ -13,6 +13,8 @@ export async function listOrders(now: string): Promise<z.output<typeof orderView
   const today = await shopDay(now);
   await catchUp();
   const rows = await OrderLineRow.findAll({
+    // A job that an older server closed has its lines still.
+    where: { jobId: { [Op.in]: literal("(SELECT id FROM jobs WHERE state = 'open')") } },
     order: [
       [col('order_by'), 'ASC'],
       ['jobId', 'ASC'],
