@@ -1,5 +1,5 @@
 import { carriedSchema, commandId, jobId, SCOPES, valveId } from '@dusk-wren/core/job';
-import { DUE_KINDS, livedSchema } from '@dusk-wren/core/life';
+import { dueSchema, livedSchema } from '@dusk-wren/core/life';
 import { CONSTRUCTION_IDS, valveSchema } from '@dusk-wren/core/valve';
 import { z } from 'zod';
 import { jobLine } from './api';
@@ -22,10 +22,6 @@ export const registerQuery = z.strictObject({
   limit: z.coerce.number().int().min(1).max(100).default(50),
 });
 
-/** A day that a valve is due on, and why. */
-export const dueView = z.object({ at: z.iso.date(), kind: z.enum(DUE_KINDS), words: z.string() });
-export type DueView = z.output<typeof dueView>;
-
 /** A valve as a line of the register. */
 export const registerLine = z.object({
   id: valveId,
@@ -43,7 +39,7 @@ export const registerLine = z.object({
   lastOpened: z.string().nullable(),
   jobs: z.number().int(),
   /** When it is due next; nothing before its first certificate here. */
-  due: dueView.nullable(),
+  due: dueSchema.nullable(),
 });
 export type RegisterLine = z.output<typeof registerLine>;
 export const registerView = z.object({ valves: z.array(registerLine), next: z.string().nullable() });
@@ -92,7 +88,7 @@ export const valvePage = z.object({
   /** Newest first. */
   jobs: z.array(lifeJob),
   /** When it is due and why, all that says so, the soonest first. */
-  due: z.array(dueView),
+  due: z.array(dueSchema),
   /** What it brings into its next job. */
   carried: carriedSchema,
   /** Others of the same kind and size at the same customer: what could take its place. */
@@ -126,7 +122,7 @@ export const dueQuery = z.strictObject({
 });
 export const dueFileQuery = dueQuery.pick({ by: true, customer: true });
 export const dueList = z.object({
-  valves: z.array(registerLine.extend({ due: dueView })),
+  valves: z.array(registerLine.extend({ due: dueSchema })),
   /** How many there are by that day in all. */
   inAll: z.number().int(),
   next: z.string().nullable(),

@@ -14,8 +14,8 @@ export interface AsFound {
 }
 
 /**
- * How a valve was found: the worst of stuck, off its set pressure, leaking and dirty; good where it was tried or looked
- * into and none of that is so. Undefined where nobody did. Source: API RP 576 for relief valves; the same elsewhere
+ * How a valve was found: the worst of stuck, the fault that was placed, off its set pressure, leaking, outside a limit, a
+ * part past use, and dirty; good where it was tried or looked into and none of that is so. Undefined where nobody did. Source: API RP 576 for relief valves; the same elsewhere
  * (common practice).
  */
 export function asFoundOf(state: JobState, current: Plan, measures: readonly Measure[]): AsFound | undefined {

@@ -3,7 +3,7 @@ import type { Plan } from '../plan';
 import { formatClock, type Quantity } from '../quantity';
 
 /** What an isolation reads is of that day only. */
-const OF_THE_VALVE = ({ step: { stage } }: EntryOf<'measured'>['body']) =>
+const isOfTheValve = ({ step: { stage } }: EntryOf<'measured'>['body']) =>
   stage !== 'isolate' && stage !== 'receive' && stage !== 'diagnose' && stage !== 'release';
 
 /** Figures as they were left, by what they are of: the last reading of each that was no proof of zero. */
@@ -17,7 +17,7 @@ export function figuresLeft(state: JobState, { steps }: Plan): { what: string; v
   );
   const last = new Map(
     state.records.measured
-      .filter(({ body }) => OF_THE_VALVE(body) && !zero.has(`${body.step.id} ${body.what}`))
+      .filter(({ body }) => isOfTheValve(body) && !zero.has(`${body.step.id} ${body.what}`))
       .map(({ body }) => [body.what, body.value] as const),
   );
   // What a joint was tightened to, where its last bolt is.

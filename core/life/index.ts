@@ -1,9 +1,7 @@
-export { asFoundOf, type AsFound } from './as-found';
 export { carriedFrom, carry } from './carry';
-export { FAILURE_MODES, failureCode, type FailureCode, type FailureMode } from './codes';
-export { DUE_KINDS, dueAfter, duesCarried, duesOf, intervalOf, soonest, type Due, type DueKind } from './due';
-export { livedOf, livedSchema, RENEWED_FOR, type Lived } from './lived';
-export { measuresOf, type Measure } from './measures';
-export { shelfDue } from './shelf-life';
-export { partLives, type PartLife } from './part-lives';
+export { FAILURE_MODES, failureCode } from './codes';
+export { dueAfter, duesCarried, dueSchema, intervalOf, soonest, type Due } from './due';
+export { livedOf, livedSchema, type Lived, type LivedJob } from './lived';
 export { meetsOf, wornOf, type Meets } from './meets';
+export { partLives } from './part-lives';
+export { shelfDue } from './shelf-life';

@@ -2,28 +2,17 @@ import { z } from 'zod';
 import { renewedParts } from '../certificate';
 import { CAUSE_IDS, SYMPTOM_IDS } from '../diagnosis';
 import { partRoleSchema } from '../inspection';
-import { foundSchema, openingOf, scopeOf, SCOPES, temporarySchema, type JobState } from '../job';
+import { foundSchema, openingOf, scopeOf, SCOPES, temporarySchema, type JobId, type JobState } from '../job';
 import { plan, type Plan } from '../plan';
 import { putRightStep, spelt } from '../procedure';
 import { anyQuantity, quantityOf } from '../quantity';
 import { PART_ROLES, type PartRole } from '../valve';
 import { asFoundOf } from './as-found';
 import { figuresLeft, strokeLeft, wordsLeft } from './as-left';
-import { measuresOf } from './measures';
+import { measureSchema, measuresOf } from './measures';
 
 const day = z.iso.date();
 const share = quantityOf('ratio');
-const measureSchema = z.strictObject({
-  what: z.string(),
-  part: partRoleSchema.exactOptional(),
-  kind: z.enum(['used up', 'put back']),
-  direction: z.enum(['falling', 'rising']),
-  limit: anyQuantity,
-  found: anyQuantity.exactOptional(),
-  left: anyQuantity.exactOptional(),
-  renewed: z.boolean(),
-});
-
 /** Why a part was renewed: found beyond its limit or failed, for another’s sake, or because it always is. */
 export const RENEWED_FOR = ['found bad', 'as one of a set', 'by habit'] as const;
 
@@ -53,6 +42,12 @@ export const livedSchema = z.strictObject({
   placed: z.strictObject({ symptom: z.enum(SYMPTOM_IDS), cause: z.enum(CAUSE_IDS) }).exactOptional(),
 });
 export type Lived = z.output<typeof livedSchema>;
+
+/** One signed job in the life of a valve. */
+export interface LivedJob {
+  readonly job: JobId;
+  readonly lived: Lived;
+}
 
 /** What a signed job says in the life of its valve; undefined while it is open. */
 export function livedOf(state: JobState): Lived | undefined {
@@ -85,7 +80,7 @@ export function livedUntil(
     figures: figuresLeft(state, current),
     words: wordsLeft(state),
     ...(stroke ? { stroke: [...stroke] } : {}),
-    measures: measures.map((each) => ({ ...each })),
+    measures,
     renewed: renewedFor(current),
     reworked: [...current.calls.values()].flatMap(({ part, verdict, method }) =>
       verdict === 'rework' ? [{ part, method: method ?? 'put right' }] : [],

@@ -1,10 +1,20 @@
+import { z } from 'zod';
 import { renewedParts } from '../certificate';
 import { siteOf, stemRole } from '../calls';
 import { judgesOf, stemLimit } from '../inspection';
-import { counts, valveAsLeft, valveOf, type EntryOf, type JobState } from '../job';
+import { counts, courseSchema, valveAsLeft, valveOf, type EntryOf, type JobState } from '../job';
 import type { Plan } from '../plan';
 import { AS_FOUND, LEAK_WHEN_SHUT, POPS } from '../procedure';
-import { inches, quantity, si, valueIn, type Length, type Quantity, type Ratio } from '../quantity';
+import {
+  anyQuantity,
+  inches,
+  quantity,
+  si,
+  valueIn,
+  type Length,
+  type Quantity,
+  type Ratio,
+} from '../quantity';
 import { CODE_OF_STAMP, SET_TOLERANCES, toleranceAt } from '../standards';
 import { asFlow, strokeVerdicts, type TaskOf } from '../task';
 import { metalSeatOf, partsOf, type PartRole } from '../valve';
@@ -12,17 +22,13 @@ import { stemRunout } from '../workings';
 import { asItCame, readIn } from './taken';
 
 /** Something that is used up, or put back at every job, as one job found it and left it. */
-export interface Measure {
-  readonly what: string;
-  readonly part?: PartRole;
-  readonly kind: 'used up' | 'put back';
-  readonly direction: 'falling' | 'rising';
-  readonly limit: Quantity;
-  readonly found?: Quantity;
-  readonly left?: Quantity;
+export const measureSchema = courseSchema.omit({ points: true }).extend({
+  found: anyQuantity.exactOptional(),
+  left: anyQuantity.exactOptional(),
   /** The part is new from this job on. */
-  readonly renewed: boolean;
-}
+  renewed: z.boolean(),
+});
+export type Measure = z.output<typeof measureSchema>;
 
 /** What of a job's figures says how far its valve is used up (common practice). */
 export function measuresOf(state: JobState, current: Plan): Measure[] {

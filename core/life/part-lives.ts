@@ -1,6 +1,6 @@
 import type { JobId } from '../job';
 import type { PartRole } from '../valve';
-import type { Lived } from './lived';
+import type { LivedJob } from './lived';
 
 /** A part from the job that fitted it until the one that took it out, or until now. */
 export interface PartLife {
@@ -19,7 +19,7 @@ export interface PartLife {
  * How old the parts of a valve became, by its signed jobs, the oldest first. What is found at an inspection failed before
  * it: ages are upper ends. Source: handbook part 7, section 1.
  */
-export function partLives(lives: readonly { readonly job: JobId; readonly lived: Lived }[]): PartLife[] {
+export function partLives(lives: readonly LivedJob[]): PartLife[] {
   const running = new Map<PartRole, PartLife>();
   const over: PartLife[] = [];
   for (const { job, lived } of lives)

@@ -1,5 +1,4 @@
-import type { openDueDone } from '@dusk-wren/contract';
-import { type DueLine, type dueQuery, type openDueRequest } from '@dusk-wren/contract';
+import type { DueLine, dueQuery, openDueDone, openDueRequest } from '@dusk-wren/contract';
 import { wordProblem } from '@dusk-wren/contract/wording';
 import { jobId, openingOf, placeOf, type PersonStamp } from '@dusk-wren/core/job';
 import { reachedOutOfLine } from '@dusk-wren/core/procedure';
@@ -10,7 +9,7 @@ import { Refusal } from '../refusal';
 import { openJobOn } from './jobs';
 import { JobRow, ValveRow } from './models';
 import { decodeCursor, pageOf } from './paging';
-import { dueBy, duesOf, linesOf } from './valve-register';
+import { dueBy, linesOf, nextDue } from './valve-register';
 import { stateOf } from './state-of';
 
 type Query = z.output<typeof dueQuery>;
@@ -74,7 +73,7 @@ export async function openDue(
     try {
       const row = await ValveRow.findByPk(valve);
       if (!row) throw new Refusal({ code: 'not-found', what: 'valve' });
-      const due = duesOf(row)[0];
+      const due = nextDue(row);
       const job = await openJobOn(
         sequelize,
         {

@@ -1,36 +1,15 @@
-import { jobId, openingOf, valveOf, type JobId, type JobState } from '@dusk-wren/core/job';
-import {
-  carriedFrom,
-  carry,
-  duesCarried,
-  intervalOf,
-  livedOf,
-  livedSchema,
-  partLives,
-  shelfDue,
-  soonest,
-  type Due,
-  type Lived,
-} from '@dusk-wren/core/life';
-import { siteOf } from '@dusk-wren/core/calls';
+import { jobId, openingOf, valveOf, type Carried, type JobId, type JobState } from '@dusk-wren/core/job';
+import { carriedFrom, livedOf, livedSchema, partLives, type LivedJob } from '@dusk-wren/core/life';
 import { daysBetween } from '@dusk-wren/core/quantity';
-import { NOTHING_CARRIED, type Carried } from '@dusk-wren/core/job';
-import { kitSheetSchema } from '@dusk-wren/core/stock';
 import { valveSchema } from '@dusk-wren/core/valve';
 import { Op, type Transaction } from 'sequelize';
 import type { Change } from './change';
 import { costOf } from './drawn-parts';
+import { duesNow } from './due-days';
 import { forgetFleet } from './fleet';
 import { JobLifeRow, PartLifeRow } from './life-models';
-import { JobRow, KitRow, ValveRow } from './models';
-import { RecallRow } from './setup-models';
+import { JobRow, ValveRow } from './models';
 import { stateOf } from './state-of';
-
-/** One signed job in the life of a valve. */
-export interface LivedJob {
-  readonly job: JobId;
-  readonly lived: Lived;
-}
 
 /** A repair that came back: another job this soon after. */
 const CAME_BACK_DAYS = 90;
@@ -76,20 +55,16 @@ const rowsOf = (valve: string, transaction: Transaction | null) =>
   });
 
 /** Lives read lately, the least lately first: what a signed job says never changes. */
-const read = new Map<string, { readonly body: string; readonly lived: LivedJob }>();
-const MOST_READ = 4000;
+const read = new Map<string, LivedJob>();
+const MOST_READ = 500;
 
 function livedJob({ jobId: job, body }: JobLifeRow): LivedJob {
-  const known = read.get(job);
+  const own = read.get(job) ?? { job: jobId.parse(job), lived: livedSchema.parse(JSON.parse(body)) };
   read.delete(job);
-  const lived =
-    known?.body === body
-      ? known.lived
-      : { job: jobId.parse(job), lived: livedSchema.parse(JSON.parse(body)) };
-  read.set(job, { body, lived });
+  read.set(job, own);
   const first = read.size > MOST_READ ? read.keys().next().value : undefined;
   if (first !== undefined) read.delete(first);
-  return lived;
+  return own;
 }
 
 /** What a valve brings into its next job; undefined where it was never here. */
@@ -106,8 +81,9 @@ export async function followLife({ jobId: job, after, entries, transaction }: Ch
 
 /** Keeps what a signed job says; an open one, and one of a unit alone, says nothing of its valve. */
 export async function lifeKept(job: JobId, state: JobState, transaction: Transaction): Promise<void> {
+  if (state.records['certificate-signed'].length === 0) return;
   const row = await JobRow.findByPk(job, { transaction, attributes: ['valveId'] });
-  if (!row || !livedOf(state)) return;
+  if (!row) return;
   await keepLife(row.valveId, job, state, transaction);
   await settleValve(row.valveId, transaction);
 }
@@ -163,51 +139,4 @@ export async function settleValve(valve: string, transaction: Transaction): Prom
 export async function settleValveOf(job: string, transaction: Transaction): Promise<void> {
   const row = await JobRow.findByPk(job, { transaction, attributes: ['valveId'] });
   if (row) await settleValve(row.valveId, transaction);
-}
-
-/** What says when a valve is due: its last certificate, with the reason that it was proposed by, and all that it carries. */
-async function duesNow(
-  { standing }: ValveRow,
-  lives: readonly LivedJob[],
-  transaction: Transaction,
-): Promise<Due[]> {
-  const last = lives.at(-1);
-  // Condemned it is due for nothing any more.
-  if (!last || last.lived.condemned) return [];
-  const before = lives.slice(0, -1).reduce((so, { job, lived }) => carry(so, job, lived), NOTHING_CARRIED);
-  const job = await JobRow.findByPk(last.job, { transaction, attributes: ['version'] });
-  const state = job ? await stateOf(last.job, job.version, transaction) : undefined;
-  const valve = state && valveOf(state);
-  const proposed = state && valve && intervalOf(before, last.lived, valve, siteOf(state));
-  const signed: Due =
-    proposed?.at === last.lived.nextDue
-      ? proposed
-      : { at: last.lived.nextDue, kind: 'certificate', words: 'as its certificate was signed' };
-  return soonest([
-    signed,
-    ...duesCarried(carry(before, last.job, last.lived), last.lived.signed),
-    ...(await calledBack(lives, transaction)),
-    ...(standing === 'spare' && state ? await agesOnShelf(state, transaction) : []),
-  ]);
-}
-
-/** A spare lies as long as the seals of its last kit are in date. */
-async function agesOnShelf({ records }: JobState, transaction: Transaction): Promise<Due[]> {
-  const counted = records['kit-checked'].at(-1)?.body;
-  const kit = counted && (await KitRow.findByPk(counted.sheet, { transaction }));
-  if (!kit) return [];
-  const due = shelfDue(counted, kitSheetSchema.parse(JSON.parse(kit.body)).lines);
-  return due ? [due] : [];
-}
-
-/** An instrument that a job was read with was found off, and nobody has said yet what was done about it. */
-async function calledBack(lives: readonly LivedJob[], transaction: Transaction): Promise<Due[]> {
-  const rows = await RecallRow.findAll({
-    where: { jobId: lives.map(({ job }) => job), closedAt: null },
-    transaction,
-  });
-  return rows.map(({ openedAt }) => ({
-    ...{ at: openedAt.toISOString().slice(0, 10), kind: 'recall' as const },
-    words: 'called back: an instrument that it was read with was found off',
-  }));
 }

@@ -1,8 +1,6 @@
 import {
-  dueView,
   jobSummaryView,
   STANDINGS,
-  type DueView,
   type LivedView,
   type RegisterLine,
   type registerQuery,
@@ -10,7 +8,7 @@ import {
   type ValvePage,
 } from '@dusk-wren/contract';
 import { jobId, personStamp, readEntry, valveId, type Scope } from '@dusk-wren/core/job';
-import { carriedFrom, type Lived } from '@dusk-wren/core/life';
+import { carriedFrom, dueSchema, type Due, type Lived } from '@dusk-wren/core/life';
 import { CONSTRUCTIONS, sizeWords, typedWords, valveSchema } from '@dusk-wren/core/valve';
 import { col, fn, literal, Op, type Sequelize, type WhereOptions } from 'sequelize';
 import { z } from 'zod';
@@ -79,15 +77,17 @@ async function inOrder(ids: readonly string[]): Promise<ValveRow[]> {
 type ItsJobs = Pick<RegisterLine, 'open' | 'lastOpened'> & { readonly count: number };
 
 /** When a valve is due next. */
-function nextDue({ due, standing }: ValveRow): DueView | null {
+export function nextDue({ due, standing }: ValveRow): Due | null {
   if (due === null || due === undefined || standing === 'scrapped') return null;
   const [first] = z.array(z.unknown()).parse(JSON.parse(due));
-  return first === undefined ? null : dueView.parse(first);
+  return first === undefined ? null : dueSchema.parse(first);
 }
 
 /** All that says when a valve is due, the soonest first; a scrapped one is due for nothing. */
-export const duesOf = ({ due, standing }: ValveRow): DueView[] =>
-  due === null || due === undefined || standing === 'scrapped' ? [] : z.array(dueView).parse(JSON.parse(due));
+const duesOf = ({ due, standing }: ValveRow): Due[] =>
+  due === null || due === undefined || standing === 'scrapped'
+    ? []
+    : z.array(dueSchema).parse(JSON.parse(due));
 
 /** How many jobs valves had, when the last was opened, and the one that is open. */
 async function jobsOf(valves: readonly string[]): Promise<ReadonlyMap<string, ItsJobs>> {

@@ -2,7 +2,7 @@ import { dueFileQuery, dueQuery, openDueRequest, registerQuery, valveMoveRequest
 import { valveId } from '@dusk-wren/core/job';
 import { Router } from 'express';
 import type { Sequelize } from 'sequelize';
-import { everyDue, listDue, openDue } from '../database/due';
+import { everyDue, listDue, openDue } from '../database/due-list';
 import { moveValve } from '../database/valve-moves';
 import { listRegister, pageOfValve } from '../database/valve-register';
 import { dueCalendar, dueCsv } from '../exchange/due-files';

@@ -4,7 +4,7 @@ import { computed } from 'vue';
 /** Counted things as strokes of chalk behind their words; each opens what is behind it. */
 const props = defineProps<{
   lines: readonly { key: string; words: string; amount: number; says: string; also?: string }[];
-  label: string;
+  title: string;
   picked: string | undefined;
 }>();
 defineEmits<{ pick: [key: string] }>();
@@ -12,18 +12,21 @@ const most = computed(() => Math.max(1e-9, ...props.lines.map(({ amount }) => am
 </script>
 
 <template>
-  <ul class="bars" :aria-label="label">
-    <li v-for="{ key, words, amount, says, also } in lines" :key="key">
-      <button type="button" :aria-pressed="picked === key" @click="$emit('pick', key)">
-        <i aria-hidden="true" :style="{ width: `${(100 * amount) / most}%` }" />
-        <span class="what">
-          <b>{{ words }}</b>
-          <span v-if="also" class="label muted">{{ also }}</span>
-        </span>
-        <span class="number">{{ says }}</span>
-      </button>
-    </li>
-  </ul>
+  <section v-if="lines.length > 0" :aria-label="title">
+    <h2>{{ title }}</h2>
+    <ul class="bars">
+      <li v-for="{ key, words, amount, says, also } in lines" :key="key">
+        <button type="button" :aria-pressed="picked === key" @click="$emit('pick', key)">
+          <i aria-hidden="true" :style="{ width: `${(100 * amount) / most}%` }" />
+          <span class="what">
+            <b>{{ words }}</b>
+            <span v-if="also" class="label muted">{{ also }}</span>
+          </span>
+          <span class="number">{{ says }}</span>
+        </button>
+      </li>
+    </ul>
+  </section>
 </template>
 
 <style scoped>

@@ -3,7 +3,7 @@ import BenchButton from '../parts/BenchButton.vue';
 import ChoiceRow from '../parts/ChoiceRow.vue';
 import { isoDay, sayDay } from '../parts/dates';
 import { HORIZONS, useDue } from '../register/due';
-import RegisterViews from '../register/RegisterViews.vue';
+import RegisterHeading from '../register/RegisterHeading.vue';
 
 /** What is to come back and when, month by month, each with its reason; a month is opened with one press. */
 const due = useDue();
@@ -16,10 +16,7 @@ const WORDS = { 30: '30 days', 90: '90 days', 365: 'A year' } as const;
 
 <template>
   <div class="page due">
-    <header>
-      <h1>Due</h1>
-      <RegisterViews />
-    </header>
+    <RegisterHeading title="Due" />
     <div class="narrow">
       <ChoiceRow
         label="How far ahead"
@@ -79,7 +76,6 @@ const WORDS = { 30: '30 days', 90: '90 days', 365: 'A year' } as const;
   grid-template-columns: minmax(0, 1fr);
   gap: 12px;
 }
-header,
 .narrow,
 .files {
   display: flex;

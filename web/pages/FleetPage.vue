@@ -9,7 +9,7 @@ import JobsBehind from '../fleet/JobsBehind.vue';
 import PartLife from '../fleet/PartLife.vue';
 import TallyBars from '../fleet/TallyBars.vue';
 import ChoiceRow from '../parts/ChoiceRow.vue';
-import RegisterViews from '../register/RegisterViews.vue';
+import RegisterHeading from '../register/RegisterHeading.vue';
 
 /** What all valves say together: which cost most, what ails them, how old their parts become, what comes back. */
 const { months, customer, rate, narrowed, data, error, kits, customers } = useFleet();
@@ -70,10 +70,7 @@ const unused = computed(() =>
 
 <template>
   <div class="page fleet">
-    <header>
-      <h1>All valves together</h1>
-      <RegisterViews />
-    </header>
+    <RegisterHeading title="All valves together" />
     <div class="narrow">
       <ChoiceRow
         label="How far back"
@@ -113,40 +110,32 @@ const unused = computed(() =>
           </button>
           <template v-else>none came back within ninety days.</template>
         </p>
-        <section aria-label="What cost most">
-          <h2>What cost most</h2>
-          <TallyBars
-            label="Valves by cost"
-            :lines="worst"
-            :picked="behind?.key"
-            @pick="
-              (key) =>
-                look({ kind: 'valve', key, words: worst.find((each) => each.key === key)?.words ?? '' })
-            "
-          />
-        </section>
-        <section v-if="causes.length > 0" aria-label="What ailed them">
-          <h2>What ailed them</h2>
-          <TallyBars
-            label="Causes"
-            :lines="causes"
-            :picked="behind?.key"
-            @pick="(key) => look({ kind: 'cause', key, words: causeName(key) })"
-          />
-        </section>
-        <section v-if="found.length > 0" aria-label="How they were found">
-          <h2>How they were found</h2>
-          <TallyBars
-            label="As found"
-            :lines="found"
-            :picked="behind?.key"
-            @pick="(key) => look({ kind: 'found', key, words: `Found ${key}` })"
-          />
-        </section>
-        <section v-if="parts.length > 0" aria-label="Parts that failed">
-          <h2>Parts that failed</h2>
-          <TallyBars label="Parts" :lines="parts" :picked="part && partKey(part)" @pick="pickPart" />
-        </section>
+        <TallyBars
+          title="What cost most"
+          :lines="worst"
+          :picked="behind?.key"
+          @pick="
+            (key) => look({ kind: 'valve', key, words: worst.find((each) => each.key === key)?.words ?? '' })
+          "
+        />
+        <TallyBars
+          title="What ailed them"
+          :lines="causes"
+          :picked="behind?.key"
+          @pick="(key) => look({ kind: 'cause', key, words: causeName(key) })"
+        />
+        <TallyBars
+          title="How they were found"
+          :lines="found"
+          :picked="behind?.key"
+          @pick="(key) => look({ kind: 'found', key, words: `Found ${key}` })"
+        />
+        <TallyBars
+          title="Parts that failed"
+          :lines="parts"
+          :picked="part && partKey(part)"
+          @pick="pickPart"
+        />
         <section v-if="unused.length > 0" aria-label="Kits">
           <h2>Paid for in kits, and never used</h2>
           <p v-for="{ title, jobs, never } in unused" :key="title">
@@ -189,7 +178,6 @@ const unused = computed(() =>
   gap: 14px;
   align-content: start;
 }
-header,
 .narrow,
 .files {
   display: flex;

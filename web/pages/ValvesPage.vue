@@ -6,7 +6,7 @@ import { useRouter } from 'vue-router';
 import { useKeys } from '../keys/keys';
 import BenchButton from '../parts/BenchButton.vue';
 import { useRegister, WITHIN } from '../register/register';
-import RegisterViews from '../register/RegisterViews.vue';
+import RegisterHeading from '../register/RegisterHeading.vue';
 import ValveTag from '../register/ValveTag.vue';
 import SetupFile from '../setup/SetupFile.vue';
 import { useSession } from '../stores/session';
@@ -30,10 +30,7 @@ useKeys([{ key: '/', label: 'Find a valve', run: () => search.value?.focus() }])
 <template>
   <div class="page valves">
     <header>
-      <div class="title">
-        <h1>Valves</h1>
-        <RegisterViews />
-      </div>
+      <RegisterHeading title="Valves" />
       <v-text-field
         ref="search"
         v-model="typed"
@@ -120,11 +117,5 @@ header {
     grid-column: 1 / -1;
     grid-row: 2;
   }
-}
-.title {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 18px;
-  align-items: center;
 }
 </style>

@@ -3,6 +3,7 @@ import type { Carried } from '@dusk-wren/core/job';
 import { capital } from '@dusk-wren/core/quantity';
 import { computed } from 'vue';
 import { sayDay } from '../parts/dates';
+import FoldRow from '../parts/FoldRow.vue';
 import { usePreferences } from '../stores/preferences';
 
 /** What a valve brings into its next job, each thing with the job that it comes from. */
@@ -15,10 +16,10 @@ const lines = computed(() => [
 </script>
 
 <template>
-  <details v-if="lines.length > 0" class="carried row-flat">
-    <summary>
+  <FoldRow v-if="lines.length > 0">
+    <template #line>
       <b>What it brings into its next job</b> <span class="label muted">{{ lines.length }} things</span>
-    </summary>
+    </template>
     <table>
       <thead>
         <tr>
@@ -37,18 +38,10 @@ const lines = computed(() => [
         </tr>
       </tbody>
     </table>
-  </details>
+  </FoldRow>
 </template>
 
 <style scoped>
-summary {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 14px;
-  align-items: center;
-  min-height: var(--touch);
-  padding: 4px 14px;
-}
 table {
   width: 100%;
   border-collapse: collapse;
