@@ -75,7 +75,7 @@ export const RULE_FIELDS: readonly { readonly about: string; readonly fields: re
       {
         kind: 'numbers',
         key: 'ladderMonths',
-        words: 'Rungs that it is lengthened and shortened by',
+        words: 'Rungs of its ladder',
         of: 'months',
       },
       number('longestMonths', 'No valve longer than', 'months'),

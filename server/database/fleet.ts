@@ -4,7 +4,6 @@ import { monthsAfter } from '@dusk-wren/core/quantity';
 import { CONSTRUCTION_IDS, PART_ROLES } from '@dusk-wren/core/valve';
 import { QueryTypes, type Sequelize } from 'sequelize';
 import { z } from 'zod';
-import { KeptAWhile } from './kept-a-while';
 import { ValveRow } from './models';
 import { shopDay } from './shop-day';
 
@@ -30,43 +29,24 @@ const MEANT = (customer: string | undefined) =>
 const count = z.coerce.number();
 const MOST = 12;
 
-/** Charts over years may be half a minute old; a job signed on this server makes them anew. */
-const HALF_A_MINUTE = 30_000;
-const kept = new KeptAWhile<Fleet>(HALF_A_MINUTE);
-export const forgetFleet = (): void => kept.forget();
-
+/** Worst valves, causes, how they were found, what came back, and parts by life, from the summaries of signed jobs. */
 export async function fleetOf(sequelize: Sequelize, query: Query, now: string): Promise<Fleet> {
   const asked = await sinceOf(query, now);
-  const key = JSON.stringify([asked, query.rate, sequelize.getDatabaseName()]);
-  return kept.of(key, () => workedOut(sequelize, query, asked));
-}
-
-/** Worst valves, causes, how they were found, what came back, and parts by life, from the summaries of signed jobs. */
-async function workedOut(sequelize: Sequelize, query: Query, asked: Since): Promise<Fleet> {
   const values = { ...asked, rate: query.rate, most: MOST };
   const where = MEANT(asked.customer);
   const select = async <S extends z.ZodType>(row: S, sql: string): Promise<z.output<S>[]> =>
     z.array(row).parse(await sequelize.query(sql, { replacements: values, type: QueryTypes.SELECT }));
-  const [[all], worst, causes, found, parts] = await Promise.all([
+  const [worst, told, parts] = await Promise.all([
     select(
-      z.object({ jobs: count, valves: count, back: count }),
-      `SELECT COUNT(*) AS jobs, COUNT(DISTINCT valve_id) AS valves, COALESCE(SUM(came_back), 0) AS back
-       FROM job_lives WHERE ${where}`,
-    ),
-    select(
-      z.object({ valve_id: z.string(), jobs: count, minutes: count, cost: count }),
-      `SELECT valve_id, COUNT(*) AS jobs, SUM(minutes) AS minutes, SUM(minutes) / 60 * :rate + SUM(parts) AS cost
+      z.object({ valve_id: z.string(), jobs: count, minutes: count, cost: count, valves: count }),
+      `SELECT valve_id, COUNT(*) AS jobs, SUM(minutes) AS minutes, SUM(minutes) / 60 * :rate + SUM(parts) AS cost,
+        COUNT(*) OVER () AS valves
        FROM job_lives WHERE ${where} GROUP BY valve_id ORDER BY cost DESC, minutes DESC LIMIT :most`,
     ),
     select(
-      z.object({ what: z.string(), count }),
-      `SELECT cause AS what, COUNT(*) AS count FROM job_lives WHERE ${where} AND cause IS NOT NULL
-       GROUP BY cause ORDER BY count DESC LIMIT :most`,
-    ),
-    select(
-      z.object({ what: z.string(), count }),
-      `SELECT found AS what, COUNT(*) AS count FROM job_lives WHERE ${where} AND found IS NOT NULL
-       GROUP BY found ORDER BY count DESC`,
+      z.object({ cause: z.string().nullable(), found: z.string().nullable(), jobs: count, back: count }),
+      `SELECT cause, found, COUNT(*) AS jobs, SUM(came_back) AS back
+       FROM job_lives WHERE ${where} GROUP BY cause, found`,
     ),
     partsLived(sequelize),
   ]);
@@ -77,19 +57,32 @@ async function workedOut(sequelize: Sequelize, query: Query, asked: Since): Prom
   ]);
   const byId = new Map(rows.map((row) => [row.id, row]));
   return fleetView.parse({
-    jobs: all?.jobs ?? 0,
-    valves: all?.valves ?? 0,
+    jobs: told.reduce((sum, { jobs }) => sum + jobs, 0),
+    valves: worst[0]?.valves ?? 0,
     worst: worst.flatMap(({ valve_id, jobs, minutes, cost }) => {
       const row = byId.get(valve_id);
       if (!row) return [];
       const cause = commonest.get(valve_id) ?? null;
       return [{ valve: valve_id, tag: row.tag, customer: row.customer, jobs, minutes, cost, cause }];
     }),
-    causes,
-    found,
-    cameBack: all?.back ?? 0,
+    causes: tally(told, ({ cause }) => cause).slice(0, MOST),
+    found: tally(told, ({ found }) => found),
+    cameBack: told.reduce((sum, { back }) => sum + back, 0),
     parts,
   });
+}
+
+/** How many jobs each word has, the most first; what has none is not counted. */
+function tally<T extends { readonly jobs: number }>(
+  rows: readonly T[],
+  wordOf: (row: T) => string | null,
+): { what: string; count: number }[] {
+  const counts = new Map<string, number>();
+  for (const row of rows) {
+    const what = wordOf(row);
+    if (what !== null) counts.set(what, (counts.get(what) ?? 0) + row.jobs);
+  }
+  return [...counts].map(([what, jobs]) => ({ what, count: jobs })).toSorted((a, b) => b.count - a.count);
 }
 
 /** What placed faults on each of these valves most often. */

@@ -31,13 +31,18 @@ export async function listSpares(now: string): Promise<z.output<typeof spareView
       .parse(drawn)
       .map(({ number, ...of }) => [number, of]),
   );
-  const due = await dueSoon(today, Math.max(0, ...rows.map(({ leadDays }) => leadDays)));
+  // A store has few different lead times.
+  const leads = [...new Set(rows.map(({ leadDays }) => leadDays))];
+  const due = new Map(
+    await Promise.all(leads.map(async (days) => [days, await dueUntil(daysAfter(today, days))] as const)),
+  );
   return rows
     .map((row) => {
       const { jobs, pieces } = taken.get(row.number) ?? { jobs: 0, pieces: 0 };
       const { number, name, part, fits, onHand, leadDays, reorderAt } = row;
-      const until = daysAfter(today, leadDays);
-      const planned = isAlwaysNew(row) ? { planned: plannedFor(due, fits, until) } : {};
+      const planned = isAlwaysNew(row)
+        ? { planned: due.get(leadDays)?.get(fits.split(' ')[0] ?? '') ?? 0 }
+        : {};
       const each = jobs === 0 ? 1 : pieces / jobs;
       const kept = toKeep({ jobs, years: YEARS, pieces: each, leadDays, onHand, ...planned });
       return spareView.parse({
@@ -56,28 +61,20 @@ export async function listSpares(now: string): Promise<z.output<typeof spareView
     .sort((a, b) => ORDER.indexOf(a.verdict) - ORDER.indexOf(b.verdict) || b.jobs - a.jobs);
 }
 
-const plannedFor = (due: readonly DueThen[], fits: string, until: string): number =>
-  due
-    .filter(({ construction, on }) => fits.split(' ')[0] === construction && on <= until)
-    .reduce((sum, { count }) => sum + count, 0);
-
-interface DueThen {
-  readonly construction: string;
-  readonly on: string;
-  readonly count: number;
-}
-
-/** How many valves of each kind fall due on each day before an order with the longest lead time would be here. */
-async function dueSoon(today: string, days: number): Promise<DueThen[]> {
+/** How many valves of each kind fall due until a day. */
+async function dueUntil(day: string): Promise<ReadonlyMap<string, number>> {
   const rows = await ValveRow.findAll({
-    where: { dueOn: { [Op.lte]: daysAfter(today, days) }, standing: { [Op.ne]: 'scrapped' } },
-    attributes: ['construction', ['due_on', 'on'], [fn('COUNT', col('id')), 'count']],
-    group: ['construction', 'due_on'],
+    where: { dueOn: { [Op.lte]: day }, standing: { [Op.ne]: 'scrapped' } },
+    attributes: ['construction', [fn('COUNT', col('id')), 'count']],
+    group: ['construction'],
     raw: true,
   });
-  return z
-    .array(z.object({ construction: z.string(), on: z.string(), count: z.coerce.number() }))
-    .parse(rows);
+  return new Map(
+    z
+      .array(z.object({ construction: z.string(), count: z.coerce.number() }))
+      .parse(rows)
+      .map(({ construction, count }) => [construction, count]),
+  );
 }
 
 /** New at every job of its type. */

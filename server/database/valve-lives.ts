@@ -6,7 +6,6 @@ import { Op, type Transaction } from 'sequelize';
 import type { Change } from './change';
 import { costOf } from './drawn-parts';
 import { duesNow } from './due-days';
-import { forgetFleet } from './fleet';
 import { JobLifeRow, PartLifeRow } from './life-models';
 import { JobRow, ValveRow } from './models';
 import { stateOf } from './state-of';
@@ -112,7 +111,6 @@ async function keepLife(valve: string, job: JobId, state: JobState, transaction:
 
 /** Works out anew when a valve is due and how old its parts became. */
 export async function settleValve(valve: string, transaction: Transaction): Promise<void> {
-  forgetFleet();
   const [row, rows] = await Promise.all([
     ValveRow.findByPk(valve, { transaction, lock: transaction.LOCK.UPDATE }),
     rowsOf(valve, transaction),

@@ -42,7 +42,7 @@ button {
   align-items: center;
   width: 100%;
   min-height: var(--touch);
-  padding: 2px 12px;
+  padding: 4px 12px 10px;
   overflow: hidden;
   font: inherit;
   color: var(--ink);

@@ -3,6 +3,7 @@ import { FLEET_MONTHS, type PartLived } from '@dusk-wren/contract';
 import { CAUSE_IDS, CAUSES } from '@dusk-wren/core/diagnosis';
 import { capital, formatNumber } from '@dusk-wren/core/quantity';
 import { CONSTRUCTIONS } from '@dusk-wren/core/valve';
+import { useMediaQuery } from '@vueuse/core';
 import { computed, ref, useTemplateRef, watch } from 'vue';
 import { useFleet, type Behind } from '../fleet/fleet';
 import JobsBehind from '../fleet/JobsBehind.vue';
@@ -22,7 +23,8 @@ function look(at: Behind): void {
 }
 /** On a narrow screen it comes above: it is gone to. */
 const beside = useTemplateRef<HTMLElement>('beside');
-watch([behind, part], () => beside.value?.scrollIntoView?.({ block: 'nearest' }), { flush: 'post' });
+const isNarrow = useMediaQuery('(max-width: 900px)');
+watch([behind, part], () => isNarrow.value && beside.value?.scrollIntoView?.(), { flush: 'post' });
 const causeName = (cause: string): string => {
   const known = CAUSE_IDS.find((id) => id === cause);
   return known ? CAUSES[known].name : cause;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { useEventListener } from '@vueuse/core';
+import { computed, ref, useTemplateRef } from 'vue';
 import { useRouter } from 'vue-router';
 import SectionDrawing from '../drawings/SectionDrawing.vue';
 import BenchButton from '../parts/BenchButton.vue';
@@ -24,6 +25,11 @@ async function keep(asked: ValveMove): Promise<void> {
   if (await move(asked)) moving.value = false;
 }
 const print = () => window.print();
+const sheet = useTemplateRef<HTMLElement>('sheet');
+/** Paper has nothing to unfold. */
+useEventListener('beforeprint', () => {
+  for (const fold of sheet.value?.querySelectorAll('details') ?? []) fold.open = true;
+});
 const receive = () => void router.push({ path: '/jobs/new', query: { valve: props.id } });
 const used = computed(() => wearCalls(page.value?.carried.courses ?? [], isoDay(new Date())));
 /** What goes towards its limit, the soonest first, and what stands. */
@@ -31,7 +37,7 @@ const measures = computed(() => sorted(page.value?.carried.courses ?? []));
 </script>
 
 <template>
-  <div class="page valve">
+  <div ref="sheet" class="page valve">
     <p v-if="error" class="problem" role="alert">
       {{ error.message }} <router-link class="way" to="/valves">Back to the register</router-link>
     </p>

@@ -30,14 +30,19 @@ const years = computed(() => {
   }));
 });
 const marks = computed(() =>
-  props.jobs.map(({ job }) => ({ id: job.id, at: at(Date.parse(job.openedAt)), state: job.summary.state })),
+  props.jobs.map(({ job, lived }) => ({
+    ...{ id: job.id, at: at(Date.parse(job.openedAt)), state: job.summary.state },
+    found: lived?.asFound ? ringOf(lived.asFound.found) : 'fit',
+  })),
 );
 const { show } = usePreferences();
 /** What its part is, and why it was renewed, in a line. */
 const renewed = ({ renewed: parts }: LivedView): string =>
   parts.map(({ part, why }) => (why === 'found bad' ? `${part} (found bad)` : part)).join(', ');
-const FOUND = { good: 'fit', stuck: 'condemn' } as const;
-const ringOf = (found: string) => (found === 'good' || found === 'stuck' ? FOUND[found] : 'rework');
+function ringOf(found: string): 'fit' | 'condemn' | 'rework' {
+  if (found === 'good') return 'fit';
+  return found === 'stuck' ? 'condemn' : 'rework';
+}
 /** Figures of a job that can be held side by side. */
 const read = ({ measures }: LivedView) => measures.filter(({ found, left }) => found ?? left);
 const OUTCOME = { open: 'on a bench', released: 'released', condemned: 'condemned' } as const;
@@ -49,7 +54,13 @@ const OUTCOME = { open: 'on a bench', released: 'released', condemned: 'condemne
       <span v-for="each in years" :key="each.year" class="year label" :style="{ left: each.at }">{{
         each.year
       }}</span>
-      <i v-for="mark in marks" :key="mark.id" class="mark" :class="mark.state" :style="{ left: mark.at }" />
+      <i
+        v-for="mark in marks"
+        :key="mark.id"
+        class="mark"
+        :class="[mark.state, mark.found]"
+        :style="{ left: mark.at }"
+      />
     </div>
     <ol class="jobs">
       <li
@@ -140,6 +151,11 @@ const OUTCOME = { open: 'on a bench', released: 'released', condemned: 'condemne
 .mark.released {
   background: var(--fit);
 }
+/* As it was found; a condemned one is that whatever it was found like. */
+.mark.rework {
+  background: var(--rework);
+}
+.mark.condemn,
 .mark.condemned {
   background: var(--condemn);
 }

@@ -60,13 +60,11 @@ const WORDS = {
           <td>
             <b>{{ spare.name }}</b> <span class="muted">{{ spare.number }}</span>
           </td>
-          <td class="muted">{{ wordKey(spare.fits) }}</td>
+          <td class="muted wide">{{ wordKey(spare.fits) }}</td>
           <td class="right number" data-label="On hand">{{ spare.onHand }}</td>
           <td class="right number" data-label="Order at">{{ spare.orderPoint }}</td>
           <td class="right number" data-label="Bin says">{{ spare.reorderAt }}</td>
-          <td class="muted">
-            {{ because(spare) }}
-          </td>
+          <td class="muted wide">{{ because(spare) }}</td>
         </tr>
       </tbody>
     </table>

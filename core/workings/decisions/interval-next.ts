@@ -133,15 +133,22 @@ function moveFor(
   { rungs, afterStuck }: Steps,
 ): Move {
   if (found === 'stuck') return afterStuck(last);
-  if (found !== 'good') return { months: shorter(rungs, last), reason: `found ${found}: a step shorter` };
+  if (found !== 'good') {
+    const months = shorter(rungs, last);
+    return {
+      months,
+      reason: `found ${found}: ${isSame(months, last) ? 'the shortest there is' : 'a step shorter'}`,
+    };
+  }
   const sinceBad = [...history].reverse().findIndex((each) => each !== 'good');
   if (sinceBad >= 0 && sinceBad < GOOD_TO_LENGTHEN)
     return { months: last, reason: `good, but only ${sinceBad} good since one was not: the same again` };
-  return {
-    months: longer(rungs, last),
-    reason: sinceBad < 0 ? 'always found good: a step longer' : 'two good ones: a step longer',
-  };
+  const months = longer(rungs, last);
+  const because = sinceBad < 0 ? 'always found good' : 'two good ones';
+  return { months, reason: `${because}: ${isSame(months, last) ? 'the longest there is' : 'a step longer'}` };
 }
+
+const isSame = (a: number, b: number): boolean => Math.abs(a - b) <= SAME;
 
 /** The next rung up; where there is none, the same again. */
 const longer = (rungs: readonly number[], months: number): number =>

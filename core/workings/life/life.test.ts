@@ -149,6 +149,13 @@ describe('interval.next by a site’s ladder (API RP 576, handbook part 7.1)', (
   ])('%j at %s: %i months', (history, last, months) => {
     expect(next(history, last)).toBeCloseTo(months, 6);
   });
+  it('at either end of the ladder it says that it stays', () => {
+    const at = (lastInterval: string, found: string) =>
+      ask('interval.next', { lastInterval, history: [found], limit: '120 months', ladder: LADDER }).result['reason'];
+    expect(at('60 months', 'good')).toBe('always found good: the longest there is');
+    expect(at('12 months', 'low')).toBe('found low: the shortest there is');
+    expect(at('24 months', 'good')).toBe('always found good: a step longer');
+  });
   it('never past the cap; rungs may come in any order; an empty ladder is refused', () => {
     expect(next(['good'], '36 months', '48 months')).toBeCloseTo(48, 6);
     const raw = { lastInterval: '24 months', history: ['good'], limit: '60 months' };
