@@ -3,7 +3,7 @@ import { useIdle, useOnline, useTimeoutFn } from '@vueuse/core';
 import { computed, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { useBeingRead } from '../stores/being-read';
-import { useJob } from '../stores/job';
+import { useJobOnScreen } from '../stores/job-on-screen';
 import { useSession } from '../stores/session';
 
 /** Leaving a screen: what is on it goes with whoever leaves, and who comes next finds the job that is in hand. */
@@ -11,7 +11,7 @@ export function useLeaving() {
   const session = useSession();
   const router = useRouter();
   const cache = useQueryCache();
-  const job = useJob();
+  const job = useJobOnScreen();
 
   async function leave(query: Readonly<Record<string, string>> = {}): Promise<void> {
     const told = session.signOut();
@@ -33,9 +33,9 @@ export function useIdleLock(): void {
   const session = useSession();
   const leave = useLeaving();
   const reading = useBeingRead();
-  const job = useJob();
+  const job = useJobOnScreen();
   const online = useOnline();
-  const isLost = computed(() => !online.value || job.delay?.kind === 'no connection');
+  const isLost = computed(() => !online.value || job.isCutOff);
   watch(
     () => session.lockMinutes,
     (minutes, _before, onCleanup) => {

@@ -40,6 +40,7 @@ import { LiveFeed } from '../sync/live-feed';
 import { device } from './device';
 import { faultOf } from './fault';
 import { knownHere } from './known-here';
+import { useJobOnScreen } from './job-on-screen';
 import { delayOf, postCommand } from './post-command';
 import { usePreferences } from './preferences';
 import { useSession } from './session';
@@ -279,6 +280,13 @@ export const useJob = defineStore('job', () => {
   }
 
   const giveUp = (id: CommandId) => sync.value?.giveUp(id);
+
+  const frame = useJobOnScreen();
+  frame.closedBy(close);
+  watch(
+    () => delay.value?.kind === 'no connection',
+    (cutOff) => (frame.isCutOff = cutOff),
+  );
 
   // Signed in again on this page: what waited for that goes.
   watch(
