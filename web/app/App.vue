@@ -73,7 +73,7 @@ useKeys([
 
 <template>
   <v-app>
-    <a class="skip label" href="#main" @click.prevent="toWork">To the work</a>
+    <a class="skip label no-print" href="#main" @click.prevent="toWork">To the work</a>
     <SideRail v-if="!bare" />
     <main id="main" :class="{ railed: !bare }" tabindex="-1">
       <router-view />

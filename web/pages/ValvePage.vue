@@ -28,7 +28,9 @@ const print = () => window.print();
 const sheet = useTemplateRef<HTMLElement>('sheet');
 /** Paper has nothing to unfold. */
 useEventListener('beforeprint', () => {
-  for (const fold of sheet.value?.querySelectorAll('details') ?? []) fold.open = true;
+  for (const fold of sheet.value?.querySelectorAll<HTMLDetailsElement>(':scope > details, .halves details') ??
+    [])
+    fold.open = true;
 });
 const receive = () => void router.push({ path: '/jobs/new', query: { valve: props.id } });
 const used = computed(() => wearCalls(page.value?.carried.courses ?? [], isoDay(new Date())));
@@ -173,6 +175,11 @@ const measures = computed(() => sorted(page.value?.carried.courses ?? []));
   }
   .halves {
     grid-template-columns: minmax(0, 1fr);
+  }
+  .drawing {
+    justify-self: start;
+    width: 55%;
+    break-inside: avoid;
   }
 }
 @media (max-width: 860px) {

@@ -127,6 +127,7 @@ const OUTCOME = { open: 'on a bench', released: 'released', condemned: 'condemne
 }
 .line {
   position: relative;
+  print-color-adjust: exact;
   height: 54px;
   margin: 0 12px;
   background: linear-gradient(var(--line), var(--line)) 0 16px / 100% 3px no-repeat;
