@@ -151,7 +151,9 @@ describe('interval.next by a site’s ladder (API RP 576, handbook part 7.1)', (
   });
   it('at either end of the ladder it says that it stays', () => {
     const at = (lastInterval: string, found: string) =>
-      ask('interval.next', { lastInterval, history: [found], limit: '120 months', ladder: LADDER }).result['reason'];
+      ask('interval.next', { lastInterval, history: [found], limit: '120 months', ladder: LADDER }).result[
+        'reason'
+      ];
     expect(at('60 months', 'good')).toBe('always found good: the longest there is');
     expect(at('12 months', 'low')).toBe('found low: the shortest there is');
     expect(at('24 months', 'good')).toBe('always found good: a step longer');
