@@ -95,7 +95,7 @@ test('what is due is listed month by month with its reason, and a month is opene
   await turnTo(page, '/valves/due');
   await page.getByRole('radio', { name: 'A year' }).click();
   const month = page.locator('.month').filter({ hasText: 'WF-2' }).first();
-  await expect(month).toContainText('12 months: found leaking: a step shorter');
+  await expect(month).toContainText('12 months: found leaking: the shortest there is');
   await nothingSerious(page);
   expect(await tooSmall(page)).toEqual([]);
 
@@ -109,7 +109,7 @@ test('what is due is listed month by month with its reason, and a month is opene
       }),
     );
     expect(calendar).toContain('BEGIN:VEVENT');
-    expect(csv).toContain('12 months: found leaking: a step shorter');
+    expect(csv).toContain('12 months: found leaking: the shortest there is');
   });
 
   const at = (path: string) => new URL(path, page.url()).href;
