@@ -18,6 +18,7 @@ const coreOrder = [
   'stock',
   'certificate',
   'life',
+  'schedule',
   'command',
 ];
 

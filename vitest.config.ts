@@ -20,6 +20,7 @@ export default defineConfig({
             'core/**/*.test.ts',
             'contract/**/*.test.ts',
             'cli/**/*.test.ts',
+            'solver/**/*.test.ts',
             'web/**/*.test.ts',
             'scripts/**/*.test.mjs',
           ],

@@ -214,3 +214,59 @@ describe('plan', () => {
     expect(JSON.parse(out).steps.some(({ status }: { status: string }) => status === 'done')).toBe(true);
   });
 });
+
+describe('schedule', () => {
+  const schedule = (week: unknown) => {
+    const file = join(mkdtempSync(join(tmpdir(), 'dw-')), 'week.json');
+    writeFileSync(file, JSON.stringify(week));
+    return dw(['schedule', file]);
+  };
+  const week = (minutes: number, more: object = {}) => ({
+    places: [
+      {
+        id: 'lathe',
+        open: [
+          [0, 240],
+          [1440, 1680],
+        ],
+      },
+    ],
+    people: [{ id: 'Avis', skills: ['lathe'] }],
+    jobs: [
+      { id: 'V1', due: 200, operations: [{ id: 'turn', minutes, place: 'lathe', skill: 'lathe', ...more }] },
+    ],
+  });
+  it('says who does what where and when, how late, and how good that is', async () => {
+    const { code, out } = await schedule(week(300));
+    expect(code).toBe(0);
+    expect(JSON.parse(out)).toEqual({
+      operations: [{ job: 'V1', id: 'turn', place: 'lathe', person: 'Avis', start: 0, end: 1500 }],
+      lateness: { V1: 1300 },
+      end: 1500,
+      objective: 1300,
+      bound: 1300,
+      gap: 0,
+      feasible: true,
+    });
+  });
+  it('with seconds the solver has its say', async () => {
+    const { code, out } = await schedule({ ...week(100), seconds: 20 });
+    expect(code).toBe(0);
+    expect(JSON.parse(out)).toMatchObject({ end: 100, bound: 100, gap: 0 });
+  });
+  it.each([
+    ['nobody has the skill', week(10, { skill: 'weld' }), /weld/],
+    ['there is no open time long enough', week(481), /481 min/],
+  ])('ends with 1 and the reason where %s', async (_, impossible, why) => {
+    const { code, out } = await schedule(impossible);
+    expect(code).toBe(1);
+    expect(JSON.parse(out)).toEqual({ feasible: false, reason: expect.stringMatching(why) });
+  });
+  it('a file that is none ends with 2 and says where', async () => {
+    const { code, said } = await schedule({ ...week(10), people: [{ skills: [] }] });
+    expect(code).toBe(2);
+    expect(said).toContain('people.0.id');
+    expect((await dw(['schedule'])).code).toBe(2);
+    expect((await dw(['schedule', '/nowhere.json'])).said).toContain('cannot be read');
+  });
+});

@@ -33,9 +33,9 @@ import {
   type PartRole,
   type Valve,
 } from '@dusk-wren/core/valve';
-import { readFile } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
 import { z } from 'zod';
+import { contentOf } from './content';
 import { refused, UsageError } from './usage';
 
 /** Every construction, with what it is. */
@@ -247,15 +247,4 @@ async function jobIn(file: string | undefined): Promise<JobState> {
   const state = fold(log.value);
   if (!state.ok) throw refused(state.problem);
   return state.value;
-}
-
-async function contentOf(file: string): Promise<unknown> {
-  const text = await readFile(file, 'utf8').catch((error: unknown) => {
-    throw new UsageError(`${file} cannot be read: ${error instanceof Error ? error.message : String(error)}`);
-  });
-  try {
-    return JSON.parse(text);
-  } catch {
-    throw new UsageError(`${file} is not JSON.`);
-  }
 }

@@ -1,0 +1,204 @@
+import { boundsOf } from '../bound';
+import { earliestEnds } from '../earliest';
+import { grouped } from '../grouped';
+import type { Instance, Resource, Task } from '../instance';
+import type { Score } from '../score';
+import { piecesOf, type Piece } from './pieces';
+
+/** What the solver is asked for: to make one figure less, with those before it no worse than they are. */
+export interface Asked {
+  readonly level: Level;
+  readonly score: Score;
+}
+export type Level = 'hard' | 'late' | 'end';
+
+/** A way to begin: this person, in this piece of open time. */
+interface Row extends Piece {
+  readonly person: number;
+}
+
+/** A model in MiniZinc, and what the rows that it chooses stand for. */
+export interface Model {
+  readonly text: string;
+  readonly rows: readonly (readonly Row[])[];
+  /** Weights are whole numbers in the model: this many times as much. */
+  readonly scale: number;
+}
+
+/** The whole instance as a constraint model; its solutions are starts and rows, a task each. */
+export function modelOf(instance: Instance, asked: Asked): Model {
+  const { tasks } = instance;
+  const heads = earliestEnds(instance);
+  const latest = Math.min(asked.level === 'end' ? asked.score.end : Infinity, horizonOf(instance));
+  const rows = tasks.map((task) => rowsOf(task, heads.start(task), latest));
+  const scale = instance.jobs.every(({ weight }) => Number.isInteger(weight)) ? 1 : SCALE;
+  const text = [
+    'include "disjunctive.mzn";',
+    'include "cumulative.mzn";',
+    `array[1..${tasks.length}] of var 0..${latest}: s :: add_to_output;`,
+    `array[1..${tasks.length}] of var 0..${latest}: e;`,
+    ...rows.map(({ length }, i) => `var 1..${Math.max(1, length)}: r${i + 1};`),
+    `array[1..${tasks.length}] of var int: r :: add_to_output = [${tasks.map((_, i) => `r${i + 1}`).join()}];`,
+    ...tasks.flatMap((task, i) => begins(task, rows[i] ?? [])),
+    ...tasks.flatMap((task) =>
+      task.before.map(({ task: before, lag }) => `constraint s[${no(task)}] >= e[${no(before)}] + ${lag};`),
+    ),
+    ...placesOf(instance),
+    ...peopleOf(instance, rows),
+    ...wanted(instance, asked, scale, latest),
+  ];
+  return { text: text.join('\n'), rows, scale };
+}
+
+const SCALE = 1000;
+const no = ({ index }: Task) => index + 1;
+
+/** No plan that is worth having ends after all has been done one after the other. */
+function horizonOf(instance: Instance): number {
+  const heads = earliestEnds(instance);
+  let t = boundsOf(instance).end;
+  for (const task of instance.tasks) {
+    const lag = Math.max(0, ...task.after.map((link) => link.lag));
+    t = Math.max(t, heads.end(task)) + task.minutes + lag;
+  }
+  const closed = Math.max(
+    0,
+    ...instance.resources.map(({ open }) =>
+      (open ?? []).reduce((sum, each, i) => sum + each.from - (open?.[i - 1]?.to ?? 0), 0),
+    ),
+  );
+  return t + closed;
+}
+
+function rowsOf(task: Task, from: number, to: number): Row[] {
+  const ways = new Map(task.ways.map((way) => [way.person?.index ?? -1, way]));
+  const [first, last] = task.pinned === undefined ? [from, to] : [task.pinned, task.pinned];
+  return [...ways].flatMap(([person, { open }]) =>
+    piecesOf(open, task.minutes, first, last).map((piece) => ({ ...piece, person })),
+  );
+}
+
+/** Where it may begin, and how long it takes with the hours that it stands still. */
+function begins(task: Task, rows: readonly Row[]): string[] {
+  const i = no(task);
+  const [only] = rows;
+  if (!only) return ['constraint false;', `int: d${i} = 0;`];
+  const column = (of: (row: Row) => number) =>
+    rows.length === 1 ? `${of(only)}` : `[${rows.map(of).join()}][r${i}]`;
+  const spans = rows.map(({ closed }) => task.minutes + closed);
+  const [least, most] = [Math.min(...spans), Math.max(...spans)];
+  return [
+    `constraint s[${i}] >= ${column(({ first }) => first)};`,
+    `constraint s[${i}] <= ${column(({ last }) => last)};`,
+    least === most
+      ? `int: d${i} = ${least};`
+      : `var ${least}..${most}: d${i}; constraint d${i} = ${column(({ closed }) => task.minutes + closed)};`,
+    `constraint e[${i}] = s[${i}] + d${i};`,
+  ];
+}
+
+const listed = (tasks: readonly Task[], of: (task: Task) => string) => `[${tasks.map(of).join()}]`;
+const starts = (tasks: readonly Task[]) => listed(tasks, (task) => `s[${no(task)}]`);
+const spans = (tasks: readonly Task[]) => listed(tasks, (task) => `d${no(task)}`);
+
+const oneAtATime = (tasks: readonly Task[]) =>
+  tasks.length > 1 ? [`constraint disjunctive(${starts(tasks)}, ${spans(tasks)});`] : [];
+const atMost = (count: number, tasks: readonly Task[]) =>
+  tasks.length > count
+    ? [`constraint cumulative(${starts(tasks)}, ${spans(tasks)}, ${listed(tasks, () => '1')}, ${count});`]
+    : [];
+
+function placesOf({ resources, tasks }: Instance): string[] {
+  const places = grouped(
+    resources.filter(({ kind }) => kind === 'place'),
+    ({ id }) => id,
+  );
+  return [...places].flatMap(([id, units]) => {
+    const there = tasks.filter(({ ways, minutes }) => minutes > 0 && ways[0]?.unit?.id === id);
+    return units.length === 1 ? oneAtATime(there) : atMost(units.length, there);
+  });
+}
+
+const peopleFor = (task: Task) =>
+  [...new Set(task.ways.flatMap(({ person }) => (person ? [person] : [])))].toSorted(
+    (a, b) => a.index - b.index,
+  );
+
+function peopleOf(instance: Instance, rows: Model['rows']): string[] {
+  const tasks = instance.tasks.filter(({ minutes }) => minutes > 0);
+  const able = new Map(tasks.map((task) => [task, peopleFor(task)]));
+  const people = instance.resources.filter(({ kind }) => kind === 'person');
+  return [
+    ...people.flatMap((person) => {
+      const own = tasks.filter((task) => able.get(task)?.includes(person));
+      const fixed = own.filter((task) => able.get(task)?.length === 1);
+      const free = own.filter((task) => !fixed.includes(task));
+      return [
+        ...oneAtATime(fixed),
+        ...free.flatMap((task, i) => neverWith(person, task, [...free.slice(i + 1), ...fixed], rows)),
+      ];
+    }),
+    ...[
+      ...grouped(
+        tasks,
+        (task) =>
+          able
+            .get(task)
+            ?.map(({ index }) => index)
+            .join() ?? '',
+      ),
+    ].flatMap(([, alike]) => {
+      const count = (alike[0] && able.get(alike[0])?.length) ?? 0;
+      return count > 1 ? atMost(count, alike) : [];
+    }),
+  ];
+}
+
+/** A task that one of several may do, and another of the same person, are not done at once. */
+function neverWith(person: Resource, task: Task, others: readonly Task[], rows: Model['rows']): string[] {
+  const by = (each: Task) => {
+    const its = rows[each.index] ?? [];
+    return its.every((row) => row.person === person.index)
+      ? 'true'
+      : `[${its.map((row) => row.person === person.index).join()}][r${no(each)}]`;
+  };
+  return others.map((other) => {
+    const [a, b] = [no(task), no(other)];
+    return `constraint (${by(task)} /\\ ${by(other)}) -> (e[${a}] <= s[${b}] \\/ e[${b}] <= s[${a}]);`;
+  });
+}
+
+function wanted(instance: Instance, { level, score }: Asked, scale: number, latest: number): string[] {
+  const dated = instance.jobs.filter(({ due, tasks }) => due !== undefined && tasks.length > 0);
+  const late = dated.map(({ due, tasks }, i) => {
+    const ends = tasks.map((task) => `e[${no(task)}]-${due ?? 0}`);
+    return `var 0..10000000: l${i + 1} = max([0,${ends.join()}]);`;
+  });
+  const sum = (weight: (job: Instance['jobs'][number]) => number) =>
+    dated.map((job, i) => `${weight(job)}*l${i + 1}`).join('+') || '0';
+  const hard = sum((job) => (job.hard ? 1 : 0));
+  const all = sum((job) => Math.round(job.weight * scale));
+  const most = (figure: number) => Math.floor(figure * scale + 1e-6);
+  const order = `:: seq_search([int_search(s, smallest, indomain_min), int_search(r, input_order, indomain_min)])`;
+  const ends = instance.tasks.map((task) => `e[${no(task)}]`).join();
+  switch (level) {
+    case 'hard':
+      return [...late, `var 0..${score.hard - 1}: z = ${hard};`, `solve ${order} minimize z;`];
+    case 'late':
+      return [
+        ...late,
+        `constraint ${hard} <= ${score.hard};`,
+        `var 0..${most(score.late) - 1}: z = ${all};`,
+        `solve ${order} minimize z;`,
+      ];
+    case 'end':
+      return [
+        ...late,
+        ...(dated.length === 0 || score.hard === Infinity
+          ? []
+          : [`constraint ${hard} <= ${score.hard};`, `constraint ${all} <= ${most(score.late)};`]),
+        `var 0..${Math.min(score.end - 1, latest)}: z = max([${ends}]);`,
+        `solve ${order} minimize z;`,
+      ];
+  }
+}

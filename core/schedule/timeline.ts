@@ -1,0 +1,63 @@
+import type { Instance, Task, Way } from './instance';
+import { openFrom, workedOff } from './open-time';
+import type { Placed } from './placed';
+
+/** Why a task begins when it does: what ended last before it, and whether that is work before it or somebody's hands. */
+export interface Held {
+  readonly by: Task;
+  readonly how: 'follows' | 'taken';
+}
+
+/** A plan built again out of an order of tasks: each after all that stands before it on its unit and its person. */
+export interface Built {
+  readonly plan: readonly Placed[];
+  readonly held: readonly (Held | undefined)[];
+}
+
+/**
+ * Puts tasks one behind the other in the order given, each as early as that allows. Answers nothing where the order
+ * breaks a pin or time runs out; nothing begins before its floor, where it has one. An order that is sorted by start gives a plan that is never later than the one it was
+ * sorted from.
+ */
+export function build(
+  { resources, tasks }: Instance,
+  order: readonly Task[],
+  ways: readonly Way[],
+  floors: readonly number[] = [],
+): Built | undefined {
+  const free = new Array<number>(resources.length).fill(-Infinity);
+  const last = new Array<Task | undefined>(resources.length).fill(undefined);
+  const ends = new Array<number>(tasks.length).fill(0);
+  const held = new Array<Held | undefined>(tasks.length).fill(undefined);
+  const plan: Placed[] = [];
+  for (const task of order) {
+    const way = ways[task.index];
+    if (!way) return undefined;
+    let from = Math.max(task.release, floors[task.index] ?? 0);
+    let by: Task | undefined;
+    let how: Held['how'] = 'follows';
+    for (const { task: before, lag } of task.before) {
+      const ready = (ends[before.index] ?? 0) + lag;
+      if (ready > from) [from, by] = [ready, before];
+    }
+    if (task.minutes > 0)
+      for (const { index } of way.uses) {
+        const ready = free[index] ?? 0;
+        if (ready > from) [from, by, how] = [ready, last[index], 'taken'];
+      }
+    const open = task.minutes === 0 ? from : openFrom(way.open, from);
+    if (task.pinned !== undefined && open > task.pinned) return undefined;
+    const start = task.pinned ?? open;
+    const end = workedOff(way.open, start, task.minutes);
+    if (end === Infinity) return undefined;
+    ends[task.index] = end;
+    if (by && task.pinned === undefined) held[task.index] = { by, how };
+    if (task.minutes > 0)
+      for (const { index } of way.uses) {
+        free[index] = end;
+        last[index] = task;
+      }
+    plan.push({ task, way, start, end });
+  }
+  return { plan, held };
+}
