@@ -78,7 +78,7 @@ export function improve(
     puts += per;
     let chosen: { stand: Stand; move: Move } | undefined;
     for (const move of movesFrom(here, critical, many, random)) {
-      const built = build(instance, move.order, move.ways, move.floors);
+      const built = build(instance, move.order, move.ways, move);
       puts += per;
       if (!built) continue;
       const stand = { ...move, ...built, score: scoreOf(instance, built.plan) };
@@ -112,7 +112,7 @@ function startFrom(instance: Instance, plan: readonly Placed[]): Stand | undefin
   const order = plan.map(({ task }) => task);
   const floors: number[] = [];
   for (const [task, { start }] of instance.stood) if (start < DAY) floors[task.index] = start;
-  const built = build(instance, order, ways, floors) ?? build(instance, order, ways);
+  const built = build(instance, order, ways, { floors }) ?? build(instance, order, ways);
   return built && { order, ways, floors, ...built, score: scoreOf(instance, built.plan) };
 }
 
@@ -166,7 +166,7 @@ function shaken(instance: Instance, from: Stand, random: () => number): Stand {
   for (let i = 0; i < SHAKEN; i++) {
     const moves = [...movesFrom(here, criticalOf(instance, here, here.score), instance.tasks.length, random)];
     const move = moves[Math.floor(random() * moves.length)];
-    const built = move && build(instance, move.order, move.ways, move.floors);
+    const built = move && build(instance, move.order, move.ways, move);
     if (move && built) here = { ...move, ...built, score: scoreOf(instance, built.plan) };
   }
   return here;

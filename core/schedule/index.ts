@@ -6,5 +6,14 @@ export { instant, bestRule, type Solved } from './instant';
 export { better } from './better';
 export type { Watch } from './watch';
 export { runOn, type Outcome, type Solution, type Solver, type SolverPort } from './exact/solver';
+export {
+  operationsOf,
+  PLACE_KINDS,
+  WORK_SKILLS,
+  type JobOperation,
+  type OperationKind,
+  type PlaceKind,
+  type WorkSkill,
+} from './job-operations';
 export { planWeek, proveWeek, readWeek } from './solve';
 export { weekFile, type Id, type Placing, type Week } from './week';

@@ -14,16 +14,24 @@ export interface Built {
   readonly held: readonly (Held | undefined)[];
 }
 
+/** What differs from the tasks as they are, by their index. */
+export interface Given {
+  /** Nothing begins before its floor. */
+  readonly floors?: readonly number[];
+  /** As long as it takes this time. */
+  readonly minutes?: readonly number[];
+}
+
 /**
  * Puts tasks one behind the other in the order given, each as early as that allows. Answers nothing where the order
- * breaks a pin or time runs out; nothing begins before its floor, where it has one. An order that is sorted by start gives a plan that is never later than the one it was
+ * breaks a pin or time runs out. An order that is sorted by start gives a plan that is never later than the one it was
  * sorted from.
  */
 export function build(
   { resources, tasks }: Instance,
   order: readonly Task[],
   ways: readonly Way[],
-  floors: readonly number[] = [],
+  { floors = [], minutes = [] }: Given = {},
 ): Built | undefined {
   const free = new Array<number>(resources.length).fill(-Infinity);
   const last = new Array<Task | undefined>(resources.length).fill(undefined);
@@ -33,6 +41,7 @@ export function build(
   for (const task of order) {
     const way = ways[task.index];
     if (!way) return undefined;
+    const takes = minutes[task.index] ?? task.minutes;
     let from = Math.max(task.release, floors[task.index] ?? 0);
     let by: Task | undefined;
     let how: Held['how'] = 'follows';
@@ -40,19 +49,19 @@ export function build(
       const ready = (ends[before.index] ?? 0) + lag;
       if (ready > from) [from, by] = [ready, before];
     }
-    if (task.minutes > 0)
+    if (takes > 0)
       for (const { index } of way.uses) {
         const ready = free[index] ?? 0;
         if (ready > from) [from, by, how] = [ready, last[index], 'taken'];
       }
-    const open = task.minutes === 0 ? from : openFrom(way.open, from);
+    const open = takes === 0 ? from : openFrom(way.open, from);
     if (task.pinned !== undefined && open > task.pinned) return undefined;
     const start = task.pinned ?? open;
-    const end = workedOff(way.open, start, task.minutes);
+    const end = workedOff(way.open, start, takes);
     if (end === Infinity) return undefined;
     ends[task.index] = end;
     if (by && task.pinned === undefined) held[task.index] = { by, how };
-    if (task.minutes > 0)
+    if (takes > 0)
       for (const { index } of way.uses) {
         free[index] = end;
         last[index] = task;

@@ -7,7 +7,10 @@ import { randomFrom } from './random';
 import { compare, scoreOf } from './score';
 
 /** How far a start is thrown before the plan is made again, at the most: a part of the whole plan. */
-const THROWS = [0, 0.005, 0.02, 0.06, 0.2, 1];
+const THROWS = [0, 0.005, 0.02, 0.06];
+/** Where little work makes up the plan, it can be another one altogether. */
+const FAR = [...THROWS, 0.2, 1];
+const LITTLE = 250;
 
 /**
  * Makes a plan again and again by its own order, thrown a little; where only the end counts, pushed to the right and
@@ -26,9 +29,10 @@ export function wander(
   let here = best;
   let puts = 0;
   const mirror = instance.dated ? undefined : mirrored(instance, Math.max(0, ...first.map(({ end }) => end)));
+  const throws = instance.tasks.length <= LITTLE ? FAR : THROWS;
   for (let round = 0; puts < budget.puts && !budget.isOver(); round++) {
     const length = Math.max(0, ...here.map(({ end }) => end));
-    const thrown = (THROWS[round % THROWS.length] ?? 0) * length;
+    const thrown = (throws[round % throws.length] ?? 0) * length;
     const throwTo = (start: number) => start + thrown * (random() - 0.5);
     const pushed = mirror
       ? pushedRight(mirror, here, throwTo)

@@ -1,0 +1,181 @@
+import { placingOf } from './answer';
+import { instant, type Solved } from './instant';
+import { instanceOf } from './instance';
+import type { Budget } from './improve';
+import type { LateJob } from './why-late';
+import type { Id, Placing, Week } from './week';
+
+/** Hours that somebody could stay for: of one evening. */
+export interface Evening {
+  readonly person: Id;
+  readonly from: number;
+  readonly to: number;
+}
+
+/** What can be done about a week besides the order of its work. */
+export interface Means {
+  readonly evenings: readonly Evening[];
+  /** Waits that money shortens: parts on order, with the price of a day where it was asked. */
+  readonly parts: readonly { readonly job: Id; readonly id: Id; readonly perDay?: number }[];
+  /** Of an hour of overtime. */
+  readonly rate: number;
+}
+
+export type Change =
+  | { readonly kind: 'part sooner'; readonly job: Id; readonly id: Id; readonly days: number }
+  | { readonly kind: 'overtime'; readonly person: Id; readonly from: number; readonly to: number }
+  | {
+      readonly kind: 'goes first';
+      readonly job: Id;
+      readonly id: Id;
+      readonly before: Id;
+      readonly start: number;
+    };
+
+/** A change that was tried: what it does to the job, to the others, and what it costs. */
+export interface Cure {
+  readonly change: Change;
+  /** The week with it. */
+  readonly week: Week;
+  readonly plan: readonly Placing[];
+  readonly lateBefore: number;
+  readonly lateAfter: number;
+  /** Jobs that are later than before by it, by how much. */
+  readonly made: readonly { readonly job: Id; readonly minutes: number }[];
+  readonly price: number;
+  /** Operations of others that begin at another time. */
+  readonly moved: number;
+}
+
+const DAYS_SOONER = [1, 2, 4];
+const DAY = 1440;
+const SHOWN = 3;
+
+/**
+ * The three cheapest cures of a late job, each tried by planning the week with it: only those that make it less late.
+ * What cures it wholly comes first, then the cheaper, then what moves the fewest others (handbook part 7, section 2).
+ */
+export function curesOf(week: Week, solved: Solved, late: LateJob, means: Means, budget: Budget): Cure[] {
+  const before = solved.plan.map(placingOf);
+  const lateBefore = new Map(lateOf(week, before));
+  return changesFor(late, means)
+    .flatMap((change): Cure[] => {
+      const changed = withChange(week, change);
+      const instance = instanceOf(changed, before);
+      if (!instance.ok) return [];
+      const tried = instant(instance.value, budget);
+      if (!tried.ok) return [];
+      const plan = tried.value.plan.map(placingOf);
+      const lateAfter = new Map(lateOf(changed, plan));
+      const own = lateAfter.get(late.job.id) ?? 0;
+      if (own >= late.minutes) return [];
+      const made = [...lateAfter].flatMap(([job, minutes]) => {
+        const more = minutes - (lateBefore.get(job) ?? 0);
+        return more > 0 ? [{ job, minutes: more }] : [];
+      });
+      const starts = new Map(before.map(({ job, id, start }) => [`${job} ${id}`, start]));
+      const moved = plan.filter(
+        ({ job, id, start }) => job !== late.job.id && starts.get(`${job} ${id}`) !== start,
+      ).length;
+      return [
+        {
+          change,
+          week: changed,
+          plan,
+          lateBefore: late.minutes,
+          lateAfter: own,
+          made,
+          price: priceOf(change, means),
+          moved,
+        },
+      ];
+    })
+    .toSorted(
+      (a, b) =>
+        Number(a.lateAfter > 0) - Number(b.lateAfter > 0) ||
+        a.made.length - b.made.length ||
+        a.price - b.price ||
+        a.moved - b.moved,
+    )
+    .slice(0, SHOWN);
+}
+
+function lateOf({ jobs }: Week, plan: readonly Placing[]): [Id, number][] {
+  return jobs.map(({ id, due }) => {
+    const end = Math.max(...plan.filter(({ job }) => job === id).map((each) => each.end), -Infinity);
+    return [id, due === undefined ? 0 : Math.max(0, end - due)];
+  });
+}
+
+/** Whatever stands on its chain could be otherwise: who it waited for stays longer, a part comes sooner, it goes first. */
+function changesFor({ job, chain }: LateJob, { evenings, parts }: Means): Change[] {
+  const until = chain[0]?.placed.end ?? 0;
+  const people = new Set(chain.flatMap(({ placed }) => placed.way.person?.id ?? []));
+  const overtime = evenings
+    .filter(({ person, from }) => people.has(person) && from < until)
+    .map((evening): Change => ({ kind: 'overtime', ...evening }));
+  const sooner = parts
+    .filter((part) => chain.some(({ placed: { task } }) => task.job.id === part.job && task.id === part.id))
+    .flatMap(({ job: own, id }) =>
+      DAYS_SOONER.map((days): Change => ({ kind: 'part sooner', job: own, id, days })),
+    );
+  const first = chain.flatMap(({ placed, waitedFor }): Change[] => {
+    if (waitedFor.kind !== 'taken' || placed.task.job !== job || waitedFor.on.task.job === job) return [];
+    const ready = Math.max(
+      placed.task.release,
+      ...placed.task.before.map(({ task, lag }) => endIn(chain, task) + lag),
+    );
+    const start = Math.max(ready, waitedFor.on.start);
+    return [{ kind: 'goes first', job: job.id, id: placed.task.id, before: waitedFor.on.task.job.id, start }];
+  });
+  return [...sooner, ...overtime, ...first];
+}
+
+const endIn = (chain: LateJob['chain'], task: LateJob['chain'][number]['placed']['task']) =>
+  chain.find(({ placed }) => placed.task === task)?.placed.end ?? 0;
+
+function withChange(week: Week, change: Change): Week {
+  switch (change.kind) {
+    case 'overtime':
+      return {
+        ...week,
+        people: week.people.map((person) =>
+          person.id === change.person && person.open
+            ? { ...person, open: [...person.open, [change.from, change.to]] }
+            : person,
+        ),
+        places: week.places.map((place) =>
+          place.open ? { ...place, open: [...place.open, [change.from, change.to]] } : place,
+        ),
+      };
+    case 'part sooner':
+      return {
+        ...week,
+        jobs: week.jobs.map((job) =>
+          job.id === change.job
+            ? {
+                ...job,
+                operations: job.operations.map((operation) =>
+                  operation.id === change.id
+                    ? { ...operation, minutes: Math.max(0, operation.minutes - change.days * DAY) }
+                    : operation,
+                ),
+              }
+            : job,
+        ),
+      };
+    case 'goes first':
+      return { ...week, pinned: [...week.pinned, { job: change.job, id: change.id, start: change.start }] };
+  }
+}
+
+function priceOf(change: Change, { rate, parts }: Means): number {
+  switch (change.kind) {
+    case 'overtime':
+      return ((change.to - change.from) / 60) * rate;
+    case 'part sooner':
+      return change.days * (parts.find(({ job, id }) => job === change.job && id === change.id)?.perDay ?? 0);
+    case 'goes first':
+      return 0;
+  }
+}

@@ -1,0 +1,70 @@
+import { describe, expect, it } from 'vitest';
+import { must } from '../problem';
+import { plan } from '../plan';
+import { BenchJob } from '../testing/bench';
+import { closureOf, CONSTRUCTION_IDS, defaultValve, relieves } from '../valve';
+import { operationsOf } from './job-operations';
+import { instanceOf, readWeek, PLACE_KINDS, WORK_SKILLS } from '.';
+
+function operations(job: BenchJob) {
+  const current = must(plan(job.state));
+  if (!current) throw new Error('no plan');
+  return { plan: current, all: operationsOf(current, job.state) };
+}
+
+describe.each(CONSTRUCTION_IDS)('the operations of %s', (id) => {
+  const job = new BenchJob(defaultValve(id));
+  const { plan: planned, all } = operations(job);
+  it('are all its steps, each once, and all its minutes', () => {
+    expect(all.flatMap(({ steps }) => steps)).toEqual(planned.steps.map((step) => step.id));
+    const worked = all.filter(({ skill }) => skill !== undefined);
+    expect(worked.reduce((sum, { minutes }) => sum + minutes, 0)).toBe(planned.remainingMinutes);
+    expect(new Set(all.map((each) => each.id)).size).toBe(all.length);
+  });
+  it('are a week that can be planned, each behind what its steps follow', () => {
+    const week = must(
+      readWeek({
+        places: PLACE_KINDS.map((place) => ({ id: place })),
+        people: WORK_SKILLS.map((skill) => ({ id: skill, skills: [skill] })),
+        jobs: [
+          {
+            id,
+            operations: all.map(({ id: own, minutes, place, skill, after }) => ({
+              id: own,
+              minutes,
+              place,
+              skill,
+              after,
+            })),
+          },
+        ],
+      }),
+    );
+    expect(must(instanceOf(week)).tasks).toHaveLength(all.length);
+    const at = new Map(all.flatMap((each) => each.steps.map((step) => [step, each] as const)));
+    for (const step of planned.steps)
+      for (const before of step.after) {
+        const [own, earlier] = [at.get(step.id), at.get(before)];
+        if (own && earlier && own !== earlier) expect(own.after).toContain(earlier.id);
+      }
+  });
+  it('are tested on the rig that its kind wants, and seen by an inspector where it holds', () => {
+    const rig = relieves(closureOf(defaultValve(id).features)) ? 'pop rig' : 'test rig';
+    const tested = all.filter(({ kind }) => kind === 'test' || kind === 'pop' || kind === 'field');
+    expect(tested.every(({ place }) => place === undefined || place === rig)).toBe(true);
+    const holds = planned.steps.filter(({ task }) => task.kind === 'hold').length;
+    expect(all.filter(({ skill }) => skill === 'inspector').flatMap(({ steps }) => steps)).toHaveLength(
+      holds,
+    );
+  });
+});
+
+describe('as a job goes on', () => {
+  it('what is done stays under its name, and what is begun stays with who began it', () => {
+    const job = new BenchJob().workTo('inspect.runout');
+    const { all } = operations(job);
+    expect(all.find(({ kind }) => kind === 'strip')).toMatchObject({ done: true, minutes: 0 });
+    expect(all.find(({ kind }) => kind === 'inspect')?.begunBy).toBeDefined();
+    expect(all.filter(({ done }) => done).every(({ begunBy }) => begunBy === undefined)).toBe(true);
+  });
+});
