@@ -6,6 +6,9 @@ import { FIRST, inHand, openJob, openSheet, setMarks, sign, signIn, title } from
 import { done, lockHung } from './by-screen';
 import { workPlainly, workTo } from './plain';
 
+/** The first paper of a day waits until the printer has its fonts. */
+const PRINTED = { timeout: 60_000 };
+
 const PASSED_OVER = /Find where|As found|seated|gland|Lubricate|Add rings/;
 
 /** Rungs and checks that this trouble does not ask for. */
@@ -86,6 +89,7 @@ test('a control valve with half travel, from symptom to strip: found, isolated b
       ['isolation', 'job-sheet'].map((name) =>
         page.request.get(
           `${page.url().replace('/jobs/', '/api/jobs/').replace('/isolation', '')}/${name}.pdf`,
+          PRINTED,
         ),
       ),
     );

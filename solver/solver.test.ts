@@ -1,4 +1,15 @@
-import { boundsOf, faultsOf, instanceOf, proveWeek, readWeek, type Week } from '@dusk-wren/core/schedule';
+import {
+  boundsOf,
+  byWindows,
+  faultsOf,
+  instanceOf,
+  instant,
+  proveWeek,
+  readWeek,
+  weekPlan,
+  type Week,
+} from '@dusk-wren/core/schedule';
+import { shopWeek } from '@dusk-wren/core/testing/shop-weeks';
 import { must } from '@dusk-wren/core/problem';
 import { FT06, LA01, weekOf } from '@dusk-wren/core/testing/job-shops';
 import { describe, expect, it } from 'vitest';
@@ -132,6 +143,28 @@ describe('a week that searching finds no plan of', () => {
     expect((await proved(tight(40))).end).toBe(250);
     const none = await proveWeek(tight(41), nodeSolver, { left: () => SECONDS });
     expect(none).toMatchObject({ ok: false, problem: { kind: 'impossible' } });
+  });
+});
+
+describe('a week too large to be solved as a whole', () => {
+  it('is bettered by windows of it, every rule kept', async () => {
+    const loose = shopWeek(40);
+    const week = {
+      ...loose,
+      jobs: loose.jobs.map((job) => ({ ...job, due: Math.round(0.3 * (job.due ?? 0)) })),
+    };
+    const instance = must(instanceOf(week));
+    const first = must(instant(instance, { puts: 0, isOver: () => false }));
+    expect(first.score.late).toBeGreaterThan(first.bounds.late);
+    const by = performance.now() + SECONDS * 1000;
+    let isBetter = false;
+    const last = await byWindows(instance, first, nodeSolver, {
+      left: () => (isBetter ? 0 : (by - performance.now()) / 1000),
+      heard: () => (isBetter = true),
+    });
+    expect(faultsOf(week, weekPlan(instance, last).operations)).toEqual([]);
+    expect([last.score.hard, last.score.late]).not.toEqual([first.score.hard, first.score.late]);
+    expect(last.score.hard).toBeLessThanOrEqual(first.score.hard);
   });
 });
 

@@ -1,8 +1,8 @@
-import type { Bounds } from './bound';
+import type { Bounds } from './bounds/bound';
 import type { Instance } from './instance';
 import { lateness, type Score } from './score';
 import type { Placed } from './placed';
-import type { Solved } from './instant';
+import type { Solved } from './engine/instant';
 import type { Placing } from './week';
 
 /** A plan as it is printed. */

@@ -1,25 +1,27 @@
 import { prove } from './exact/prove';
+import { byWindows } from './exact/windows';
 import type { Solver } from './exact/solver';
-import { improve, isBest } from './improve';
-import type { Solved } from './instant';
+import { improve, isBest } from './engine/improve';
+import type { Solved } from './engine/instant';
 import type { Instance } from './instance';
 import type { Placed } from './placed';
 import { compare, scoreOf } from './score';
-import { settled } from './settle';
-import { wander } from './wander';
+import { settled } from './engine/settle';
+import { wander } from './engine/wander';
 import type { Watch } from './watch';
 
-/** As many operations as the solver takes at once; a larger week is only searched. */
+/** As many operations as the solver takes at once; a larger week is solved in windows. */
 export const SOLVED_MOST = 300;
-/** Of the time that there is, what goes into searching before the solver is asked. */
-const SEARCHED = 0.1;
+/** Of the time that there is, what goes into searching before the solver is asked of the whole, or of windows. */
+const BEFORE_ALL = 0.1;
+const BEFORE_WINDOWS = 0.4;
 const SLICE_SECONDS = 0.5;
 /** Slices without a better plan before it is left to the solver. */
 const PATIENCE = 2;
 
 /**
- * Goes on from a plan for as long as there is time: searches, and where the week is small enough has a constraint solver
- * better and bound it. Never worse than the plan it was given.
+ * Goes on from a plan for as long as there is time: searches, and has a constraint solver better it, the whole where the
+ * week is small enough to be proved, else window by window what is late. Never worse than the plan it was given.
  */
 export async function better(
   instance: Instance,
@@ -27,15 +29,18 @@ export async function better(
   solver: Solver,
   watch: Watch,
 ): Promise<Solved> {
-  const isSolved = instance.tasks.length <= SOLVED_MOST;
-  const until = isSolved ? watch.left() * (1 - SEARCHED) : 0;
-  const searched = search(
-    instance,
-    from,
-    { ...watch, left: () => watch.left() - until },
-    isSolved ? PATIENCE : Infinity,
-  );
-  return isSolved ? prove(instance, searched, solver, watch) : searched;
+  if (instance.tasks.length <= SOLVED_MOST)
+    return prove(instance, search(instance, from, share(watch, BEFORE_ALL), PATIENCE), solver, watch);
+  // Where nobody is late only the end is left, and searching comes as near to its bound as windows would.
+  const isLate = from.score.late > from.bounds.late;
+  const searched = search(instance, from, isLate ? share(watch, BEFORE_WINDOWS) : watch, Infinity);
+  return isLate ? byWindows(instance, searched, solver, watch) : searched;
+}
+
+/** A watch for a part of the time that is left. */
+function share(watch: Watch, part: number): Watch {
+  const kept = watch.left() * (1 - part);
+  return { ...watch, left: () => watch.left() - kept };
 }
 
 /** As a whole and move by move in turn. */

@@ -46,7 +46,7 @@ export function anyOpen(all: readonly OpenTime[]): OpenTime {
 }
 
 /** Place of the first stretch that ends after `t`. */
-function firstAfter(open: readonly Stretch[], t: number): number {
+export function firstAfter(open: readonly Stretch[], t: number): number {
   let [low, high] = [0, open.length];
   while (low < high) {
     const middle = (low + high) >> 1;

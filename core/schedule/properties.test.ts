@@ -4,9 +4,9 @@ import { must } from '../problem';
 import { anyWeek } from '../testing/weeks';
 import { boundsOf, faultsOf, instanceOf, instant, weekPlan } from '.';
 import { placingOf } from './answer';
-import { generate } from './generate';
-import { improve, type Budget } from './improve';
-import { rules } from './rules';
+import { generate } from './engine/generate';
+import { improve, type Budget } from './engine/improve';
+import { rules } from './engine/rules';
 import { compare, scoreOf } from './score';
 
 const short: Budget = { puts: 4000, isOver: () => false };

@@ -1,12 +1,12 @@
 import { issuesFromZod, ok, refuse, type Result } from '../problem';
 import { better, SOLVED_MOST } from './better';
-import { boundsOf } from './bound';
+import { boundsOf } from './bounds/bound';
 import { anyPlan } from './exact/prove';
 import type { Solver } from './exact/solver';
 import type { Watch } from './watch';
 import { weekPlan, type WeekPlan } from './answer';
 import { instanceOf, type Instance, type NoPlan } from './instance';
-import { instant, type Solved } from './instant';
+import { instant, type Solved } from './engine/instant';
 import { scoreOf } from './score';
 import { weekFile, type Week } from './week';
 

@@ -1,4 +1,4 @@
-import { randomFrom } from '../schedule/random';
+import { randomFrom } from '../schedule/engine/random';
 import { weekFile, type Week } from '../schedule';
 
 /** What a generated project is like, in the terms of Kolisch, Sprecher and Drexl 1995. */

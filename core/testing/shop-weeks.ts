@@ -1,4 +1,4 @@
-import { randomFrom } from '../schedule/random';
+import { randomFrom } from '../schedule/engine/random';
 import { weekFile, type Week } from '../schedule';
 
 const DAY = 1440;

@@ -1,5 +1,5 @@
-import { boundsOf } from '../bound';
-import { earliestEnds } from '../earliest';
+import { boundsOf } from '../bounds/bound';
+import { earliestEnds } from '../bounds/earliest';
 import { grouped } from '../grouped';
 import type { Instance, Resource, Task } from '../instance';
 import type { Score } from '../score';
@@ -9,6 +9,8 @@ import { piecesOf, type Piece } from './pieces';
 export interface Asked {
   readonly level: Level;
   readonly score: Score;
+  /** What is not pinned begins before this. */
+  readonly until?: number;
 }
 export type Level = 'hard' | 'late' | 'end';
 
@@ -30,7 +32,7 @@ export function modelOf(instance: Instance, asked: Asked): Model {
   const { tasks } = instance;
   const heads = earliestEnds(instance);
   const latest = Math.min(asked.level === 'end' ? asked.score.end : Infinity, horizonOf(instance));
-  const rows = tasks.map((task) => rowsOf(task, heads.start(task), latest));
+  const rows = tasks.map((task) => rowsOf(task, heads.start(task), Math.min(latest, asked.until ?? latest)));
   const scale = instance.jobs.every(({ weight }) => Number.isInteger(weight)) ? 1 : SCALE;
   const text = [
     'include "disjunctive.mzn";',

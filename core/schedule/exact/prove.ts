@@ -1,10 +1,10 @@
-import type { Bounds } from '../bound';
-import type { Solved } from '../instant';
+import type { Bounds } from '../bounds/bound';
+import type { Solved } from '../engine/instant';
 import type { Instance } from '../instance';
 import type { Placed } from '../placed';
 import { compare, scoreOf, type Score } from '../score';
-import { settled } from '../settle';
-import { build } from '../timeline';
+import { settled } from '../engine/settle';
+import { build } from '../engine/timeline';
 import { modelOf, type Level } from './model';
 import { planOf } from './read';
 import type { Solver } from './solver';

@@ -1,9 +1,9 @@
-import type { Instance, Resource, Task } from './instance';
-import { anyOpen, openFrom, workedOff, type OpenTime } from './open-time';
+import type { Instance, Resource, Task } from '../instance';
+import { anyOpen, openFrom, workedOff, type OpenTime } from '../open-time';
 import { afterEach, earliestEnds, type Heads } from './earliest';
-import { grouped } from './grouped';
+import { grouped } from '../grouped';
 import { shortestLeftFirst, longestTailFirst, type OneTask } from './one-resource';
-import type { Score } from './score';
+import type { Score } from '../score';
 
 /** No plan is better than this, one figure at a time. */
 export type Bounds = Pick<Score, 'hard' | 'late' | 'end'>;

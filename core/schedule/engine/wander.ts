@@ -1,10 +1,10 @@
 import type { Budget } from './improve';
 import { generate } from './generate';
-import type { Instance } from './instance';
+import type { Instance } from '../instance';
 import { mirrored } from './mirror';
-import type { Placed } from './placed';
+import type { Placed } from '../placed';
 import { randomFrom } from './random';
-import { compare, scoreOf } from './score';
+import { compare, scoreOf } from '../score';
 
 /** How far a start is thrown before the plan is made again, at the most: a part of the whole plan. */
 const THROWS = [0, 0.005, 0.02, 0.06];

@@ -1,7 +1,7 @@
-import type { Instance, Resource, Task } from './instance';
-import { openFrom, workedOff } from './open-time';
-import { byStart, type Placed } from './placed';
-import { compare, scoreOf } from './score';
+import type { Instance, Resource, Task } from '../instance';
+import { openFrom, workedOff } from '../open-time';
+import { byStart, type Placed } from '../placed';
+import { compare, scoreOf } from '../score';
 
 /**
  * Work that would stand still over closed hours begins after them instead, where nothing and nobody waits for it: what is

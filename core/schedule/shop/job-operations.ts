@@ -1,6 +1,6 @@
-import { placeOf, type JobState, type Place, type Stage } from '../job';
-import type { Plan, PlannedStep, Wait } from '../plan';
-import { closureOf, relieves } from '../valve';
+import { placeOf, type JobState, type Place, type Stage } from '../../job';
+import type { Plan, PlannedStep, Wait } from '../../plan';
+import { closureOf, relieves } from '../../valve';
 
 /** Where work is done, as a shop has it. */
 export const PLACE_KINDS = ['bench', 'lathe', 'lapping', 'test rig', 'pop rig'] as const;

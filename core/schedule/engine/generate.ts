@@ -1,7 +1,7 @@
 import { Busy } from './busy';
-import type { Instance, Stood, Task, Way } from './instance';
-import { openFrom, workedOff } from './open-time';
-import { byStart, type Placed } from './placed';
+import type { Instance, Stood, Task, Way } from '../instance';
+import { openFrom, workedOff } from '../open-time';
+import { byStart, type Placed } from '../placed';
 import { Ready } from './ready';
 
 /** Less goes first. */

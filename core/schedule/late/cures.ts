@@ -1,9 +1,9 @@
-import { placingOf } from './answer';
-import { instant, type Solved } from './instant';
-import { instanceOf } from './instance';
-import type { Budget } from './improve';
+import { placingOf } from '../answer';
+import { instant, type Solved } from '../engine/instant';
+import { instanceOf } from '../instance';
+import type { Budget } from '../engine/improve';
 import type { LateJob } from './why-late';
-import type { Id, Placing, Week } from './week';
+import type { Id, Placing, Week } from '../week';
 
 /** Hours that somebody could stay for: of one evening. */
 export interface Evening {

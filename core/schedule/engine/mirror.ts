@@ -1,5 +1,5 @@
-import type { Instance, Link, Resource, Task, Way } from './instance';
-import type { OpenTime } from './open-time';
+import type { Instance, Link, Resource, Task, Way } from '../instance';
+import type { OpenTime } from '../open-time';
 
 /**
  * The same work in a mirror: what came last comes first, and hours run backwards from `end`. Early in it is late in the

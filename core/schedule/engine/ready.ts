@@ -1,4 +1,4 @@
-import type { Task } from './instance';
+import type { Task } from '../instance';
 
 /** Tasks that can be put down now: the one of the least rank comes first, of equal ones the first of the list. */
 export class Ready {

@@ -1,10 +1,10 @@
-import type { Bounds } from './bound';
+import type { Bounds } from '../bounds/bound';
 import { criticalOf, type Critical, type Turn } from './critical';
-import type { Instance, Task, Way } from './instance';
-import type { Placed } from './placed';
+import type { Instance, Task, Way } from '../instance';
+import type { Placed } from '../placed';
 import { randomFrom } from './random';
 import { turned } from './reorder';
-import { compare, DAY, scoreOf, type Score } from './score';
+import { compare, DAY, scoreOf, type Score } from '../score';
 import { build, type Built } from './timeline';
 
 /** How long to look: tasks put down in all, and a clock that says when to stop. */

@@ -1,4 +1,4 @@
-import type { Task, Way } from './instance';
+import type { Task, Way } from '../instance';
 import type { Turn } from './critical';
 
 /**

@@ -1,6 +1,6 @@
-import type { Instance, Task } from './instance';
-import { openFrom, workedOff } from './open-time';
-import { tails } from './rules';
+import type { Instance, Task } from '../instance';
+import { openFrom, workedOff } from '../open-time';
+import { tails } from '../engine/rules';
 
 /** When a task can begin and be over at the earliest, if nobody else wanted anything. */
 export interface Heads {

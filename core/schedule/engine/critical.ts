@@ -1,5 +1,5 @@
-import type { Instance, Task } from './instance';
-import { lateness, type Score } from './score';
+import type { Instance, Task } from '../instance';
+import { lateness, type Score } from '../score';
 import type { Built } from './timeline';
 
 /** `later` begins when `earlier` ends, for they want the same hands: turned round, the plan may be shorter. */

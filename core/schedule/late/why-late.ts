@@ -1,7 +1,7 @@
-import type { Instance, Order, Task } from './instance';
-import { openFrom } from './open-time';
-import type { Placed } from './placed';
-import { lateness } from './score';
+import type { Instance, Order, Task } from '../instance';
+import { openFrom } from '../open-time';
+import type { Placed } from '../placed';
+import { lateness } from '../score';
 
 /** What a piece of work waited for until it began. */
 export type WaitedFor =

@@ -1,11 +1,11 @@
-import { instant } from './instant';
-import type { Budget } from './improve';
-import { instanceOf, type Instance, type NoPlan, type Task, type Way } from './instance';
-import type { Placed } from './placed';
-import { randomFrom } from './random';
-import { build } from './timeline';
-import { ok, type Result } from '../problem';
-import type { Id, Placing, Week, WeekJob } from './week';
+import { instant } from '../engine/instant';
+import type { Budget } from '../engine/improve';
+import { instanceOf, type Instance, type NoPlan, type Task, type Way } from '../instance';
+import type { Placed } from '../placed';
+import { randomFrom } from '../engine/random';
+import { build } from '../engine/timeline';
+import { ok, type Result } from '../../problem';
+import type { Id, Placing, Week, WeekJob } from '../week';
 
 /** Done over planned, as it came out before, for a task: 1 is as planned. One of them by chance is what it takes. */
 export type Spread = (task: Task) => readonly number[];

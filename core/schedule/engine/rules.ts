@@ -1,5 +1,5 @@
 import type { Priority } from './generate';
-import type { Instance, Task } from './instance';
+import type { Instance, Task } from '../instance';
 
 /** Minutes of work and waits from the beginning of a task to the end of its job, at the least. */
 export function tails({ tasks }: Instance): Map<Task, number> {

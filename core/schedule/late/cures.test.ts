@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { must } from '../problem';
-import { faultsOf, instanceOf, readWeek, type Week } from '.';
+import { must } from '../../problem';
+import { faultsOf, instanceOf, readWeek, type Week } from '..';
 import { curesOf, type Means } from './cures';
-import { instant, NO_CLOCK } from './instant';
+import { instant, NO_CLOCK } from '../engine/instant';
 import { lateJobs } from './why-late';
 
 const DAY = 1440;

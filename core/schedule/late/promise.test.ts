@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { must } from '../problem';
-import { readWeek, weekFile, type Week } from '.';
-import { placingOf } from './answer';
-import { instanceOf } from './instance';
-import { instant, NO_CLOCK } from './instant';
+import { must } from '../../problem';
+import { readWeek, weekFile, type Week } from '..';
+import { placingOf } from '../answer';
+import { instanceOf } from '../instance';
+import { instant, NO_CLOCK } from '../engine/instant';
 import { chanceBy, endBy, promise } from './promise';
 
 const budget = { ...NO_CLOCK, puts: 20_000 };

@@ -1,6 +1,6 @@
-import type { Instance, Task, Way } from './instance';
-import { openFrom, workedOff } from './open-time';
-import type { Placed } from './placed';
+import type { Instance, Task, Way } from '../instance';
+import { openFrom, workedOff } from '../open-time';
+import type { Placed } from '../placed';
 
 /** Why a task begins when it does: what ended last before it, and whether that is work before it or somebody's hands. */
 export interface Held {

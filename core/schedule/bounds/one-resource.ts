@@ -1,5 +1,5 @@
-import type { Task } from './instance';
-import { openFrom, workedOff, type OpenTime } from './open-time';
+import type { Task } from '../instance';
+import { openFrom, workedOff, type OpenTime } from '../open-time';
 
 /** Work on one pair of hands: not before `head`, and after it at least `tail` until the end of its job. Minutes. */
 export interface OneTask {

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { must } from '../problem';
-import { plan } from '../plan';
-import { BenchJob } from '../testing/bench';
-import { closureOf, CONSTRUCTION_IDS, defaultValve, relieves } from '../valve';
+import { must } from '../../problem';
+import { plan } from '../../plan';
+import { BenchJob } from '../../testing/bench';
+import { closureOf, CONSTRUCTION_IDS, defaultValve, relieves } from '../../valve';
 import { operationsOf } from './job-operations';
-import { instanceOf, readWeek, PLACE_KINDS, WORK_SKILLS } from '.';
+import { instanceOf, readWeek, PLACE_KINDS, WORK_SKILLS } from '..';
 
 function operations(job: BenchJob) {
   const current = must(plan(job.state));

@@ -1,12 +1,12 @@
-import { boundsOf, type Bounds } from './bound';
+import { boundsOf, type Bounds } from '../bounds/bound';
 import { generate, type Stuck } from './generate';
 import { improve, type Budget } from './improve';
-import type { Instance, NoPlan } from './instance';
-import { ok, refuse, type Result } from '../problem';
-import type { Placed } from './placed';
+import type { Instance, NoPlan } from '../instance';
+import { ok, refuse, type Result } from '../../problem';
+import type { Placed } from '../placed';
 import { randomFrom } from './random';
 import { asItStood, rules } from './rules';
-import { compare, scoreOf, type Score } from './score';
+import { compare, scoreOf, type Score } from '../score';
 import { settled } from './settle';
 import { wander } from './wander';
 
