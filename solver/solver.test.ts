@@ -79,6 +79,46 @@ describe('a week with people, shifts and dates', () => {
     expect(plan.gap).toBe(0);
     expect(plan.objective).toBeGreaterThan(0);
   });
+  it('is proved too where place and person are seldom there together, long after all the work would take', async () => {
+    const rare = (id: string, from: number) => ({
+      id,
+      open: Array.from({ length: 40 }, (_, k) => [100 * k + from, 100 * k + from + 12]),
+    });
+    const plan = await proved(
+      must(
+        readWeek({
+          places: [rare('rig', 0)],
+          people: [{ ...rare('Ada', 10), skills: ['test'] }],
+          jobs: [1, 2].map((id) => ({
+            id,
+            due: 10 * id,
+            operations: [{ id: 0, minutes: 5, place: 'rig', skill: 'test' }],
+          })),
+        }),
+      ),
+    );
+    // Two minutes of each hundred: the first is over at 211, the other at 412.
+    expect(plan).toMatchObject({ objective: plan.bound, gap: 0 });
+    expect(plan.operations.map(({ end }) => end)).toEqual([211, 412]);
+  });
+  it('weights that are not whole are planned by, and nothing is proved of them', async () => {
+    const plan = await proved(
+      must(
+        readWeek({
+          places: [{ id: 'rig' }],
+          people: [],
+          jobs: [0.4, 0.00001].map((weight, id) => ({
+            id,
+            due: 50,
+            weight,
+            operations: [{ id: 0, minutes: 40, place: 'rig' }],
+          })),
+        }),
+      ),
+    );
+    expect(plan.objective).toBeCloseTo(30 * 0.00001, 12);
+    expect(plan.bound).toBeLessThanOrEqual(plan.objective);
+  });
   it('one machine, four jobs: the least weighted lateness, as trying every order shows', async () => {
     const jobs = [
       { minutes: 54, due: 1, weight: 3 },

@@ -12,7 +12,7 @@ const LATHE_TO = inches(1 / 32);
 /** Months, as many sites have them (common practice). */
 const USUAL_LADDER = [12, 24, 36, 60] as const;
 const LONGEST_MONTHS = 120;
-/** As long as any other, until a site says what its law is. */
+/** The longest interval, until a site says what its law is. */
 const RELIEF_MONTHS = LONGEST_MONTHS;
 
 /** What a site has decided for itself. Each default is common practice; the site's name stands beside its rules. */

@@ -86,8 +86,7 @@ type Draft = { -readonly [K in keyof Task]: Task[K] } & { before: Link[]; after:
 
 /** A week as tasks, ways to do each, and what each follows; or why there is no plan of it. */
 export function instanceOf(week: Week, stood: readonly (Stood & { job: Id; id: Id })[] = []): Made<Instance> {
-  const doubled =
-    twice('place', week.places) ?? twice('person', week.people) ?? twice('job', week.jobs) ?? undefined;
+  const doubled = twice('place', week.places) ?? twice('person', week.people) ?? twice('job', week.jobs);
   if (doubled) return doubled;
   const shop = new Shop(week);
   const jobs: Order[] = [];
@@ -198,6 +197,7 @@ function jobOf(
     if (!operation || operation.done !== false) continue;
     const named = `${job.id}, ${operation.id}`;
     const pin = pinOf(pins, job.id, operation.id);
+    if (pin === 'at odds') return impossible(`${named} is pinned in two ways at once.`);
     const ways = waysOf(named, operation, pin, shop);
     if (!ways.ok) return ways;
     const draft: Draft = {
@@ -230,11 +230,17 @@ const endFrom = (open: OpenTime, { release, minutes }: Draft) => {
   return minutes === 0 ? release : from === Infinity ? Infinity : workedOff(open, from, minutes);
 };
 
-/** Of a pinned operation all that was said of it, the last word last. */
-function pinOf(pins: readonly WeekPin[], job: Id, id: Id): WeekPin | undefined {
-  return pins
-    .filter((pin) => pin.job === job && pin.id === id)
-    .reduce<WeekPin | undefined>((all, pin) => ({ ...all, ...pin }), undefined);
+/** Of a pinned operation all that was said of it; nothing where that is at odds with itself. */
+function pinOf(pins: readonly WeekPin[], job: Id, id: Id): WeekPin | 'at odds' | undefined {
+  const own = pins.filter((pin) => pin.job === job && pin.id === id);
+  const all = own.reduce<WeekPin | undefined>((said, pin) => ({ ...said, ...pin }), undefined);
+  const isKept = own.every(
+    ({ start, place, person }) =>
+      (start ?? all?.start) === all?.start &&
+      (place ?? all?.place) === all?.place &&
+      (person ?? all?.person) === all?.person,
+  );
+  return isKept ? all : 'at odds';
 }
 
 /** Places of the operations in the list, each after all that it follows. */
@@ -266,18 +272,11 @@ function sorted(job: WeekJob): Made<number[]> {
 
 /** When an operation may begin for all that is done already: a wait after what is done runs from its end, or from now. */
 function releaseOf(job: WeekJob, index: number): number {
-  const done = (at: number): number =>
-    Math.max(
-      ...followed(job, at).map((id) => {
-        const earlier = job.operations.findIndex((each) => each.id === id);
-        const operation = job.operations[earlier];
-        if (!operation || operation.done === false) return -Infinity;
-        const ended = operation.done === true ? 0 : operation.done;
-        return ended + operation.wait;
-      }),
-      0,
-    );
-  return Math.max(0, job.release, done(index));
+  const ends = followed(job, index).flatMap((id) => {
+    const { done = false, wait = 0 } = job.operations.find((each) => each.id === id) ?? {};
+    return done === false ? [] : [(done === true ? 0 : done) + wait];
+  });
+  return Math.max(0, job.release, ...ends);
 }
 
 /** What it follows and is not done: through what is done, whatever that followed does not count any more. */

@@ -269,6 +269,12 @@ describe('pins', () => {
     expect(refused({ places, people, jobs, pinned })?.kind).toBe('impossible');
     expect(refused({ places: [{ id: 'p', count: 2 }], people, jobs, pinned })).toBeUndefined();
   });
+  it('that are at odds with each other are impossible, and two that say different things of it are one', () => {
+    const twice = (one: object, other: object) =>
+      refused({ places, people, jobs, pinned: [one, other].map((pin) => ({ job: 1, id: 'o', ...pin })) });
+    expect(twice({ start: 120 }, { start: 121 })?.why).toContain('two ways at once');
+    expect(twice({ start: 120 }, { person: 'b' })).toBeUndefined();
+  });
   it('of what is not there is a bad file', () => {
     expect(refused({ places, people, jobs, pinned: [{ job: 9, id: 'o' }] })?.kind).toBe('bad file');
   });

@@ -5,7 +5,7 @@ import type { Placed } from '../placed';
 import { randomFrom } from './random';
 import { turned } from './reorder';
 import { compare, DAY, scoreOf, type Score } from '../score';
-import { build, type Built } from './timeline';
+import { build, buildAgain, waysIn, type Built } from './timeline';
 
 /** How long to look: tasks put down in all, and a clock that says when to stop. */
 export interface Budget {
@@ -107,13 +107,18 @@ export const isBest = ({ hard, late, moved, pauses, end }: Score, bounds: Bounds
   hard <= bounds.hard && late + moved <= bounds.late && pauses === 0 && end <= bounds.end;
 
 function startFrom(instance: Instance, plan: readonly Placed[]): Stand | undefined {
-  const ways: Way[] = [];
-  for (const { task, way } of plan) ways[task.index] = way;
-  const order = plan.map(({ task }) => task);
   const floors: number[] = [];
   for (const [task, { start }] of instance.stood) if (start < DAY) floors[task.index] = start;
-  const built = build(instance, order, ways, { floors }) ?? build(instance, order, ways);
-  return built && { order, ways, floors, ...built, score: scoreOf(instance, built.plan) };
+  const built = buildAgain(instance, plan, { floors }) ?? buildAgain(instance, plan);
+  return (
+    built && {
+      order: plan.map(({ task }) => task),
+      ways: waysIn(plan),
+      floors,
+      ...built,
+      score: scoreOf(instance, built.plan),
+    }
+  );
 }
 
 function* movesFrom(

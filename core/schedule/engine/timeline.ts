@@ -22,6 +22,27 @@ export interface Given {
   readonly minutes?: readonly number[];
 }
 
+/** The same plan put down again: in its order and by its hands, as early as that allows. */
+export function buildAgain(
+  instance: Instance,
+  plan: readonly Placed[],
+  given: Given = {},
+): Built | undefined {
+  return build(
+    instance,
+    plan.map(({ task }) => task),
+    waysIn(plan),
+    given,
+  );
+}
+
+/** Who does each task and where, by its index. */
+export function waysIn(plan: readonly Placed[]): Way[] {
+  const ways: Way[] = [];
+  for (const { task, way } of plan) ways[task.index] = way;
+  return ways;
+}
+
 /**
  * Puts tasks one behind the other in the order given, each as early as that allows. Answers nothing where the order
  * breaks a pin or time runs out. An order that is sorted by start gives a plan that is never later than the one it was

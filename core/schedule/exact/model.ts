@@ -1,4 +1,3 @@
-import { boundsOf } from '../bounds/bound';
 import { earliestEnds } from '../bounds/earliest';
 import { grouped } from '../grouped';
 import type { Instance, Resource, Task } from '../instance';
@@ -23,8 +22,8 @@ interface Row extends Piece {
 export interface Model {
   readonly text: string;
   readonly rows: readonly (readonly Row[])[];
-  /** Weights are whole numbers in the model: this many times as much. */
-  readonly scale: number;
+  /** Weights are whole numbers in the model: where they are not, nothing is proved of them. */
+  readonly isExact: boolean;
 }
 
 /** The whole instance as a constraint model; its solutions are starts and rows, a task each. */
@@ -33,7 +32,7 @@ export function modelOf(instance: Instance, asked: Asked): Model {
   const heads = earliestEnds(instance);
   const latest = Math.min(asked.level === 'end' ? asked.score.end : Infinity, horizonOf(instance));
   const rows = tasks.map((task) => rowsOf(task, heads.start(task), Math.min(latest, asked.until ?? latest)));
-  const scale = instance.jobs.every(({ weight }) => Number.isInteger(weight)) ? 1 : SCALE;
+  const isExact = instance.jobs.every(({ weight }) => Number.isInteger(weight));
   const text = [
     'include "disjunctive.mzn";',
     'include "cumulative.mzn";',
@@ -47,29 +46,31 @@ export function modelOf(instance: Instance, asked: Asked): Model {
     ),
     ...placesOf(instance),
     ...peopleOf(instance, rows),
-    ...wanted(instance, asked, scale, latest),
+    ...wanted(instance, asked, isExact ? 1 : SCALE, latest),
   ];
-  return { text: text.join('\n'), rows, scale };
+  return { text: text.join('\n'), rows, isExact };
 }
 
 const SCALE = 1000;
 const no = ({ index }: Task) => index + 1;
 
-/** No plan that is worth having ends after all has been done one after the other. */
-function horizonOf(instance: Instance): number {
-  const heads = earliestEnds(instance);
-  let t = boundsOf(instance).end;
-  for (const task of instance.tasks) {
-    const lag = Math.max(0, ...task.after.map((link) => link.lag));
-    t = Math.max(t, heads.end(task)) + task.minutes + lag;
-  }
-  const closed = Math.max(
+/**
+ * No plan that is worth having ends later: once all hours that are limited are over, and all releases and pins, something
+ * is always under way.
+ */
+function horizonOf({ tasks }: Instance): number {
+  const last = Math.max(
     0,
-    ...instance.resources.map(({ open }) =>
-      (open ?? []).reduce((sum, each, i) => sum + each.from - (open?.[i - 1]?.to ?? 0), 0),
-    ),
+    ...tasks.flatMap(({ release, pinned = 0, ways }) => [
+      release,
+      pinned,
+      ...ways.map(({ open }) => open?.at(-1)?.to ?? 0),
+    ]),
   );
-  return t + closed;
+  return tasks.reduce(
+    (end, { minutes, after }) => end + minutes + Math.max(0, ...after.map(({ lag }) => lag)),
+    last,
+  );
 }
 
 function rowsOf(task: Task, from: number, to: number): Row[] {

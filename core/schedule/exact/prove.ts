@@ -4,7 +4,7 @@ import type { Instance } from '../instance';
 import type { Placed } from '../placed';
 import { compare, scoreOf, type Score } from '../score';
 import { settled } from '../engine/settle';
-import { build } from '../engine/timeline';
+import { buildAgain } from '../engine/timeline';
 import { modelOf, type Level } from './model';
 import { planOf } from './read';
 import type { Solver } from './solver';
@@ -38,6 +38,7 @@ export async function prove(instance: Instance, from: Solved, solver: Solver, wa
     if (outcome === 'stopped') return solved;
     if (least < Infinity !== (outcome === 'best'))
       throw new Error('the solver says one thing and shows another');
+    if (!model.isExact && level !== 'hard') continue;
     // What it found may end sooner and stand still more often, which is wanted less: the bound holds for both.
     const bound = Math.min(least, solved.score[level]);
     solved = { ...solved, bounds: { ...solved.bounds, [level]: bound } satisfies Bounds };
@@ -63,13 +64,7 @@ export async function anyPlan(
 
 /** The solver leaves gaps that nothing wants: all is put as early as its order allows. */
 function closed(instance: Instance, plan: readonly Placed[]): readonly Placed[] {
-  const ways = [];
-  for (const { task, way } of plan) ways[task.index] = way;
-  const built = build(
-    instance,
-    plan.map(({ task }) => task),
-    ways,
-  );
+  const built = buildAgain(instance, plan);
   return settled(
     instance,
     built && compare(scoreOf(instance, built.plan), scoreOf(instance, plan)) <= 0 ? built.plan : plan,

@@ -42,29 +42,28 @@ export function windowAt(instance: Instance, plan: readonly Placed[], minute: nu
     const release = Math.max(
       from,
       task.release,
-      ...task.before.map(({ task: before, lag }) =>
-        isFree.has(before) ? 0 : (at.get(before)?.end ?? 0) + lag,
-      ),
+      ...task.before.map(({ task: first, lag }) => (isFree.has(first) ? 0 : (at.get(first)?.end ?? 0) + lag)),
     );
     // What stands is nobody's: it makes none of the jobs later.
     const named = moves ? task.job : undefined;
     const job = jobs.get(named) ?? jobOf(task.job, jobs.size, moves ? isFree : new Set(), tail);
     jobs.set(named, job);
+    const [before, after]: [Link[], Link[]] = [[], []];
     const own = {
       ...task,
       index: made.size,
       job,
       release: moves ? release : 0,
-      before: [] as Link[],
-      after: [] as Link[],
+      before,
+      after,
       ...(moves ? {} : { ways: [stands.way], byPerson: [[stands.way]], pinned: stands.start }),
     };
     job.tasks.push(own);
     if (moves)
-      for (const { task: before, lag } of task.before) {
-        const earlier = isFree.has(before) ? made.get(before) : undefined;
+      for (const { task: first, lag } of task.before) {
+        const earlier = isFree.has(first) ? made.get(first) : undefined;
         if (!earlier) continue;
-        own.before.push({ task: earlier, lag });
+        before.push({ task: earlier, lag });
         earlier.after.push({ task: own, lag });
       }
     made.set(task, own);

@@ -1,11 +1,11 @@
 import { generate } from '../engine/generate';
-import type { Instance, Task, Way } from '../instance';
+import type { Instance, Task } from '../instance';
 import { byStart, type Placed } from '../placed';
 import type { Solved } from '../engine/instant';
 import { randomFrom } from '../engine/random';
 import { compare, scoreOf } from '../score';
 import { settled } from '../engine/settle';
-import { build } from '../engine/timeline';
+import { buildAgain } from '../engine/timeline';
 import type { Watch } from '../watch';
 import { lateJobs } from '../late/why-late';
 import { modelOf, type Level } from './model';
@@ -72,20 +72,12 @@ function wholeWith(
     if (task) moved.set(task, { ...each, task });
   }
   const inOrder = plan.map((each) => moved.get(each.task) ?? each).toSorted(byStart);
-  const ways: Way[] = [];
-  for (const { task, way } of inOrder) ways[task.index] = way;
   const seen = new Set<Task>();
   const follows = inOrder.every(({ task }) => {
     seen.add(task);
     return task.before.every(({ task: before }) => seen.has(before));
   });
-  const built = follows
-    ? build(
-        instance,
-        inOrder.map(({ task }) => task),
-        ways,
-      )
-    : undefined;
+  const built = follows ? buildAgain(instance, inOrder) : undefined;
   if (built) return built.plan;
   const starts = new Map(inOrder.map(({ task, start }) => [task, start]));
   const made = generate(instance, (task) => starts.get(task) ?? 0);

@@ -2,7 +2,9 @@ import { placingOf } from '../answer';
 import { instant, type Solved } from '../engine/instant';
 import { instanceOf } from '../instance';
 import type { Budget } from '../engine/improve';
+import { DAY } from '../score';
 import type { LateJob } from './why-late';
+import type { Placed } from '../placed';
 import type { Id, Placing, Week } from '../week';
 
 /** Hours that somebody could stay for: of one evening. */
@@ -48,7 +50,6 @@ export interface Cure {
 }
 
 const DAYS_SOONER = [1, 2, 4];
-const DAY = 1440;
 const SHOWN = 3;
 
 /**
@@ -58,7 +59,7 @@ const SHOWN = 3;
 export function curesOf(week: Week, solved: Solved, late: LateJob, means: Means, budget: Budget): Cure[] {
   const before = solved.plan.map(placingOf);
   const lateBefore = new Map(lateOf(week, before));
-  return changesFor(late, means)
+  return changesFor(late, means, solved.plan)
     .flatMap((change): Cure[] => {
       const changed = withChange(week, change);
       const instance = instanceOf(changed, before);
@@ -108,7 +109,8 @@ function lateOf({ jobs }: Week, plan: readonly Placing[]): [Id, number][] {
 }
 
 /** Whatever stands on its chain could be otherwise: who it waited for stays longer, a part comes sooner, it goes first. */
-function changesFor({ job, chain }: LateJob, { evenings, parts }: Means): Change[] {
+function changesFor({ job, chain }: LateJob, { evenings, parts }: Means, plan: readonly Placed[]): Change[] {
+  const ends = new Map(plan.map(({ task, end }) => [task, end]));
   const until = chain[0]?.placed.end ?? 0;
   const people = new Set(chain.flatMap(({ placed }) => placed.way.person?.id ?? []));
   const overtime = evenings
@@ -123,16 +125,13 @@ function changesFor({ job, chain }: LateJob, { evenings, parts }: Means): Change
     if (waitedFor.kind !== 'taken' || placed.task.job !== job || waitedFor.on.task.job === job) return [];
     const ready = Math.max(
       placed.task.release,
-      ...placed.task.before.map(({ task, lag }) => endIn(chain, task) + lag),
+      ...placed.task.before.map(({ task, lag }) => (ends.get(task) ?? 0) + lag),
     );
     const start = Math.max(ready, waitedFor.on.start);
     return [{ kind: 'goes first', job: job.id, id: placed.task.id, before: waitedFor.on.task.job.id, start }];
   });
   return [...sooner, ...overtime, ...first];
 }
-
-const endIn = (chain: LateJob['chain'], task: LateJob['chain'][number]['placed']['task']) =>
-  chain.find(({ placed }) => placed.task === task)?.placed.end ?? 0;
 
 function withChange(week: Week, change: Change): Week {
   switch (change.kind) {

@@ -1,9 +1,9 @@
 import { instant } from '../engine/instant';
 import type { Budget } from '../engine/improve';
-import { instanceOf, type Instance, type NoPlan, type Task, type Way } from '../instance';
+import { instanceOf, type Instance, type NoPlan, type Task } from '../instance';
 import type { Placed } from '../placed';
 import { randomFrom } from '../engine/random';
-import { build } from '../engine/timeline';
+import { buildAgain } from '../engine/timeline';
 import { ok, type Result } from '../../problem';
 import type { Id, Placing, Week, WeekJob } from '../week';
 
@@ -48,9 +48,6 @@ export function simulated(
   seed = 1,
 ): number[] {
   const random = randomFrom(seed);
-  const order = plan.map(({ task }) => task);
-  const ways: Way[] = [];
-  for (const { task, way } of plan) ways[task.index] = way;
   const ratios = instance.tasks.map(spread);
   const own = instance.tasks.filter((task) => task.job.id === job);
   return Array.from({ length: weeks }, () => {
@@ -58,7 +55,7 @@ export function simulated(
       const known = ratios[i] ?? [];
       return Math.round(task.minutes * (known[Math.floor(random() * known.length)] ?? 1));
     });
-    const built = build(instance, order, ways, { minutes });
+    const built = buildAgain(instance, plan, { minutes });
     if (!built) return Infinity;
     const ends = new Map(built.plan.map(({ task, end }) => [task, end]));
     return Math.max(0, ...own.map((task) => ends.get(task) ?? 0));

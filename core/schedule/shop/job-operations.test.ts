@@ -3,8 +3,8 @@ import { must } from '../../problem';
 import { plan } from '../../plan';
 import { BenchJob } from '../../testing/bench';
 import { closureOf, CONSTRUCTION_IDS, defaultValve, relieves } from '../../valve';
-import { operationsOf } from './job-operations';
-import { instanceOf, readWeek, PLACE_KINDS, WORK_SKILLS } from '..';
+import { operationsOf, PLACE_KINDS, WORK_SKILLS } from './job-operations';
+import { instanceOf, readWeek } from '..';
 
 function operations(job: BenchJob) {
   const current = must(plan(job.state));

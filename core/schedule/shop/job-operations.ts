@@ -1,12 +1,13 @@
 import { placeOf, type JobState, type Place, type Stage } from '../../job';
 import type { Plan, PlannedStep, Wait } from '../../plan';
 import { closureOf, relieves } from '../../valve';
+import { DAY } from '../score';
 
 /** Where work is done, as a shop has it. */
 export const PLACE_KINDS = ['bench', 'lathe', 'lapping', 'test rig', 'pop rig'] as const;
 export type PlaceKind = (typeof PLACE_KINDS)[number];
 
-/** Who may do it: any technician, one who can do this, or who releases holds. */
+/** Who may do it: whoever works at a bench, one who can do this, or who releases holds. */
 export const WORK_SKILLS = ['bench', 'lathe', 'relief', 'field', 'inspector'] as const;
 export type WorkSkill = (typeof WORK_SKILLS)[number];
 
@@ -39,7 +40,7 @@ interface Work {
 }
 
 /** Full strength before load or pressure (handbook part 7, section 2). */
-const STRENGTH_MINUTES = 24 * 60;
+const STRENGTH_MINUTES = DAY;
 
 const LAPPING_TOOLS = ['lapping block', 'lapping handle', 'flat lap', 'cast iron lap'] as const;
 

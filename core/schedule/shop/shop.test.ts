@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { must } from '../../problem';
 import { plan } from '../../plan';
 import { BenchJob } from '../../testing/bench';
-import { faultsOf, operationsOf, planWeek } from '..';
+import { faultsOf, planWeek } from '..';
+import { operationsOf } from './job-operations';
 import { openOn, skillsOf, weekOfShop, type Shop, type ShopDay, type ShopJob, type WeekHours } from './shop';
 
 const SHIFT = [

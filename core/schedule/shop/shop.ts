@@ -1,5 +1,6 @@
 import type { Role } from '../../job';
 import type { JobOperation, OperationKind, PlaceKind, WorkSkill } from './job-operations';
+import { DAY } from '../score';
 import { weekFile, type Id, type Week } from '../week';
 
 /** Stretches of a day, in minutes after midnight by the shop's clocks; Monday first, a week of them. */
@@ -53,7 +54,6 @@ export interface ShopJob {
 
 /** Days after which a part on order is counted on where nobody said a day. */
 const UNSAID_DAYS = 5;
-const DAY = 1440;
 
 /** When doors are open on these days; a stretch that is over already is left out. */
 export function openOn(
