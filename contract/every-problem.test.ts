@@ -119,6 +119,10 @@ const SAMPLES: { [C in AnyProblemCode]: [Extract<AnyProblem, { code: C }>, RegEx
   'job.stale': [{ code: 'job.stale', version: 9 }, /stands at entry 9/],
   'command.other-answer': [{ code: 'command.other-answer' }, /something else/],
   'import.exists': [{ code: 'import.exists', tag: 'V-1' }, /V-1 is here already; nothing was changed/],
+  'week.impossible': [
+    { code: 'week.impossible', why: 'V-1, strip: taken.' },
+    /cannot be planned so: V-1, strip: taken\. Nothing was changed/,
+  ],
   'valve.scrapped': [{ code: 'valve.scrapped', tag: 'V-1' }, /V-1 is scrapped: no job/],
   'valve.job-open': [{ code: 'valve.job-open', tag: 'V-1' }, /V-1 has an open job already/],
   'server.failed': [{ code: 'server.failed', requestId: 'abc' }, /nothing was half stored.*abc/],

@@ -41,6 +41,7 @@ export type HostProblem =
   | { code: 'setup.changed'; by: string; what: string }
   | { code: 'valve.job-open'; tag: string }
   | { code: 'valve.scrapped'; tag: string }
+  | { code: 'week.impossible'; why: string }
   | { code: 'server.failed'; requestId: string }
   | { code: 'database.away' }
   | { code: 'database.unwritable'; why: 'full' | 'read only' }

@@ -182,6 +182,8 @@ export const SETUP_SUBJECTS = [
   'sheets',
   'valves',
   'shop',
+  'hours',
+  'week',
   'recalls',
 ] as const;
 export const setupChange = z.object({

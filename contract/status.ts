@@ -97,6 +97,7 @@ export const STATUS: Readonly<Record<AnyProblemCode, number>> = {
   'setup.changed': CONFLICT,
   'valve.job-open': CONFLICT,
   'valve.scrapped': CONFLICT,
+  'week.impossible': REFUSED,
   'server.failed': 500,
   'database.away': 503,
   'database.unwritable': 503,

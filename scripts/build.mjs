@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { basename, join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { nodeModules } from './machine/modules.mjs';
 import { main, root, step } from './machine/say.mjs';
@@ -54,10 +54,10 @@ export async function build() {
   await step('Building the server', async () => {
     const esbuild = await import('esbuild');
     await esbuild.build({
-      entryPoints: ['main', 'prepare', 'people', 'keep', 'documents/printer-worker'].map((name) => ({
-        in: join(root, `server/${name}.ts`),
-        out: name.replace('documents/', ''),
-      })),
+      entryPoints: [
+        ...['main', 'prepare', 'people', 'keep'],
+        ...['documents/printer-worker', 'week/planner-worker'],
+      ].map((name) => ({ in: join(root, `server/${name}.ts`), out: basename(name) })),
       outdir: join(root, 'server/dist'),
       outExtension: { '.js': '.mjs' },
       bundle: true,

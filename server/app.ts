@@ -20,6 +20,7 @@ import { jobRoutes } from './routes/jobs';
 import { paperRoutes } from './routes/papers';
 import { keepingRoutes } from './routes/keeping';
 import { photoRoutes } from './routes/photos';
+import { hoursRoutes } from './routes/hours';
 import { placeRoutes } from './routes/places';
 import { sessionRoutes } from './routes/session';
 import { setupRoutes } from './routes/setup';
@@ -32,18 +33,22 @@ import { shopRoutes } from './routes/shop';
 import { stockRoutes } from './routes/stock';
 import { fleetRoutes } from './routes/fleet';
 import { valveRoutes } from './routes/valves';
+import { weekRoutes } from './routes/week';
 import { csrfGuard } from './sign-in/csrf';
 import { requirePerson, requireSamePerson } from './sign-in/person';
 import { sessions } from './sign-in/session';
 import { withoutStatement } from './database/failures';
 import { defineModels } from './database/models';
 import { settingsOf } from './database/shop-settings';
+import { shopZone } from './database/shop-day';
+import { WeekKeeper } from './week/keeper';
 
 export interface App {
   readonly express: Express;
   readonly feed: LiveFeed;
   readonly streams: OpenStreams;
   readonly clock: ClockWatch;
+  readonly week: WeekKeeper;
   /** Lets go of what runs beside the requests. */
   readonly close: () => Promise<void>;
 }
@@ -63,6 +68,7 @@ export function createApp(
   const feed = new LiveFeed(cannotLook);
   const streams = new OpenStreams(sequelize, cannotLook);
   const printer = new Printer(() => settingsOf(config));
+  const week = new WeekKeeper(sequelize, shopZone, now);
   app.disable('x-powered-by');
   app.set('trust proxy', config.TRUST_PROXY);
   app.set('query parser', 'simple');
@@ -102,7 +108,7 @@ export function createApp(
   api.use(certificateRoutes(sequelize, now));
   api.use(express.json({ limit: MOST_JSON, strict: true }));
   api.use(notTooDeep);
-  api.use(jobRoutes({ sequelize, feed, streams, config, now }));
+  api.use(jobRoutes({ sequelize, feed, streams, week, config, now }));
   api.use(paperRoutes(printer, config));
   api.use(shopRoutes(config, feed, streams, isoNow));
   api.use(valveRoutes(sequelize, now));
@@ -111,6 +117,8 @@ export function createApp(
   api.use(setupRoutes(sequelize, now));
   api.use(setupInstrumentRoutes(sequelize, streams, now));
   api.use(placeRoutes(sequelize, now));
+  api.use(hoursRoutes(sequelize, week, now));
+  api.use(weekRoutes(sequelize, week, now));
   api.use(sheetRoutes(sequelize, now));
   api.use(setupFileRoutes(sequelize, now));
   api.use(recallRoutes(sequelize, printer, now));
@@ -124,9 +132,9 @@ export function createApp(
   const close = async () => {
     feed.stop();
     streams.endAll();
-    await printer.close();
+    await Promise.all([printer.close(), week.close()]);
   };
-  return { express: app, feed, streams, clock, close };
+  return { express: app, feed, streams, clock, week, close };
 }
 
 /** What no page of ours asks of a browser. */

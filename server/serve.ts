@@ -32,6 +32,7 @@ export async function serve(config: Config, logger: Logger): Promise<Running> {
   const stopPruning = pruneSignIns((error) => logger.warn(withoutStatement(error), 'could not prune'));
   const stopBackingUp = keepBackedUp(sequelize, config, logger);
   const stopFilling = fillLives(sequelize, logger);
+  const stopPlanning = app.week.keepUp((error) => logger.warn(withoutStatement(error), 'could not plan'));
   const stopWatching = watchClock(app.clock, (jump) => logger.warn(jump, 'the clock jumped'));
   await listening(server, config);
   const { port } = addressOf(server);
@@ -43,6 +44,7 @@ export async function serve(config: Config, logger: Logger): Promise<Running> {
       stopPruning();
       stopBackingUp();
       stopFilling();
+      stopPlanning();
       stopWatching();
       server.closeIdleConnections();
       const force = setTimeout(() => server.closeAllConnections(), LONGEST_FAREWELL).unref();

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { dayIn, isTimeZone, minuteIn } from './day';
+import { dayIn, isTimeZone, minuteIn, startOfDay } from './day';
 
 describe('a moment by the clocks of a shop', () => {
   // IANA time zone database: Auckland 13 h before Greenwich in its summer, Denver 7 h behind in its winter.
@@ -16,6 +16,14 @@ describe('a moment by the clocks of a shop', () => {
   });
   it('midnight begins its day', () => {
     expect(minuteIn('2026-12-31T00:00:00Z', 'UTC')).toBe('Thu 31 Dec 2026 00:00');
+  });
+  it('a day begins at its midnight there, on the days too on which the clocks are put on', () => {
+    const begins = (day: string, zone: string) => new Date(startOfDay(day, zone)).toISOString();
+    expect(begins('2026-11-27', 'UTC')).toBe('2026-11-27T00:00:00.000Z');
+    expect(begins('2026-11-28', 'Pacific/Auckland')).toBe('2026-11-27T11:00:00.000Z');
+    expect(begins('2026-11-26', 'America/Denver')).toBe('2026-11-26T07:00:00.000Z');
+    expect(begins('2026-03-29', 'Europe/Berlin')).toBe('2026-03-28T23:00:00.000Z');
+    expect(begins('2026-03-30', 'Europe/Berlin')).toBe('2026-03-29T22:00:00.000Z');
   });
   it('a zone is one that the database of zones knows', () => {
     expect(['UTC', 'Europe/London', 'Asia/Kolkata'].map(isTimeZone)).toEqual([true, true, true]);

@@ -51,3 +51,15 @@ export function minuteIn(moment: string, timeZone: string): string {
   const { day, minute } = onClock(moment, timeZone);
   return `${sayDay(day)} ${minute}`;
 }
+
+/** The moment, in milliseconds, at which a day begins by the clocks of a time zone: where they skip midnight, as they go on. */
+export function startOfDay(day: string, timeZone: string): number {
+  const midnight = Date.parse(`${day}T00:00:00Z`);
+  const ahead = (at: number): number => {
+    const { day: there, minute } = onClock(new Date(at).toISOString(), timeZone);
+    return Date.parse(`${there}T${minute}:00Z`) - at;
+  };
+  // How far the zone is ahead may differ between the first guess and the midnight that it leads to.
+  const near = midnight - ahead(midnight);
+  return midnight - ahead(near);
+}

@@ -51,7 +51,7 @@ export {
   type UnitSystem,
 } from './format';
 export { daysAfter, daysBetween, monthsAfter, monthsBetween } from './calendar';
-export { dayIn, isTimeZone, minuteIn, sayDay } from './day';
+export { dayIn, isTimeZone, minuteIn, sayDay, startOfDay } from './day';
 export { farFromUsual } from './plausible';
 export { typedUnits } from './typed-units';
 export { asRead, type Mark, type ReadOn } from './as-read';

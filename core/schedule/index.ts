@@ -1,8 +1,25 @@
 export { weekPlan, qualityOf, type Quality, type WeekPlan } from './answer';
 export { boundsOf, type Bounds } from './bounds/bound';
 export { faultsOf } from './check';
+export {
+  jobOperation,
+  operationsOf,
+  type JobOperation,
+  type OperationKind,
+  type PlaceKind,
+} from './shop/job-operations';
+export {
+  gapsOf,
+  weekOfShop,
+  type Gaps,
+  type Shop,
+  type ShopDay,
+  type ShopJob,
+  type ShopPlace,
+  type WeekHours,
+} from './shop/shop';
 export { instanceOf, type Instance, type NoPlan } from './instance';
-export { instant, bestRule, type Solved } from './engine/instant';
+export { instant, bestRule, NO_CLOCK, type Solved } from './engine/instant';
 export { byWindows } from './exact/windows';
 export type { Watch } from './watch';
 export { runOn, type Outcome, type Solution, type Solver, type SolverPort } from './exact/solver';

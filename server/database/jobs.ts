@@ -1,5 +1,6 @@
 import { jobLine, jobSummaryView, type JobLine } from '@dusk-wren/contract';
 import { readyBy } from '@dusk-wren/core/plan';
+import { dayIn } from '@dusk-wren/core/quantity';
 import { Op, UniqueConstraintError, type Sequelize, type Transaction } from 'sequelize';
 import {
   jobId as jobIdSchema,
@@ -16,10 +17,11 @@ import { Refusal } from '../refusal';
 import { commitOpening } from './commit';
 import { loadLog } from './job-log';
 import { JobRow, ReceiptRow, ValveRow } from './models';
-import { shopDay } from './shop-day';
+import { shopDay, shopZone } from './shop-day';
 import { waitingFor } from './waiting-for';
 import { decodeCursor, likeAnywhere, pageOf } from './paging';
 import { carriedOf } from './valve-lives';
+import { PlannedJobRow } from './week-models';
 import { fileValve, holdValve, rulesOf } from './valves';
 
 interface ListQuery {
@@ -70,13 +72,28 @@ export async function listJobs(
   const { page, next } = pageOf(rows, query.limit, ({ dueKey, id }) => [dueKey, id]);
   const valves = await ValveRow.findAll({ where: { id: page.map(({ valveId }) => valveId) } });
   const byId = new Map(valves.map((row) => [row.id, valveSchema.parse(JSON.parse(row.body))]));
+  const ready = await plannedDays(page);
   return {
-    jobs: page.map((row) => lineOf(row, byId.get(row.valveId), now)),
+    jobs: page.map((row) => lineOf(row, byId.get(row.valveId), ready.get(row.id), now)),
     next,
   };
 }
 
-function lineOf(row: JobRow, valve: Valve | undefined, now: string): JobLine {
+/** The days on which the plan of the week has them ready, by their ids. */
+async function plannedDays(rows: readonly JobRow[]): Promise<ReadonlyMap<string, string>> {
+  const open = rows.filter(({ state }) => state === 'open').map(({ id }) => id);
+  const [planned, zone] = await Promise.all([
+    PlannedJobRow.findAll({ where: { jobId: open }, attributes: ['jobId', 'readyAt'] }),
+    shopZone(),
+  ]);
+  return new Map(
+    planned.flatMap(({ jobId, readyAt }) =>
+      readyAt === null ? [] : [[jobId, dayIn(readyAt.toISOString(), zone)] as const],
+    ),
+  );
+}
+
+function lineOf(row: JobRow, valve: Valve | undefined, planned: string | undefined, now: string): JobLine {
   const summary = jobSummaryView.parse(JSON.parse(row.summary));
   return jobLine.parse({
     id: row.id,
@@ -88,7 +105,8 @@ function lineOf(row: JobRow, valve: Valve | undefined, now: string): JobLine {
     construction: valve ? CONSTRUCTIONS[valve.construction].name : '',
     size: valve ? sizeWords(valve) : '',
     due: row.due,
-    readyBy: summary.state === 'open' ? readyBy(summary, now) : null,
+    // What came since the last plan was made is added up until the next one.
+    readyBy: summary.state === 'open' ? (planned ?? readyBy(summary, now)) : null,
     openedAt: row.openedAt.toISOString(),
     summary,
   });

@@ -20,6 +20,7 @@ import * as driverSettings from './migrations/015-driver-settings';
 import * as sheetsOnSetup from './migrations/016-sheets-on-setup';
 import * as register from './migrations/017-register';
 import * as lives from './migrations/018-lives';
+import * as week from './migrations/019-week';
 
 type Log = (message: string) => void;
 
@@ -43,6 +44,7 @@ export const MIGRATIONS = [
   { name: '016-sheets-on-setup', ...sheetsOnSetup },
   { name: '017-register', ...register },
   { name: '018-lives', ...lives },
+  { name: '019-week', ...week },
 ];
 
 const PATIENCE_SECONDS = 120;

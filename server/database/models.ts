@@ -10,6 +10,7 @@ import { id, uuid, text, maybe, json, day, moment, count } from './columns';
 import { defineLifeModels } from './life-models';
 import { defineRegisterModels } from './register-models';
 import { defineSetupModels } from './setup-models';
+import { defineWeekModels } from './week-models';
 
 /** Tables as Sequelize sees them. JSON columns hold text; whoever reads one parses it with its own schema. */
 export class PersonRow extends Model<InferAttributes<PersonRow>, InferCreationAttributes<PersonRow>> {
@@ -19,6 +20,8 @@ export class PersonRow extends Model<InferAttributes<PersonRow>, InferCreationAt
   declare pinHash: string;
   /** What they are known to be good at, as JSON. */
   declare skills: CreationOptional<string>;
+  /** Their own hours, as JSON; nothing where they go by those of the shop. */
+  declare hours: CreationOptional<string | null>;
   /** When they left: kept for the logs, and for nothing else. */
   declare leftAt: CreationOptional<Date | null>;
   /** The hash is of a code that a lead gave, good until then, and not yet of a PIN of their own. */
@@ -236,6 +239,7 @@ export function defineModels(sequelize: Sequelize): void {
   defineSetupModels(sequelize);
   defineRegisterModels(sequelize);
   defineLifeModels(sequelize);
+  defineWeekModels(sequelize);
   PersonRow.init(
     {
       id: id(),
@@ -243,6 +247,7 @@ export function defineModels(sequelize: Sequelize): void {
       role: text(20),
       pinHash: text(200),
       skills: { type: DataTypes.TEXT, allowNull: false, defaultValue: '[]' },
+      hours: { type: DataTypes.TEXT, allowNull: true },
       leftAt: { type: DataTypes.DATE(3), allowNull: true },
       codeUntil: { type: DataTypes.DATE(3), allowNull: true },
       deviceKey: maybe(44),

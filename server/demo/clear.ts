@@ -18,6 +18,16 @@ import {
 import { DrawnPartRow, JobLifeRow, OrderLineRow, PartLifeRow } from '../database/life-models';
 import { SharedWordRow, ValveChangeRow, WordRow } from '../database/register-models';
 import { WorkPlaceRow } from '../database/setup-models';
+import {
+  AbsenceRow,
+  ExtraHoursRow,
+  HolidayRow,
+  JobOperationsRow,
+  KeptWeekRow,
+  PinRow,
+  PlannedJobRow,
+  WantRow,
+} from '../database/week-models';
 
 /** Those that refer to others first. */
 const TABLES: readonly ModelStatic<Model>[] = [
@@ -36,6 +46,14 @@ const TABLES: readonly ModelStatic<Model>[] = [
   SiteRow,
   InstrumentRow,
   WorkPlaceRow,
+  AbsenceRow,
+  ExtraHoursRow,
+  HolidayRow,
+  JobOperationsRow,
+  KeptWeekRow,
+  PinRow,
+  PlannedJobRow,
+  WantRow,
   StockRow,
   KitRow,
   UnitRow,

@@ -1,4 +1,5 @@
-import { placeOf, type JobState, type Place, type Stage } from '../../job';
+import { z } from 'zod';
+import { placeOf, STAGES, type JobState, type Place } from '../../job';
 import type { Plan, PlannedStep, Wait } from '../../plan';
 import { closureOf, relieves } from '../../valve';
 import { DAY } from '../score';
@@ -12,26 +13,39 @@ export const WORK_SKILLS = ['bench', 'lathe', 'relief', 'field', 'inspector'] as
 export type WorkSkill = (typeof WORK_SKILLS)[number];
 
 /** What an operation is, in the words of a shop. */
-export type OperationKind = Stage | 'lathe' | 'lapping' | 'pop' | 'field' | 'hold' | 'part' | 'threadlocker';
+export const OPERATION_KINDS = [
+  ...STAGES,
+  'lathe',
+  'lapping',
+  'pop',
+  'field',
+  'hold',
+  'part',
+  'threadlocker',
+] as const;
+export type OperationKind = (typeof OPERATION_KINDS)[number];
 
 /** A run of steps at one place by one kind of person, or a wait that holds nobody. */
-export interface JobOperation {
-  /** The same as long as its job's steps stay the same kinds in the same order. */
-  readonly id: string;
-  readonly kind: OperationKind;
-  /** Minutes of work that are left; of a wait for a part nothing, for it ends on a day. */
-  readonly minutes: number;
-  readonly place?: PlaceKind;
-  readonly skill?: WorkSkill;
-  readonly after: readonly string[];
-  readonly done: boolean;
-  /** Who began it: started work stays with them. */
-  readonly begunBy?: string;
-  /** Of a wait for a part: the day on which it is expected. */
-  readonly until?: string;
-  /** Steps of the plan, by id. */
-  readonly steps: readonly string[];
-}
+export const jobOperation = z
+  .strictObject({
+    /** The same as long as its job's steps stay the same kinds in the same order. */
+    id: z.string(),
+    kind: z.enum(OPERATION_KINDS),
+    /** Minutes of work that are left; of a wait for a part nothing, for it ends on a day. */
+    minutes: z.number().min(0),
+    place: z.enum(PLACE_KINDS).exactOptional(),
+    skill: z.enum(WORK_SKILLS).exactOptional(),
+    after: z.array(z.string()).readonly(),
+    done: z.boolean(),
+    /** Who began it: started work stays with them. */
+    begunBy: z.string().exactOptional(),
+    /** Of a wait for a part: the day on which it is expected. */
+    until: z.iso.date().exactOptional(),
+    /** Steps of the plan, by id. */
+    steps: z.array(z.string()).readonly(),
+  })
+  .readonly();
+export type JobOperation = z.output<typeof jobOperation>;
 
 interface Work {
   readonly kind: OperationKind;

@@ -42,13 +42,17 @@ it('who releases holds does not strip valves, and a lead does both', () => {
 
 describe('a shop and a job as a week', () => {
   const people = [
-    { id: 'ines', role: 'technician', skills: ['lathe', 'field'], away: [] },
-    { id: 'noor', role: 'inspector', skills: [], away: ['2026-12-08'] },
+    { id: 'ines', role: 'technician', skills: ['lathe', 'field'], away: [], extra: [] },
+    { id: 'noor', role: 'inspector', skills: [], away: ['2026-12-08'], extra: [] },
   ] as const;
   const shop: Shop = {
     hours: HOURS,
     holidays: [],
-    places: (['bench', 'lathe', 'lapping', 'test rig'] as const).map((kind) => ({ kind, count: 1 })),
+    places: (['bench', 'lathe', 'lapping', 'test rig'] as const).map((kind) => ({
+      kind,
+      count: 1,
+      hours: HOURS,
+    })),
     people,
   };
   const job = new BenchJob().workTo('inspect.runout');

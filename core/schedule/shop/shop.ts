@@ -1,5 +1,12 @@
 import type { Role } from '../../job';
-import type { JobOperation, OperationKind, PlaceKind, WorkSkill } from './job-operations';
+import {
+  PLACE_KINDS,
+  WORK_SKILLS,
+  type JobOperation,
+  type OperationKind,
+  type PlaceKind,
+  type WorkSkill,
+} from './job-operations';
 import { DAY } from '../score';
 import { weekFile, type Id, type Week } from '../week';
 
@@ -19,6 +26,15 @@ export interface ShopDay {
 export interface ShopPlace {
   readonly kind: PlaceKind;
   readonly count: number;
+  readonly hours: WeekHours;
+}
+
+/** Hours that somebody stays for beyond their own: minutes after midnight. */
+export interface ExtraHours {
+  /** ISO date. */
+  readonly day: string;
+  readonly from: number;
+  readonly to: number;
 }
 
 export interface ShopPerson {
@@ -30,9 +46,11 @@ export interface ShopPerson {
   readonly hours?: WeekHours;
   /** ISO dates on which they are away. */
   readonly away: readonly string[];
+  readonly extra: readonly ExtraHours[];
 }
 
 export interface Shop {
+  /** Those of whoever has none of their own. */
   readonly hours: WeekHours;
   /** ISO dates on which nobody works. */
   readonly holidays: readonly string[];
@@ -70,32 +88,77 @@ export function openOn(
   );
 }
 
+/** What people are noted for, in the words that they are noted in. */
+const NOTED = { lathe: /\b(lathe|machin|turn)/i, relief: /\brelief/i, field: /\b(field|in.line)/i } as const;
+const SPECIAL = ['lathe', 'relief', 'field'] as const satisfies readonly WorkSkill[];
+
 /** What each may do: whoever works at a bench, what they are noted for, and who releases holds. */
 export function skillsOf({ role, skills }: Pick<ShopPerson, 'role' | 'skills'>): WorkSkill[] {
-  const noted = new Set(skills.map((skill) => skill.trim().toLowerCase()));
-  const own = (['lathe', 'relief', 'field'] as const).filter((skill) => noted.has(skill));
   return [
     ...(role === 'inspector' ? [] : (['bench'] as const)),
-    ...own,
+    ...SPECIAL.filter((skill) => skills.some((noted) => NOTED[skill].test(noted))),
     ...(role === 'technician' ? [] : (['inspector'] as const)),
   ];
+}
+
+/** Where work goes that has no place of its own here; what has no such either is planned without one. */
+const STANDS_IN: Partial<Record<PlaceKind, PlaceKind>> = { lapping: 'bench', 'pop rig': 'test rig' };
+
+/** What jobs ask for and a shop has not set up. */
+export interface Gaps {
+  /** Planned as if there were always one free. */
+  readonly places: readonly PlaceKind[];
+  /** Planned as if whoever works at a bench could. */
+  readonly skills: readonly WorkSkill[];
+}
+
+/** A shop as work finds it: where each kind is done, and whom it asks. */
+function finding({ places, people }: Pick<Shop, 'places' | 'people'>) {
+  const there = new Set(places.map(({ kind }) => kind));
+  const able = new Set(people.flatMap(skillsOf));
+  return {
+    placeFor(kind: PlaceKind): PlaceKind | undefined {
+      const other = STANDS_IN[kind];
+      return there.has(kind) ? kind : other !== undefined && there.has(other) ? other : undefined;
+    },
+    // Who strips and who releases is asked always: without one of them there is no plan.
+    skillFor: (skill: WorkSkill): WorkSkill => (skill === 'inspector' || able.has(skill) ? skill : 'bench'),
+  };
+}
+
+export function gapsOf(shop: Pick<Shop, 'places' | 'people'>, jobs: readonly ShopJob[]): Gaps {
+  const { placeFor, skillFor } = finding(shop);
+  const asked = jobs.flatMap(({ operations }) => operations.filter(({ done }) => !done));
+  return {
+    places: PLACE_KINDS.filter((kind) => !placeFor(kind) && asked.some(({ place }) => place === kind)),
+    skills: WORK_SKILLS.filter((own) => skillFor(own) !== own && asked.some(({ skill }) => skill === own)),
+  };
 }
 
 /** A shop and its open jobs as a week, over the days given. */
 export function weekOfShop(shop: Shop, jobs: readonly ShopJob[], days: readonly ShopDay[]): Week {
   const holidays = new Set(shop.holidays);
+  const { placeFor, skillFor } = finding(shop);
+  const stays = extraOn(
+    days,
+    shop.people.flatMap(({ extra }) => extra),
+  );
   const midnightOf = new Map(days.map(({ day, midnight }) => [day, midnight]));
   const there = new Set(shop.people.map(({ id }) => id));
   return weekFile.parse({
-    places: shop.places.map(({ kind, count }) => ({
+    places: shop.places.map(({ kind, count, hours }) => ({
       id: kind,
       count,
-      open: openOn(days, shop.hours, holidays),
+      // Who stays longer finds the place open.
+      open: [...openOn(days, hours, holidays), ...stays],
     })),
     people: shop.people.map((person) => ({
       id: person.id,
       skills: skillsOf(person),
-      open: openOn(days, person.hours ?? shop.hours, new Set([...holidays, ...person.away])),
+      open: [
+        ...openOn(days, person.hours ?? shop.hours, new Set([...holidays, ...person.away])),
+        ...extraOn(days, person.extra),
+      ],
     })),
     jobs: jobs.map(({ id, due, hard, weight, factor, operations }) => {
       const last = due === undefined ? undefined : (midnightOf.get(due) ?? dayFrom(days, due));
@@ -117,17 +180,27 @@ export function weekOfShop(shop: Shop, jobs: readonly ShopJob[], days: readonly 
                 ),
           after: operation.after,
           done: operation.done,
-          ...(operation.place === undefined ? {} : { place: operation.place }),
+          ...placed(operation.place && placeFor(operation.place)),
           ...(operation.begunBy !== undefined && there.has(operation.begunBy)
             ? { person: operation.begunBy }
             : operation.skill === undefined
               ? {}
-              : { skill: operation.skill }),
+              : { skill: skillFor(operation.skill) }),
         })),
       };
     }),
   });
 }
+
+const placed = (place: PlaceKind | undefined) => (place === undefined ? {} : { place });
+
+const extraOn = (days: readonly ShopDay[], extra: readonly ExtraHours[]): [number, number][] =>
+  extra.flatMap(({ day, from, to }): [number, number][] => {
+    const midnight = days.find((each) => each.day === day)?.midnight;
+    return midnight === undefined || midnight + to <= 0
+      ? []
+      : [[Math.max(0, midnight + from), midnight + to]];
+  });
 
 /** Midnight of a day that may lie outside of those given: by whole days from the first. */
 function dayFrom(days: readonly ShopDay[], day: string): number {

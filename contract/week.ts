@@ -1,0 +1,112 @@
+import { jobId, personId, ROLES, STAGES } from '@dusk-wren/core/job';
+import { weekFile } from '@dusk-wren/core/schedule';
+import { z } from 'zod';
+import { clock, workHours } from './places';
+
+/** Who is there when, and the plan of the shop's week. */
+
+const words = (most: number) => z.string().trim().min(1).max(most);
+const rowId = z.int().positive();
+
+/** Days on which somebody is away, the first and the last among them. */
+const absence = { from: z.iso.date(), to: z.iso.date(), why: words(80) };
+const endsLater = { path: ['to'], message: 'it ends on the day that it begins, or later' };
+export const absenceRequest = z
+  .strictObject({ person: personId, ...absence })
+  .refine(({ from, to }) => to >= from, endsLater);
+export type AbsenceAsked = z.output<typeof absenceRequest>;
+
+export const holidayRequest = z.strictObject({ day: z.iso.date(), name: words(80) });
+export type Holiday = z.output<typeof holidayRequest>;
+
+/** Hours of one day that somebody stays for beyond their own. */
+export const extraHoursRequest = z
+  .strictObject({ person: personId, day: z.iso.date(), from: clock, to: clock })
+  .refine(({ from, to }) => to > from, { path: ['to'], message: 'it ends after it begins, on the same day' });
+export type ExtraHoursAsked = z.output<typeof extraHoursRequest>;
+
+export const ownHoursRequest = z.strictObject({ hours: workHours.nullable() });
+export const shopHoursRequest = z.strictObject({ hours: workHours });
+
+export const hoursOfPerson = z.object({
+  id: personId,
+  name: z.string(),
+  role: z.enum(ROLES),
+  skills: z.array(z.string()),
+  /** Their own, or nothing where they go by those of the shop. */
+  hours: workHours.nullable(),
+  away: z.array(z.object({ id: rowId, ...absence })),
+  extra: z.array(z.object({ id: rowId, day: z.iso.date(), from: clock, to: clock })),
+});
+export type HoursOfPerson = z.output<typeof hoursOfPerson>;
+export const hoursView = z.object({
+  shop: workHours,
+  holidays: z.array(holidayRequest),
+  people: z.array(hoursOfPerson),
+});
+export type HoursView = z.output<typeof hoursView>;
+
+/** An operation where it was put: minutes from the moment that the view was made. */
+export const placing = z.object({
+  job: z.string(),
+  id: z.string(),
+  place: z.string().exactOptional(),
+  person: z.string().exactOptional(),
+  start: z.int(),
+  end: z.int(),
+});
+export type PlacingView = z.output<typeof placing>;
+
+/** A job of the week, as its pieces carry it. */
+export const weekJobView = z.object({
+  id: jobId,
+  tag: z.string(),
+  customer: z.string(),
+  construction: z.string(),
+  stage: z.enum(STAGES),
+  travel: z.number(),
+  due: z.iso.date().nullable(),
+  hard: z.boolean(),
+  weight: z.number(),
+  /** What each of its operations is, by its id. */
+  kinds: z.record(z.string(), z.string()),
+  /** Operations that somebody has begun. */
+  begun: z.array(z.string()),
+});
+export type WeekJobView = z.output<typeof weekJobView>;
+
+export const weekView = z.object({
+  /** The moment that its minutes count from. */
+  from: z.iso.datetime(),
+  zone: z.string(),
+  /** Midnights of the days that it covers. */
+  days: z.array(z.object({ day: z.iso.date(), midnight: z.int() })),
+  /** What was planned, in the form of a file. */
+  week: weekFile,
+  people: z.array(z.object({ id: z.string(), name: z.string() })),
+  jobs: z.array(weekJobView),
+  plan: z.array(placing),
+  /** How it stood when the day began, or when the day's first plan was made. */
+  morning: z.array(placing),
+  pins: z.array(z.object({ job: z.string(), id: z.string(), by: z.string() })),
+  objective: z.number(),
+  bound: z.number(),
+  gap: z.number(),
+  /** What the shop has not set up and its jobs ask for; why a pin could not be kept; why there is no plan. */
+  said: z.array(z.string()),
+});
+export type WeekView = z.output<typeof weekView>;
+
+/** Where a lead wants an operation: from a moment on, by somebody, or both. */
+export const pinRequest = z
+  .strictObject({
+    job: jobId,
+    id: words(200),
+    start: z.iso.datetime().exactOptional(),
+    person: personId.exactOptional(),
+  })
+  .refine(({ start, person }) => start !== undefined || person !== undefined, 'pinned to nothing');
+export type PinAsked = z.output<typeof pinRequest>;
+export const unpinRequest = z.strictObject({ job: jobId, id: words(200) });
+/** How much a job matters, and whether its date moves. */
+export const wantRequest = z.strictObject({ hard: z.boolean(), weight: z.int().min(1).max(10) });
