@@ -1,5 +1,5 @@
 import { jobId, personId, ROLES, STAGES } from '@dusk-wren/core/job';
-import { weekFile } from '@dusk-wren/core/schedule';
+import { weekFile, type Placing } from '@dusk-wren/core/schedule';
 import { z } from 'zod';
 import { clock, workHours } from './places';
 
@@ -57,6 +57,13 @@ export const placing = z.object({
 });
 export type PlacingView = z.output<typeof placing>;
 
+/** The names of a shop's plan are texts; those of a file may be numbers. */
+export const placingText = ({ job, id, place, person, start, end }: Placing): PlacingView => ({
+  ...{ job: String(job), id: String(id), start, end },
+  ...(place === undefined ? {} : { place: String(place) }),
+  ...(person === undefined ? {} : { person: String(person) }),
+});
+
 /** A job of the week, as its pieces carry it. */
 export const weekJobView = z.object({
   id: jobId,
@@ -83,7 +90,7 @@ export const weekView = z.object({
   days: z.array(z.object({ day: z.iso.date(), midnight: z.int() })),
   /** What was planned, in the form of a file. */
   week: weekFile,
-  people: z.array(z.object({ id: z.string(), name: z.string() })),
+  people: z.array(z.object({ id: personId, name: z.string() })),
   jobs: z.array(weekJobView),
   plan: z.array(placing),
   /** How it stood when the day began, or when the day's first plan was made. */

@@ -4,6 +4,7 @@ export { faultsOf } from './check';
 export {
   jobOperation,
   operationsOf,
+  PLACE_KINDS,
   type JobOperation,
   type OperationKind,
   type PlaceKind,
@@ -21,6 +22,11 @@ export {
 export { instanceOf, type Instance, type NoPlan } from './instance';
 export { instant, bestRule, NO_CLOCK, type Solved } from './engine/instant';
 export { byWindows } from './exact/windows';
+export { curesOf, type Change, type Cure, type Evening, type Means } from './late/cures';
+export { differenceOf, latenessOf, type Difference, type Shifted } from './late/difference';
+export { chanceBy, endBy, promise, type Promised } from './late/promise';
+export { lateJobs, type LateJob } from './late/why-late';
+export { placedAs } from './read-plan';
 export type { Watch } from './watch';
 export { runOn, type Outcome, type Solution, type Solver, type SolverPort } from './exact/solver';
 export { planWeek, proveWeek, readWeek } from './solve';

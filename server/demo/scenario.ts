@@ -1,3 +1,4 @@
+import type { WorkHours } from '@dusk-wren/contract';
 import { USUAL_RULES, type SiteRules } from '@dusk-wren/core/inspection';
 import type { InstrumentKind, Role } from '@dusk-wren/core/job';
 import { inches, psig, quantity, thou } from '@dusk-wren/core/quantity';
@@ -9,24 +10,32 @@ import type { Story } from './story';
 /** Pinder Street valve shop: everybody and everything here is invented. */
 export const DEMO_PIN = '2468';
 
-export const PEOPLE: readonly { name: string; role: Role }[] = [
-  { name: 'Ines Okoro', role: 'technician' },
-  { name: 'Tam Brackley', role: 'technician' },
-  { name: 'Jory Velde', role: 'technician' },
-  { name: 'Wen Aldous', role: 'technician' },
-  { name: 'Noor Castellane', role: 'inspector' },
-  { name: 'Petra Lundholm', role: 'lead' },
+export const PEOPLE: readonly { name: string; role: Role; skills: readonly string[] }[] = [
+  { name: 'Ines Okoro', role: 'technician', skills: ['lathe', 'field'] },
+  { name: 'Tam Brackley', role: 'technician', skills: ['relief valves'] },
+  { name: 'Jory Velde', role: 'technician', skills: ['field', 'relief valves'] },
+  { name: 'Wen Aldous', role: 'technician', skills: ['lathe'] },
+  { name: 'Noor Castellane', role: 'inspector', skills: [] },
+  { name: 'Petra Lundholm', role: 'lead', skills: [] },
 ];
+
+/** When they work. */
+export const HOURS: WorkHours = {
+  days: ['Mon', 'Tue', 'Wed', 'Thu', 'Fri'],
+  ...{ opens: '06:30', closes: '15:00', breakFrom: '09:30', breakTo: '09:50' },
+};
+
+/** Who is away on the Friday that comes next. */
+export const OFF_ON_FRIDAY = { name: 'Wen Aldous', why: 'moves house' } as const;
 
 /** Where they work: name, kind, how many, opens, closes; on weekdays. */
 export const PLACES = [
-  ['Long bench', 'bench', 3, '06:30', '15:00'],
-  ['Window bench', 'bench', 2, '06:30', '15:00'],
-  ['Chain vices', 'vice', 4, '06:30', '15:00'],
+  ['Chain vices', 'vice', 2, '06:30', '15:00'],
+  ['Lapping table', 'lapping plate', 1, '06:30', '15:00'],
   ['Seat lathe', 'lathe', 1, '07:00', '14:30'],
   ['Wash', 'wash', 1, '06:30', '14:00'],
   ['Water rig', 'rig', 1, '07:00', '15:00'],
-  ['Pop rig', 'rig', 1, '07:00', '15:00'],
+  ['Pop rig', 'pop rig', 1, '07:00', '15:00'],
 ] as const;
 
 export const INSTRUMENTS: readonly {
@@ -353,9 +362,33 @@ export const GLOBE_STORIES: readonly Story[] = [
   },
 ];
 
+/** Seats and discs cut too deep for anything but the lathe, more of them than one lathe takes in time. */
+const LATHE_STORIES: readonly Story[] = (
+  [
+    ['DH-433', '77-3392', HEAT, 'riser 5, supply', 'three300', 1, 2],
+    ['DH-436', '77-3391', HEAT, 'riser 6, supply', 'three300', 3, 3],
+    ['HV-2240', 'B 4071 15', SUGAR, 'pan 8, condensate', 'two150', 2, 3],
+    ['HV-2244', 'B 4071 16', SUGAR, 'pan 9, condensate', 'two150', 3, 4],
+  ] as const
+).map(([tag, serial, customer, location, size, technician, dueInDays]) => ({
+  valve: valve(tag, {
+    ...{ serial, customer, location, size },
+    medium: customer === HEAT ? HEATING : STEAM,
+  }),
+  condition: sound,
+  place: 'bare',
+  reported: 'Passes when shut, wire drawn',
+  ...{ technician, dueInDays },
+  openedDaysAgo: 2,
+  until: { stage: 'repair' },
+  seatDepth: '0.02 in',
+  finds: { disc: { kind: 'seat damage', form: 'wire drawn', depth: inches(0.02) } },
+}));
+
 /** Every job of the scenario. */
 export const STORIES: readonly Story[] = [
   ...GLOBE_STORIES,
+  ...LATHE_STORIES,
   ...otherStories({ sugar: SUGAR, field: FIELD, heat: HEAT }),
 ];
 

@@ -4,7 +4,8 @@ import type { Sequelize } from 'sequelize';
 import { hashPin } from '../sign-in/pin';
 import { openJobOn } from '../database/jobs';
 import { InstrumentRow, PersonRow, SheetRow, SiteRow } from '../database/models';
-import { WorkPlaceRow } from '../database/setup-models';
+import { SettingRow, WorkPlaceRow } from '../database/setup-models';
+import { AbsenceRow } from '../database/week-models';
 import { fileValve } from '../database/valves';
 import { playHistory } from './history';
 import { PAST, type PastValve } from './past';
@@ -13,11 +14,19 @@ import { valveKey } from '@dusk-wren/core/valve';
 import { putUnit } from '../database/shelf';
 import { putKits, putStock } from '../database/stock';
 import { KIT_SHEETS, stockOf, UNITS } from './stock';
-import { DEMO_PIN, INSTRUMENTS, PEOPLE, PLACES, SITES, STORIES } from './scenario';
+import { DEMO_PIN, HOURS, INSTRUMENTS, OFF_ON_FRIDAY, PEOPLE, PLACES, SITES, STORIES } from './scenario';
 import { BEFORE, SINCE, sheetRow } from './sheets';
 import type { Story } from './story';
 
 const DAY = 24 * 60 * 60 * 1000;
+const FRIDAY = 5;
+const nextFriday = (moment: number): number =>
+  moment + ((FRIDAY + 7 - new Date(moment).getUTCDay()) % 7) * DAY;
+/** That day, or the Monday after it. */
+const workingDay = (moment: number): number => {
+  const weekday = new Date(moment).getUTCDay();
+  return moment + (weekday === 6 ? 2 : weekday === 0 ? 1 : 0) * DAY;
+};
 const isoDay = (moment: number) => new Date(moment).toISOString().slice(0, 10);
 
 /** Fills an empty database with the Pinder Street scenario; answers false when somebody lives there already. */
@@ -42,6 +51,11 @@ export async function seedDemo(
       ...{ days: 'Mon Tue Wed Thu Fri', opens, closes },
     })),
   );
+  await SettingRow.upsert({ name: 'hours', value: JSON.stringify(HOURS) });
+  const off = people.find(({ name }) => name === OFF_ON_FRIDAY.name);
+  const friday = isoDay(nextFriday(now));
+  if (off)
+    await AbsenceRow.create({ personId: off.id, fromDay: friday, toDay: friday, why: OFF_ON_FRIDAY.why });
   for (const [customer, rules] of Object.entries(SITES))
     await SiteRow.create({ customer, rules: JSON.stringify(rules) });
   const [inspector, lead] = [
@@ -78,7 +92,7 @@ export async function seedDemo(
     const filed = await sequelize.transaction((transaction) =>
       fileValve(story.valve, transaction, { simulated: story.condition }),
     );
-    const due = story.dueInDays === undefined ? {} : { due: isoDay(now + story.dueInDays * DAY) };
+    const due = story.dueInDays === undefined ? {} : { due: isoDay(workingDay(now + story.dueInDays * DAY)) };
     const opening = {
       commandId: commandId.parse(randomUUID()),
       valve: { id: filed.id },
@@ -93,6 +107,11 @@ export async function seedDemo(
   }
   await SheetRow.create(sheetRow(SINCE, lead, new Date(now - DAY)));
   // Last, so that an interrupted playing is seen as such and starts over.
-  await PersonRow.bulkCreate(people.map(({ id, name, role }) => ({ id, name, role, pinHash })));
+  await PersonRow.bulkCreate(
+    people.map(({ id, name, role }, i) => ({
+      ...{ id, name, role, pinHash },
+      skills: JSON.stringify(PEOPLE[i]?.skills ?? []),
+    })),
+  );
   return true;
 }

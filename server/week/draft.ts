@@ -1,3 +1,4 @@
+import type { HoursOfPerson } from '@dusk-wren/contract/week';
 import { dayIn } from '@dusk-wren/core/quantity';
 import {
   gapsOf,
@@ -35,7 +36,7 @@ export interface Draft {
   readonly from: Date;
   readonly zone: string;
   readonly days: readonly ShopDay[];
-  readonly people: readonly { readonly id: string; readonly name: string }[];
+  readonly people: readonly Pick<HoursOfPerson, 'id' | 'name'>[];
   readonly jobs: readonly OpenJob[];
   /** Oldest first; only those of work that is still to be done. */
   readonly pins: readonly Pinned[];

@@ -1,6 +1,12 @@
 import { WEEK, type WorkHours, type WorkPlace, type WorkPlaceKind } from '@dusk-wren/contract';
 import type { HoursView } from '@dusk-wren/contract/week';
-import type { PlaceKind, Shop, ShopPlace, WeekHours } from '@dusk-wren/core/schedule';
+import {
+  PLACE_KINDS,
+  type PlaceKind,
+  type Shop,
+  type ShopPlace,
+  type WeekHours,
+} from '@dusk-wren/core/schedule';
 import { dayIn, startOfDay } from '@dusk-wren/core/quantity';
 
 const DAY = 24 * 60;
@@ -72,7 +78,10 @@ export function plannedShop({ shop, holidays, people }: HoursView, places: reado
   return {
     hours: weekHours(shop),
     holidays: holidays.map(({ day }) => day),
-    places: [...kinds].flatMap(([kind, own]) => asOne(kind, own)),
+    places: PLACE_KINDS.flatMap((kind) => {
+      const own = kinds.get(kind);
+      return own ? asOne(kind, own) : [];
+    }),
     people: people.map(({ id, role, skills, hours, away, extra }) => ({
       id,
       role,

@@ -1,4 +1,4 @@
-import type { WeekView } from '@dusk-wren/contract/week';
+import { placingText, type WeekView } from '@dusk-wren/contract/week';
 import type { Placing } from '@dusk-wren/core/schedule';
 import { dayIn } from '@dusk-wren/core/quantity';
 import { shifted, type Draft, type Pinned } from './draft';
@@ -37,8 +37,8 @@ export function viewOf({ draft, pins, said, answer, before }: Made): WeekView {
       kinds: Object.fromEntries(operations.map(({ id, kind }) => [id, kind])),
       begun: operations.flatMap(({ id, begunBy }) => (begunBy === undefined ? [] : [id])),
     })),
-    plan: plan.map(asText),
-    morning: morningOf(before, draft) ?? plan.map(asText),
+    plan: plan.map(placingText),
+    morning: morningOf(before, draft) ?? plan.map(placingText),
     pins: pins.map(({ job, id, by }) => ({ job, id, by })),
     ...quality,
     said: [
@@ -59,15 +59,9 @@ const SKILL_WORDS: Partial<Record<string, string>> = {
   field: 'work in the field',
 };
 
-const asText = ({ job, id, place, person, start, end }: Placing) => ({
-  ...{ job: String(job), id: String(id), start, end },
-  ...(place === undefined ? {} : { place: String(place) }),
-  ...(person === undefined ? {} : { person: String(person) }),
-});
-
 /** How the day began: the morning's plan, or the last one of the day before. */
 function morningOf(before: WeekView | undefined, { from, zone }: Draft): WeekView['plan'] | undefined {
   if (!before) return undefined;
   const isToday = dayIn(before.from, zone) === dayIn(from.toISOString(), zone);
-  return shifted(isToday ? before.morning : before.plan, new Date(before.from), from).map(asText);
+  return shifted(isToday ? before.morning : before.plan, new Date(before.from), from).map(placingText);
 }

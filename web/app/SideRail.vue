@@ -7,6 +7,7 @@ import {
   mdiStoreCog,
   mdiTagOutline,
   mdiTapeMeasure,
+  mdiTimelineClockOutline,
   mdiTune,
   mdiWeatherSunny,
 } from '@mdi/js';
@@ -40,6 +41,11 @@ const route = useRoute();
       <svg viewBox="0 0 24 24" width="24" height="24" aria-hidden="true">
         <path :d="mdiTune" fill="currentColor" /></svg
       >Floor
+    </router-link>
+    <router-link to="/week" class="place" active-class="here">
+      <svg viewBox="0 0 24 24" width="24" height="24" aria-hidden="true">
+        <path :d="mdiTimelineClockOutline" fill="currentColor" /></svg
+      >Week
     </router-link>
     <router-link to="/valves" class="place" :class="{ here: route.path.startsWith('/valves') }">
       <svg viewBox="0 0 24 24" width="24" height="24" aria-hidden="true">

@@ -59,6 +59,7 @@ export const router = createRouter({
       props: true,
       meta: { title: 'A paper and its record' },
     },
+    { path: '/week', component: () => import('../pages/PlanPage.vue'), meta: { title: 'The week' } },
     {
       path: '/setup',
       component: () => import('../pages/SetupPage.vue'),

@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import { useRouter } from 'vue-router';
 import ViewTabs from '../parts/ViewTabs.vue';
 import FirstRound from '../setup/FirstRound.vue';
+import HoursSetup from '../setup/HoursSetup.vue';
 import InstrumentsSetup from '../setup/InstrumentsSetup.vue';
 import KeepingSetup from '../setup/KeepingSetup.vue';
 import PeopleSetup from '../setup/PeopleSetup.vue';
@@ -17,6 +18,7 @@ import { useSession } from '../stores/session';
 const session = useSession();
 const VIEWS = [
   ['people', 'People'],
+  ['hours', 'Hours'],
   ['places', 'Places'],
   ['instruments', 'Instruments'],
   ['sites', 'Customers'],
@@ -42,6 +44,7 @@ const view = computed<View>({
       <FirstRound :view="view" @turn="view = $event" />
       <ViewTabs v-model="view" :views="VIEWS" />
       <PeopleSetup v-if="view === 'people'" />
+      <HoursSetup v-else-if="view === 'hours'" />
       <PlacesSetup v-else-if="view === 'places'" />
       <InstrumentsSetup v-else-if="view === 'instruments'" />
       <SitesSetup v-else-if="view === 'sites'" />

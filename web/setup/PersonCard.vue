@@ -73,7 +73,7 @@ const be = (role: Role) => role !== props.person.role && emit('change', { role }
         <v-text-field
           v-model="skills"
           label="Can, with commas between"
-          placeholder="such as relief valves, machining"
+          placeholder="such as lathe, relief valves, field"
           autocomplete="off"
         />
         <BenchButton v-if="isChanged" kind="submit" lamp :disabled="name.trim() === ''">Keep</BenchButton>

@@ -1,13 +1,9 @@
 <script setup lang="ts">
-import {
-  WEEK,
-  WORK_PLACE_KINDS,
-  workPlaceRequest,
-  type WorkPlaceAsked,
-  type Weekday,
-} from '@dusk-wren/contract';
+import { WORK_PLACE_KINDS, workPlaceRequest, type WorkPlaceAsked, type Weekday } from '@dusk-wren/contract';
 import { computed, ref } from 'vue';
 import BenchButton from '../parts/BenchButton.vue';
+import { clock } from './clock';
+import DaysChoice from './DaysChoice.vue';
 
 /** A place as it is asked: what it is, how many there are, and the days and hours that it is open. */
 const props = defineProps<{ place: WorkPlaceAsked; /** Of the button that keeps it. */ words: string }>();
@@ -19,12 +15,6 @@ const days = ref<Weekday[]>([...props.place.days]);
 const opens = ref(props.place.opens);
 const closes = ref(props.place.closes);
 
-/** `07:30` of what a hand makes of it: `7:30`, `7.30`, `730`. */
-const clock = (typed: string) =>
-  typed
-    .trim()
-    .replace(/^(\d{1,2})[:.]?(\d\d)$/, '$1:$2')
-    .padStart(5, '0');
 const read = computed(() =>
   workPlaceRequest.safeParse({
     name: name.value,
@@ -43,8 +33,6 @@ const LACKING: Readonly<Record<string, string>> = {
   closes: 'when it closes, later, as 15:30',
 };
 const lacking = computed(() => LACKING[String(read.value.error?.issues[0]?.path[0] ?? '')] ?? '');
-const turn = (day: Weekday) =>
-  (days.value = days.value.includes(day) ? days.value.filter((each) => each !== day) : [...days.value, day]);
 function keep(): void {
   if (read.value.success) emit('keep', read.value.data);
 }
@@ -57,18 +45,7 @@ function keep(): void {
     <v-text-field v-model="count" label="How many there are" inputmode="numeric" maxlength="3" />
     <v-text-field v-model="opens" label="Opens" placeholder="07:00" inputmode="numeric" maxlength="5" />
     <v-text-field v-model="closes" label="Closes" placeholder="15:30" inputmode="numeric" maxlength="5" />
-    <div class="days" role="group" aria-label="Open on">
-      <button
-        v-for="day in WEEK"
-        :key="day"
-        type="button"
-        class="label"
-        :aria-pressed="days.includes(day)"
-        @click="turn(day)"
-      >
-        {{ day }}
-      </button>
-    </div>
+    <DaysChoice v-model="days" label="Open on" />
     <div class="acts">
       <BenchButton kind="submit" lamp :disabled="!read.success" :lacking="lacking">{{ words }}</BenchButton>
       <BenchButton @press="$emit('leave')">Leave it</BenchButton>
@@ -83,25 +60,10 @@ function keep(): void {
   gap: 10px;
   align-items: start;
 }
-.days,
 .acts {
   display: flex;
   flex-wrap: wrap;
   grid-column: 1 / -1;
   gap: 6px;
-}
-.days button {
-  min-width: var(--touch);
-  min-height: var(--touch);
-  padding: 0 12px;
-  color: var(--muted);
-  background: none;
-  border: 1px solid var(--line);
-  border-radius: var(--radius);
-}
-.days button[aria-pressed='true'] {
-  color: inherit;
-  border-color: var(--lamp);
-  background: var(--lit);
 }
 </style>

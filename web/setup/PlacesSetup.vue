@@ -3,6 +3,7 @@ import type { WorkPlace, WorkPlaceAsked } from '@dusk-wren/contract';
 import { ref } from 'vue';
 import BenchButton from '../parts/BenchButton.vue';
 import PlaceForm from './PlaceForm.vue';
+import { sayOpen } from './say-hours';
 import SetupFile from './SetupFile.vue';
 import { useSetupPlaces } from './setup-places';
 
@@ -29,12 +30,6 @@ const asked = ({ name, kind, count, days, opens, closes }: WorkPlace): WorkPlace
   ...{ name, kind, count, days },
   ...{ opens, closes },
 });
-/** `Mon to Fri` where they follow each other, each by name where not. */
-const openOn = ({ days }: WorkPlace): string => {
-  const [first, last] = [days[0] ?? '', days.at(-1) ?? ''];
-  const isRun = days.length > 2 && 'Mon Tue Wed Thu Fri Sat Sun'.includes(days.join(' '));
-  return isRun ? `${first} to ${last}` : days.join(', ');
-};
 </script>
 
 <template>
@@ -62,9 +57,7 @@ const openOn = ({ days }: WorkPlace): string => {
       <template v-else>
         <b>{{ place.name }}</b>
         <span class="number label">{{ place.count }} × {{ place.kind }}</span>
-        <span class="muted">{{
-          place.retired ? 'out of use' : `${openOn(place)}, ${place.opens} to ${place.closes}`
-        }}</span>
+        <span class="muted">{{ place.retired ? 'out of use' : sayOpen(place) }}</span>
         <span class="acts">
           <BenchButton v-if="!place.retired" @press="setting = place.id">Change</BenchButton>
           <BenchButton @press="change(place.id, { retired: !place.retired })">{{

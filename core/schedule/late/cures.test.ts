@@ -73,7 +73,7 @@ describe('cures', () => {
     const { solved, late } = lateOf(week);
     const [first] = late;
     if (!first) throw new Error('nothing is late');
-    const found = curesOf(week, solved, first, means, { ...NO_CLOCK, puts: 20_000 });
+    const found = curesOf(week, solved.plan, first, means, { ...NO_CLOCK, puts: 20_000 });
     for (const cure of found) {
       expect(faultsOf(cure.week, cure.plan)).toEqual([]);
       expect(cure.lateAfter).toBeLessThan(cure.lateBefore);

@@ -1,8 +1,9 @@
 import { placingOf } from '../answer';
-import { instant, type Solved } from '../engine/instant';
+import { instant } from '../engine/instant';
 import { instanceOf } from '../instance';
 import type { Budget } from '../engine/improve';
 import { DAY } from '../score';
+import { differenceOf, latenessOf, type Shifted } from './difference';
 import type { LateJob } from './why-late';
 import type { Placed } from '../placed';
 import type { Id, Placing, Week } from '../week';
@@ -43,7 +44,7 @@ export interface Cure {
   readonly lateBefore: number;
   readonly lateAfter: number;
   /** Jobs that are later than before by it, by how much. */
-  readonly made: readonly { readonly job: Id; readonly minutes: number }[];
+  readonly made: readonly Shifted[];
   readonly price: number;
   /** Operations of others that begin at another time. */
   readonly moved: number;
@@ -56,10 +57,15 @@ const SHOWN = 3;
  * The three cheapest cures of a late job, each tried by planning the week with it: only those that make it less late.
  * What cures it wholly comes first, then the cheaper, then what moves the fewest others (handbook part 7, section 2).
  */
-export function curesOf(week: Week, solved: Solved, late: LateJob, means: Means, budget: Budget): Cure[] {
-  const before = solved.plan.map(placingOf);
-  const lateBefore = new Map(lateOf(week, before));
-  return changesFor(late, means, solved.plan)
+export function curesOf(
+  week: Week,
+  stands: readonly Placed[],
+  late: LateJob,
+  means: Means,
+  budget: Budget,
+): Cure[] {
+  const before = stands.map(placingOf);
+  return changesFor(late, means, stands)
     .flatMap((change): Cure[] => {
       const changed = withChange(week, change);
       const instance = instanceOf(changed, before);
@@ -67,17 +73,9 @@ export function curesOf(week: Week, solved: Solved, late: LateJob, means: Means,
       const tried = instant(instance.value, budget);
       if (!tried.ok) return [];
       const plan = tried.value.plan.map(placingOf);
-      const lateAfter = new Map(lateOf(changed, plan));
-      const own = lateAfter.get(late.job.id) ?? 0;
+      const own = latenessOf(changed, plan).get(late.job.id) ?? 0;
       if (own >= late.minutes) return [];
-      const made = [...lateAfter].flatMap(([job, minutes]) => {
-        const more = minutes - (lateBefore.get(job) ?? 0);
-        return more > 0 ? [{ job, minutes: more }] : [];
-      });
-      const starts = new Map(before.map(({ job, id, start }) => [`${job} ${id}`, start]));
-      const moved = plan.filter(
-        ({ job, id, start }) => job !== late.job.id && starts.get(`${job} ${id}`) !== start,
-      ).length;
+      const { later, moved } = differenceOf(changed, before, plan);
       return [
         {
           change,
@@ -85,9 +83,9 @@ export function curesOf(week: Week, solved: Solved, late: LateJob, means: Means,
           plan,
           lateBefore: late.minutes,
           lateAfter: own,
-          made,
+          made: later,
           price: priceOf(change, means),
-          moved,
+          moved: moved.filter(({ job }) => job !== late.job.id).length,
         },
       ];
     })
@@ -99,13 +97,6 @@ export function curesOf(week: Week, solved: Solved, late: LateJob, means: Means,
         a.moved - b.moved,
     )
     .slice(0, SHOWN);
-}
-
-function lateOf({ jobs }: Week, plan: readonly Placing[]): [Id, number][] {
-  return jobs.map(({ id, due }) => {
-    const end = Math.max(...plan.filter(({ job }) => job === id).map((each) => each.end), -Infinity);
-    return [id, due === undefined ? 0 : Math.max(0, end - due)];
-  });
 }
 
 /** Whatever stands on its chain could be otherwise: who it waited for stays longer, a part comes sooner, it goes first. */

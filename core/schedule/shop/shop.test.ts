@@ -34,10 +34,11 @@ describe('hours', () => {
   });
 });
 
-it('who releases holds does not strip valves, and a lead does both', () => {
-  expect(skillsOf({ role: 'technician', skills: ['Lathe', 'welding'] })).toEqual(['bench', 'lathe']);
+it('who releases holds does not strip valves, but for a lead who is noted for a bench', () => {
+  expect(skillsOf({ role: 'technician', skills: ['Machining', 'welding'] })).toEqual(['bench', 'lathe']);
   expect(skillsOf({ role: 'inspector', skills: [] })).toEqual(['inspector']);
-  expect(skillsOf({ role: 'lead', skills: ['relief'] })).toEqual(['bench', 'relief', 'inspector']);
+  expect(skillsOf({ role: 'lead', skills: ['relief'] })).toEqual(['relief', 'inspector']);
+  expect(skillsOf({ role: 'lead', skills: ['Bench'] })).toEqual(['bench', 'inspector']);
 });
 
 describe('a shop and a job as a week', () => {

@@ -89,14 +89,23 @@ export function openOn(
 }
 
 /** What people are noted for, in the words that they are noted in. */
-const NOTED = { lathe: /\b(lathe|machin|turn)/i, relief: /\brelief/i, field: /\b(field|in.line)/i } as const;
+const NOTED = {
+  bench: /\bbench/i,
+  lathe: /\b(lathe|machin|turn)/i,
+  relief: /\brelief/i,
+  field: /\b(field|in.line)/i,
+} as const;
 const SPECIAL = ['lathe', 'relief', 'field'] as const satisfies readonly WorkSkill[];
 
-/** What each may do: whoever works at a bench, what they are noted for, and who releases holds. */
+/**
+ * What each may do: technicians work at a bench, inspectors and leads release holds, which nobody does on work of their
+ * own: so that a lead works at a bench only where that is noted of them.
+ */
 export function skillsOf({ role, skills }: Pick<ShopPerson, 'role' | 'skills'>): WorkSkill[] {
+  const has = (skill: keyof typeof NOTED) => skills.some((noted) => NOTED[skill].test(noted));
   return [
-    ...(role === 'inspector' ? [] : (['bench'] as const)),
-    ...SPECIAL.filter((skill) => skills.some((noted) => NOTED[skill].test(noted))),
+    ...(role === 'technician' || has('bench') ? (['bench'] as const) : []),
+    ...SPECIAL.filter(has),
     ...(role === 'technician' ? [] : (['inspector'] as const)),
   ];
 }
