@@ -37,7 +37,7 @@ const webOrder = [
   ['sync'],
   ['stores'],
   ['parts', 'charts', 'drawings'],
-  ['workings', 'isolation', 'stock', 'setup', 'register', 'fleet'],
+  ['workings', 'isolation', 'stock', 'setup', 'register', 'fleet', 'plan'],
   ['bench'],
   ['pages'],
   ['app'],

@@ -17,6 +17,7 @@ import { blockedSchema } from '@dusk-wren/core/plan';
 import { leakSchema } from '@dusk-wren/core/quantity';
 import { LIKENESSES, SHELF_UNIT_KINDS, valveSchema } from '@dusk-wren/core/valve';
 import { z } from 'zod';
+import { plannedPiece } from './planned';
 
 /** The HTTP API as the web and the server both see it: schemas of what is sent and what comes back. */
 
@@ -96,6 +97,8 @@ export const jobLine = z.object({
   size: z.string(),
   due: z.string().nullable(),
   readyBy: z.string().nullable(),
+  /** What the plan of the week has next for it; a server from before an update says nothing. */
+  next: plannedPiece.nullable().default(null),
   openedAt: z.string(),
   summary: jobSummaryView,
 });

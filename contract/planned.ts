@@ -23,3 +23,14 @@ export const plannedJobView = z.object({
   next: plannedPiece.nullable(),
 });
 export type PlannedJobView = z.output<typeof plannedJobView>;
+
+const WORDS: Readonly<Record<string, string>> = {
+  pop: 'pop rig',
+  field: 'in the field',
+  part: 'wait for a part',
+  threadlocker: 'threadlocker sets',
+  lapping: 'lap',
+};
+
+/** What an operation is, as it is said on the floor and on paper. */
+export const sayKind = (kind: string): string => WORDS[kind] ?? kind;

@@ -69,6 +69,7 @@ export const weekJobView = z.object({
   id: jobId,
   tag: z.string(),
   customer: z.string(),
+  location: z.string(),
   construction: z.string(),
   stage: z.enum(STAGES),
   travel: z.number(),
@@ -103,6 +104,14 @@ export const weekView = z.object({
   said: z.array(z.string()),
 });
 export type WeekView = z.output<typeof weekView>;
+
+/** Whose day sheet, of which day; of everybody where nobody is named. */
+export const daySheetQuery = z.strictObject({ day: z.iso.date(), person: personId.exactOptional() });
+/** Whose calendar, or of which place; of the days that jobs are due where neither is said. */
+export const timetableQuery = z.strictObject({
+  person: personId.exactOptional(),
+  place: words(40).exactOptional(),
+});
 
 /** Where a lead wants an operation: from a moment on, by somebody, or both. */
 export const pinRequest = z

@@ -118,7 +118,7 @@ export function createApp(
   api.use(setupInstrumentRoutes(sequelize, streams, now));
   api.use(placeRoutes(sequelize, now));
   api.use(hoursRoutes(sequelize, week, now));
-  api.use(weekRoutes(sequelize, week, now));
+  api.use(weekRoutes({ sequelize, week, printer, config, now }));
   api.use(sheetRoutes(sequelize, now));
   api.use(setupFileRoutes(sequelize, now));
   api.use(recallRoutes(sequelize, printer, now));

@@ -1,9 +1,11 @@
 import { hoursView, weekView, type WeekView } from '@dusk-wren/contract/week';
 import { plannedJobView, mineView } from '@dusk-wren/contract/planned';
 import { faultsOf } from '@dusk-wren/core/schedule';
+import ICAL from 'ical.js';
+import { spawnSync } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { openShop, Screen, type Shop } from './testing/shop';
+import { binary, openShop, Screen, type Shop } from './testing/shop';
 
 /** A Monday, eight in the morning by clocks of Greenwich. */
 const MONDAY = new Date('2026-12-07T08:00:00Z');
@@ -71,7 +73,7 @@ describe('the week', () => {
     expect(said.readyAt).toBe(new Date(MONDAY.getTime() + endOf(view) * 60_000).toISOString());
     expect(said.next).toMatchObject({ job, tag: 'T-1', start: MONDAY.toISOString() });
     const { body } = await ada.get('/api/jobs');
-    expect(body.jobs[0].readyBy).toBe(said.readyAt?.slice(0, 10));
+    expect(body.jobs[0]).toMatchObject({ readyBy: said.readyAt?.slice(0, 10), next: said.next });
     const mine = mineView.parse((await ada.get('/api/week/mine')).body);
     expect(mine.pieces.length).toBe(view.plan.filter(({ person }) => person === shop.people.ada).length);
   });
@@ -148,7 +150,9 @@ describe('a pin', () => {
     expect(view.pins).toEqual([{ job, id: before.id, by: 'lea' }]);
     expect(faultsOf(view.week, view.plan)).toEqual([]);
     const off = await lea.post('/api/week/pins/remove', { job, id: before.id });
-    expect(weekView.parse(off.body).pins).toEqual([]);
+    const again = weekView.parse(off.body);
+    expect(again.pins).toEqual([]);
+    expect(first(again)?.start).toBe(0);
   });
   it('that cannot be is refused with why, and nothing is changed', async () => {
     const before = first(await week());
@@ -173,6 +177,58 @@ describe('a pin', () => {
     await lea.post('/api/week/pins/remove', { job, id: before.id });
     const { people } = await hours('/holidays/2026-12-25/remove', {});
     for (const { away } of people) for (const { id } of away) await hours(`/absences/${id}/remove`, {});
+  });
+});
+
+describe('out of the house', () => {
+  const bytes = (path: string) => lea.agent.get(path).buffer(true).parse(binary);
+  it('a day sheet has a page for each who works on it, with valve, what and where', async () => {
+    const view = await week();
+    const pdf = await bytes('/api/week/day-sheet.pdf?day=2026-12-07');
+    expect([pdf.status, pdf.type]).toEqual([200, 'application/pdf']);
+    const { stdout } = spawnSync('pdftotext', ['-layout', '-', '-'], { input: pdf.body as Buffer });
+    const text = stdout.toString();
+    expect(text).toContain('Day sheet, Mon 7 Dec 2026');
+    const working = view.people.filter(({ id }) =>
+      view.plan.some(({ person, start }) => person === id && start < 960),
+    );
+    expect(working.length).toBeGreaterThan(0);
+    for (const { name } of working) expect(text).toMatch(new RegExp(`^\\s*${name}$`, 'm'));
+    expect(text).toContain('T-1');
+    const free = await bytes(`/api/week/day-sheet.pdf?day=2026-12-06&person=${shop.people.bo}`);
+    const none = spawnSync('pdftotext', ['-', '-'], { input: free.body as Buffer }).stdout.toString();
+    expect(none).toContain('Nothing is planned on this day.');
+    expect((await lea.get('/api/week/day-sheet.pdf?day=tomorrow')).status).toBe(400);
+  });
+  it('calendars are of somebody, of a place, or of what is due', async () => {
+    const view = await week();
+    const read = async (query: string) => {
+      const answer = await lea.get(`/api/week/calendar.ics${query}`);
+      expect(answer.type).toBe('text/calendar');
+      const calendar = new ICAL.Component(ICAL.parse(answer.text));
+      return calendar.getAllSubcomponents('vevent').map((each) => new ICAL.Event(each));
+    };
+    const piece = view.plan.find(({ place }) => place === 'bench');
+    const own = view.plan.filter(({ person }) => person === piece?.person);
+    const mine = await read(`?person=${piece?.person ?? ''}`);
+    expect(mine.map(({ startDate }) => startDate.toJSDate().toISOString())).toEqual(
+      own.map(({ start }) => new Date(MONDAY.getTime() + start * 60_000).toISOString()),
+    );
+    expect(new Set(mine.map(({ uid }) => uid)).size).toBe(mine.length);
+    const there = await read('?place=bench');
+    expect(there).toHaveLength(view.plan.filter(({ place }) => place === 'bench').length);
+    expect(there[0]?.location).toBe('bench');
+    expect((await read('')).map(({ summary, startDate }) => [summary, startDate.toString()])).toEqual([
+      ['T-1: wanted', '2026-12-08'],
+    ]);
+  });
+  it('the table has a line for each operation', async () => {
+    const view = await week();
+    const { text } = await lea.get('/api/week.csv');
+    const lines = text.trim().split(/\r?\n/);
+    expect(lines[0]?.replace('\uFEFF', '')).toBe('start,end,person,place,tag,what,due,late');
+    expect(lines).toHaveLength(view.plan.length + 1);
+    expect(lines[1]).toContain('Mon 7 Dec 2026 08:00');
   });
 });
 

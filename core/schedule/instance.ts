@@ -70,6 +70,8 @@ export interface Instance {
   readonly dated: boolean;
   /** The plan so far, where a new one is to keep to it. */
   readonly stood: ReadonlyMap<Task, Stood>;
+  /** What stood to begin before this minute is what people go by: a day from when somebody is there next. */
+  readonly firmUntil: number;
 }
 
 /** Why there is no plan at all: a file that contradicts itself, or work that nobody can do. */
@@ -107,6 +109,7 @@ export function instanceOf(week: Week, stood: readonly (Stood & { job: Id; id: I
     jobs,
     tasks,
     resources: shop.resources,
+    firmUntil: firmUntil(shop.resources),
     dated: jobs.some(({ due }) => due !== undefined),
     stood: new Map(
       stood.flatMap(({ job, id, ...where }) => {
@@ -115,6 +118,15 @@ export function instanceOf(week: Week, stood: readonly (Stood & { job: Id; id: I
       }),
     ),
   });
+}
+
+const DAY = 24 * 60;
+
+/** A day from when the first of them is open: over a weekend people go by what stands for Monday. */
+export function firmUntil(resources: readonly { readonly open: OpenTime }[]): number {
+  const opens = resources.map(({ open }) => (open ? (open[0]?.from ?? Infinity) : 0));
+  const first = Math.min(...opens);
+  return (Number.isFinite(first) ? Math.max(0, first) : 0) + DAY;
 }
 
 const key = (job: Id, id: Id) => JSON.stringify([job, id]);

@@ -60,13 +60,13 @@ function bits(days: number): number {
   return count;
 }
 
-/** What begins within a day of now and was planned otherwise: minutes moved, and so much for another person or place. */
-function movedFrom({ stood }: Instance, plan: readonly Placed[]): number {
+/** What people go by and is planned otherwise now: minutes moved, and so much for another person or place. */
+function movedFrom({ stood, firmUntil }: Instance, plan: readonly Placed[]): number {
   if (stood.size === 0) return 0;
   let cost = 0;
   for (const { task, way, start } of plan) {
     const before = stood.get(task);
-    if (!before || before.start >= DAY) continue;
+    if (!before || before.start >= firmUntil) continue;
     cost += Math.abs(start - before.start);
     if (before.place !== way.unit?.id) cost += CHANGE_MINUTES;
     if (before.person !== way.person?.id) cost += CHANGE_MINUTES;

@@ -1,4 +1,5 @@
 import { jobLine, jobSummaryView, type JobLine } from '@dusk-wren/contract';
+import { plannedJobView, type PlannedJobView } from '@dusk-wren/contract/planned';
 import { readyBy } from '@dusk-wren/core/plan';
 import { dayIn } from '@dusk-wren/core/quantity';
 import { Op, UniqueConstraintError, type Sequelize, type Transaction } from 'sequelize';
@@ -72,28 +73,31 @@ export async function listJobs(
   const { page, next } = pageOf(rows, query.limit, ({ dueKey, id }) => [dueKey, id]);
   const valves = await ValveRow.findAll({ where: { id: page.map(({ valveId }) => valveId) } });
   const byId = new Map(valves.map((row) => [row.id, valveSchema.parse(JSON.parse(row.body))]));
-  const ready = await plannedDays(page);
+  const planned = await plannedFor(page);
   return {
-    jobs: page.map((row) => lineOf(row, byId.get(row.valveId), ready.get(row.id), now)),
+    jobs: page.map((row) => lineOf(row, byId.get(row.valveId), planned.get(row.id), now)),
     next,
   };
 }
 
-/** The days on which the plan of the week has them ready, by their ids. */
-async function plannedDays(rows: readonly JobRow[]): Promise<ReadonlyMap<string, string>> {
+interface Planned extends PlannedJobView {
+  /** The day on which it is ready, by the shop's clocks. */
+  readonly readyOn: string | undefined;
+}
+
+/** What the plan of the week says of those that are open, by their ids. */
+async function plannedFor(rows: readonly JobRow[]): Promise<ReadonlyMap<string, Planned>> {
   const open = rows.filter(({ state }) => state === 'open').map(({ id }) => id);
-  const [planned, zone] = await Promise.all([
-    PlannedJobRow.findAll({ where: { jobId: open }, attributes: ['jobId', 'readyAt'] }),
-    shopZone(),
-  ]);
+  const [planned, zone] = await Promise.all([PlannedJobRow.findAll({ where: { jobId: open } }), shopZone()]);
   return new Map(
-    planned.flatMap(({ jobId, readyAt }) =>
-      readyAt === null ? [] : [[jobId, dayIn(readyAt.toISOString(), zone)] as const],
-    ),
+    planned.map(({ jobId, body }) => {
+      const said = plannedJobView.parse(JSON.parse(body));
+      return [jobId, { ...said, readyOn: said.readyAt === null ? undefined : dayIn(said.readyAt, zone) }];
+    }),
   );
 }
 
-function lineOf(row: JobRow, valve: Valve | undefined, planned: string | undefined, now: string): JobLine {
+function lineOf(row: JobRow, valve: Valve | undefined, planned: Planned | undefined, now: string): JobLine {
   const summary = jobSummaryView.parse(JSON.parse(row.summary));
   return jobLine.parse({
     id: row.id,
@@ -106,7 +110,8 @@ function lineOf(row: JobRow, valve: Valve | undefined, planned: string | undefin
     size: valve ? sizeWords(valve) : '',
     due: row.due,
     // What came since the last plan was made is added up until the next one.
-    readyBy: summary.state === 'open' ? (planned ?? readyBy(summary, now)) : null,
+    readyBy: summary.state === 'open' ? (planned?.readyOn ?? readyBy(summary, now)) : null,
+    next: planned?.next ?? null,
     openedAt: row.openedAt.toISOString(),
     summary,
   });

@@ -37,11 +37,17 @@ export interface JobPaper {
   readonly shop: PrintedBy;
 }
 
+/** What any paper of the shop says of where it comes from. */
+export type PaperFrom = Pick<JobPaper, 'address' | 'shop' | 'code'> & {
+  /** Of a job's paper. */
+  readonly state?: JobState;
+};
+
 interface Sheet {
   readonly title: string;
   /** Which valve it is about, for the file's own title. */
   readonly about: string;
-  readonly paper: JobPaper;
+  readonly paper: PaperFrom;
   /** What has to be seen on every page: a draft, simulated readings, a stop. */
   readonly warning: string;
   readonly content: readonly Content[];
@@ -50,7 +56,7 @@ interface Sheet {
 /** A sheet of the shop's paper as PDF: head, foot, title with its code, and what is on it. */
 export async function paperPdf({ title, about, paper, warning, content }: Sheet): Promise<Buffer> {
   const { address, shop, state } = paper;
-  const imported = importOf(state);
+  const imported = state && importOf(state);
   const qr = await QRCode.toString(address, { type: 'svg', margin: 0 });
   return pdfmake
     .createPdf({

@@ -3,6 +3,7 @@ import { fold, readLog, type Entry } from '@dusk-wren/core/job';
 import { must } from '@dusk-wren/core/problem';
 import { Refusal } from '../refusal';
 import { certificatePdf } from './certificate-pdf';
+import { daySheetPdf } from './day-sheet-pdf';
 import { isolationPdf } from './isolation-pdf';
 import { jobSheetPdf } from './job-sheet-pdf';
 import type { JobPaper } from './paper';
@@ -16,6 +17,10 @@ const PRINTS: Readonly<Record<Paper, (paper: JobPaper) => Promise<Buffer>>> = {
 
 /** Runs in a thread of its own: see `printer.ts`. */
 export default async function work(errand: Errand): Promise<Answer> {
+  if (errand.kind === 'day-sheet') {
+    const { day, sheets, address, shop } = errand;
+    return { kind: 'printed', pdf: await daySheetPdf(day, sheets, { address, shop }) };
+  }
   const log: Entry[] = must(readLog(errand.log));
   if (errand.kind === 'replay') return { kind: 'replayed', refused: replay(log) };
   if (errand.kind === 'weigh') {

@@ -4,6 +4,7 @@ import type { AnyProblem } from '@dusk-wren/contract';
 import type { InDoubt, ReadOtherwise } from '@dusk-wren/core/command';
 import { Piscina } from 'piscina';
 import { Refusal } from '../refusal';
+import type { DaySheet } from './day-sheet-pdf';
 import type { PrintedBy } from './paper';
 import { codesOf, writtenCode } from './paper-code';
 import { loadRawLog } from '../database/job-log';
@@ -30,6 +31,13 @@ export type Errand =
       readonly address: string;
       /** Of a signed certificate: by it the paper is held against its record. */
       readonly code?: string;
+      readonly shop: PrintedBy;
+    }
+  | {
+      readonly kind: 'day-sheet';
+      readonly day: string;
+      readonly sheets: readonly DaySheet[];
+      readonly address: string;
       readonly shop: PrintedBy;
     }
   | { readonly kind: 'replay'; readonly log: readonly unknown[] }
@@ -84,6 +92,13 @@ export class Printer {
     const pdf = Buffer.from(answer.pdf);
     this.keep(name, pdf);
     return pdf;
+  }
+
+  /** What each does on a day, on paper. */
+  async daySheet(day: string, sheets: readonly DaySheet[], address: string): Promise<Buffer> {
+    const answer = await this.ask({ kind: 'day-sheet', day, sheets, address, shop: await this.shop() });
+    if (answer.kind !== 'printed') throw new Error('the printer answered something else');
+    return Buffer.from(answer.pdf);
   }
 
   /** What of this log would have been refused here. */

@@ -12,6 +12,28 @@ export interface DueDay {
 
 const DAY_SECONDS = 86_400;
 
+/** Something from one moment to another. */
+export interface Appointment {
+  /** Names it for good. */
+  readonly uid: string;
+  readonly start: Date;
+  readonly end: Date;
+  readonly title: string;
+  readonly body: string;
+  readonly place: string;
+}
+
+/** What is done when, as an iCalendar file. */
+export function toTimetable(name: string, all: readonly Appointment[], now: Date): string {
+  const calendar = ical({ name, method: ICalCalendarMethod.PUBLISH, prodId: '-//Dusk Wren//week//EN' });
+  for (const { uid, start, end, title, body, place } of all)
+    calendar.createEvent({
+      ...{ id: uid, stamp: now, start, end, summary: title, description: body },
+      ...(place === '' ? {} : { location: place }),
+    });
+  return calendar.toString();
+}
+
 /** Days that things are due on, as an iCalendar file (RFC 5545): a whole day each, with its reminder. */
 export function toCalendar(name: string, days: readonly DueDay[], now: Date): string {
   const calendar = ical({ name, method: ICalCalendarMethod.PUBLISH, prodId: '-//Dusk Wren//due//EN' });

@@ -1,18 +1,37 @@
-import { pinRequest, unpinRequest, wantRequest } from '@dusk-wren/contract/week';
+import {
+  daySheetQuery,
+  pinRequest,
+  timetableQuery,
+  unpinRequest,
+  wantRequest,
+} from '@dusk-wren/contract/week';
 import type { PlannedJobView } from '@dusk-wren/contract/planned';
 import { jobId } from '@dusk-wren/core/job';
+import { sayDay } from '@dusk-wren/core/quantity';
 import { Router, type Request } from 'express';
 import type { Sequelize } from 'sequelize';
+import type { Config } from '../config';
+import type { Printer } from '../documents/printer';
+import { duesCalendar, timetable, weekCsv } from '../exchange/week-files';
 import { pinOperation, setWant, unpinOperation } from '../database/week-wants';
 import { onlyLead, personOf } from '../sign-in/person';
+import { daySheets } from '../week/day-sheets';
 import { piecesOf, saidOf } from '../week/kept';
 import type { WeekKeeper } from '../week/keeper';
 import { read } from './read';
 
+interface Host {
+  readonly sequelize: Sequelize;
+  readonly week: WeekKeeper;
+  readonly printer: Printer;
+  readonly config: Config;
+  readonly now: () => Date;
+}
+
 const NOT_PLANNED: PlannedJobView = { readyAt: null, lateMinutes: 0, next: null };
 
 /** The plan of the shop's week: read by everybody, and what a lead wants of it. */
-export function weekRoutes(sequelize: Sequelize, week: WeekKeeper, now: () => Date): Router {
+export function weekRoutes({ sequelize, week, printer, config, now }: Host): Router {
   const router = Router();
   const moment = (request: Request) => ({ sequelize, by: personOf(request), now: now() });
 
@@ -26,8 +45,36 @@ export function weekRoutes(sequelize: Sequelize, week: WeekKeeper, now: () => Da
 
   router.get('/week/jobs/:id', async (request, response) => {
     const id = read(jobId, request.params.id);
-    await week.current();
     response.json((await saidOf(id)) ?? NOT_PLANNED);
+  });
+
+  router.get('/week/day-sheet.pdf', async (request, response) => {
+    const { day, person } = read(daySheetQuery, request.query);
+    const sheets = daySheets(await week.current(), day, person);
+    const pdf = await printer.daySheet(sayDay(day), sheets, `${config.PUBLIC_URL}/week`);
+    response
+      .type('application/pdf')
+      .set('content-disposition', `inline; filename="day-sheet-${day}.pdf"`)
+      .send(pdf);
+  });
+
+  router.get('/week/calendar.ics', async (request, response) => {
+    const { person, place } = read(timetableQuery, request.query);
+    const view = await week.current();
+    const file =
+      person !== undefined
+        ? timetable(view, { person }, now())
+        : place !== undefined
+          ? timetable(view, { place }, now())
+          : duesCalendar(view, now());
+    response.type('text/calendar; charset=utf-8').attachment('week.ics').send(file);
+  });
+
+  router.get('/week.csv', async (_request, response) => {
+    response
+      .type('text/csv; charset=utf-8')
+      .attachment('week.csv')
+      .send(weekCsv(await week.current()));
   });
 
   router.post('/week/pins', onlyLead, async (request, response) => {

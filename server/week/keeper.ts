@@ -87,7 +87,12 @@ export class WeekKeeper {
 
   private async make(madeOf: string, before: WeekView | undefined): Promise<WeekView> {
     const draft = await draftOf(this.now(), await this.zone());
-    const stood = standingPlan(before, draft.from);
+    // What was pinned and is no more goes where it would have gone, and its job with it.
+    const pinned = new Set(draft.pins.map(({ job, id }) => `${job} ${id}`));
+    const freed = new Set(
+      (before?.pins ?? []).flatMap(({ job, id }) => (pinned.has(`${job} ${id}`) ? [] : [job])),
+    );
+    const stood = standingPlan(before, draft.from).filter(({ job }) => !freed.has(String(job)));
     const { answer, pins, said } = await this.planned(draft, stood);
     const view = viewOf({ draft, pins, said, answer, before });
     await keepWeek(this.sequelize, madeOf, view);

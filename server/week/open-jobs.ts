@@ -49,6 +49,7 @@ export async function openJobs(): Promise<OpenJob[]> {
         id: jobId.parse(row.id),
         tag: row.tag,
         customer: valve?.customer ?? '',
+        location: valve?.location ?? row.location,
         construction: valve ? CONSTRUCTIONS[valve.construction].name : '',
         ...{ stage, travel, due: row.due },
         hard: want?.hard ?? false,

@@ -1,14 +1,15 @@
 import { faultsOf, instanceOf, instant, NO_CLOCK, weekPlan } from '@dusk-wren/core/schedule';
 import type { PlanAnswer, PlanErrand } from './planner';
 
-/** A week is planned again with everything that happens: a fifth of what a plan on a screen looks through. */
-const BUDGET = { ...NO_CLOCK, puts: NO_CLOCK.puts / 5 };
+/** A plan that nothing came before is looked for longer than one that is only kept up with what happens. */
+const FIRST = { ...NO_CLOCK, puts: NO_CLOCK.puts / 2 };
+const AGAIN = { ...NO_CLOCK, puts: NO_CLOCK.puts / 15 };
 
 /** Runs in a thread of its own: see `planner.ts`. What its own checker faults is never handed out. */
 export default function work({ week, stood }: PlanErrand): PlanAnswer {
   const instance = instanceOf(week, stood);
   if (!instance.ok) return { kind: 'none', why: instance.problem };
-  const solved = instant(instance.value, BUDGET);
+  const solved = instant(instance.value, stood.length === 0 ? FIRST : AGAIN);
   if (!solved.ok) return { kind: 'none', why: solved.problem };
   const { operations, lateness, objective, bound, gap } = weekPlan(instance.value, solved.value);
   const [fault] = faultsOf(week, operations);

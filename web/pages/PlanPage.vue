@@ -13,6 +13,7 @@ import PlaceLoad from '../plan/PlaceLoad.vue';
 import { railsOf, type Piece } from '../plan/rails';
 import { usePlanner, useWeek } from '../plan/week';
 import WeekAgenda from '../plan/WeekAgenda.vue';
+import WeekFiles from '../plan/WeekFiles.vue';
 import WeekRails from '../plan/WeekRails.vue';
 import { sayChanges, sayQuality } from '../plan/words';
 import { useSession } from '../stores/session';
@@ -88,6 +89,8 @@ useKeys([
     label: 'People or places',
     run: () => (by.value = by.value === 'people' ? 'places' : 'people'),
   },
+  { key: 'enter', label: 'Put it here', run: () => void moving.put(), when: () => held.value !== undefined },
+  { key: 'escape', label: 'Leave it', run: moving.leave, when: () => held.value !== undefined },
   { key: '[', label: 'A day back', run: () => shift(-1) },
   { key: ']', label: 'A day on', run: () => shift(1) },
 ]);
@@ -196,6 +199,7 @@ useKeys([
             <p v-else class="muted">Nothing is ready on another day than it was.</p>
           </section>
           <PlaceLoad :view="view" />
+          <WeekFiles :view="view" :day="openOn.working[first]?.day ?? view.days[0]?.day ?? ''" />
         </div>
       </div>
     </template>

@@ -5,6 +5,7 @@ import { wordBlocked } from '@dusk-wren/core/plan';
 import { computed } from 'vue';
 import { usePreferences } from '../stores/preferences';
 import { sayDay } from './dates';
+import { sayPiece } from './planned-words';
 import ContactRing from './ContactRing.vue';
 import TravelScale from './TravelScale.vue';
 
@@ -15,6 +16,11 @@ const RING = { ask: 'ask', question: 'ask', hold: 'ask', part: 'renew', pressure
 const stop = computed(() => props.job.summary.blocked);
 const names = computed(() => props.job.summary.withPerson?.name.split(' ') ?? []);
 const initials = computed(() => names.value.map((name) => name.charAt(0)).join('') || '–');
+/** What comes next, where that is not now. */
+const planned = computed(() => {
+  const { next, summary } = props.job;
+  return next && summary.state === 'open' && Date.parse(next.start) > Date.now() ? sayPiece(next) : '';
+});
 const edge = computed(() =>
   stop.value
     ? RING[stop.value.kind]
@@ -44,6 +50,7 @@ const edge = computed(() =>
             >, {{ sayDay(stop.expected) }}</template
           ></b
         ><span
+          ><template v-if="planned">{{ planned }} · </template
           ><template v-if="job.summary.imported">imported, not checked here · </template
           ><template v-if="job.summary.scope">{{ SCOPE_WORDS[job.summary.scope] }} · </template
           >{{ job.customer }}, {{ job.location }}</span

@@ -7,10 +7,11 @@ import { call } from '../api/client';
 import BenchButton from '../parts/BenchButton.vue';
 import { sayDay, sayMinutes } from '../parts/dates';
 import type { ChainPiece, WeekPlanner } from '../workers/week.worker';
+import { sayChain } from './chain';
 import { clockAt, dayAt, meansOf, sayCure, sayOutcome } from './cures';
 import { keyOf } from './rails';
 import type { ShopWeek } from './week';
-import { sayAt, sayKind } from './words';
+import { sayAt } from './words';
 
 /** Jobs that end after their date, why, and what would cure it. */
 const props = defineProps<{
@@ -52,21 +53,7 @@ async function findCures(job: string): Promise<void> {
   [cures.value, looking.value] = [found, false];
 }
 
-const tagOf = (job: string) => props.view.jobs.find(({ id }) => id === job)?.tag ?? '';
-function sayLink({ job, id, waited, closed }: ChainPiece, before: ChainPiece | undefined): string {
-  const own = props.view.jobs.find((each) => each.id === job);
-  const placing = props.view.plan.find((each) => each.job === job && each.id === id);
-  const what = `${own?.tag ?? ''} ${sayKind(own?.kinds[id] ?? id)}${placing ? `, ${sayAt(props.view, placing.start)}` : ''}`;
-  const person = props.view.people.find((each) => each.id === placing?.person)?.name ?? 'who does it';
-  const was = before ? tagOf(before.job) : '';
-  const why = {
-    follows: 'could not begin before that was done',
-    place: `the ${placing?.place ?? 'place'} was taken by ${was}`,
-    person: `${person} was on ${was}`,
-    nothing: 'begins as soon as it can',
-  }[waited];
-  return `${what}: ${why}${closed > 0 ? `, with ${sayMinutes(closed)} closed between` : ''}`;
-}
+const said = computed(() => sayChain(props.view, chain.value));
 
 async function take({ change }: Cure): Promise<void> {
   if (change.kind === 'goes first') {
@@ -110,8 +97,11 @@ async function take({ change }: Cure): Promise<void> {
       </button>
       <div v-if="chosen === job.id" class="why">
         <ol class="label">
-          <li v-for="(link, i) in chain" :key="keyOf(link)">{{ sayLink(link, chain[i + 1]) }}</li>
+          <li v-for="words in said.lines" :key="words">{{ words }}</li>
         </ol>
+        <p v-if="said.before > 0" class="label muted">
+          and {{ said.before }} more before that, back to now: the line on the rails shows all of it.
+        </p>
         <BenchButton v-if="!cures" :disabled="looking" @press="findCures(job.id)">{{
           looking ? 'Trying…' : 'What would cure it'
         }}</BenchButton>

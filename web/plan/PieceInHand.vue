@@ -4,7 +4,8 @@ import { computed } from 'vue';
 import BenchButton from '../parts/BenchButton.vue';
 import { sayDay, sayMinutes } from '../parts/dates';
 import type { Piece } from './rails';
-import { sayAt, sayKind } from './words';
+import { sayKind } from '@dusk-wren/contract/planned';
+import { sayAt } from './words';
 
 /** The piece that was chosen: what, who, where, when; and where a lead would have it. */
 const props = defineProps<{
@@ -32,6 +33,14 @@ const ends = computed(() =>
   Math.max(...props.view.plan.filter(({ job }) => job === props.piece.job.id).map(({ end }) => end)),
 );
 const lateBy = computed(() => Math.max(0, ends.value - (due.value ?? Infinity)));
+const where = computed(() => {
+  const { start, end, place } = props.piece.placing;
+  const who = nameOf(props.held?.person ?? props.piece.placing.person);
+  const when = props.held
+    ? sayAt(props.view, props.held.start)
+    : `${sayAt(props.view, start)} to ${sayAt(props.view, end)}`;
+  return [when, who, place].filter((each) => each !== undefined).join(', ');
+});
 const canMove = computed(
   () =>
     props.mayMove && (props.piece.placing.person !== undefined || props.piece.placing.place !== undefined),
@@ -45,11 +54,7 @@ const canMove = computed(
         <router-link :to="`/jobs/${piece.job.id}`">{{ piece.job.tag }}</router-link> {{ sayKind(piece.kind) }}
       </h2>
       <p class="label">
-        {{ sayAt(view, held?.start ?? piece.placing.start) }}
-        <template v-if="!held">to {{ sayAt(view, piece.placing.end) }}</template>
-        <template v-if="nameOf(held?.person ?? piece.placing.person)"
-          >, {{ nameOf(held?.person ?? piece.placing.person) }}</template
-        ><template v-if="piece.placing.place">, {{ piece.placing.place }}</template>
+        {{ where }}
       </p>
       <p class="label muted">
         {{ piece.job.customer }} · {{ piece.job.construction }} · ready {{ sayAt(view, ends)

@@ -2,7 +2,8 @@
 import type { WeekView } from '@dusk-wren/contract/week';
 import { computed } from 'vue';
 import type { Piece } from './rails';
-import { sayAt, sayKind } from './words';
+import { sayKind } from '@dusk-wren/contract/planned';
+import { sayAt } from './words';
 
 /** A piece of work on its rail: whose valve, what is done, how far its job has come, whether it ends late. */
 const props = defineProps<{

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { WeekView } from '@dusk-wren/contract/week';
 import type { Piece, Rail } from './rails';
-import { sayAt, sayKind } from './words';
+import { sayKind } from '@dusk-wren/contract/planned';
+import { sayAt } from './words';
 
 /** The week where there is no room for rails: what lies on each, in order. */
 const props = defineProps<{

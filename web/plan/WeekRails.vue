@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { WeekView } from '@dusk-wren/contract/week';
-import { computed, nextTick, ref, useTemplateRef } from 'vue';
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue';
 import { at, minuteAt, type Axis } from './axis';
 import { useDragging } from './dragging';
 import type { Piece, Rail } from './rails';
@@ -116,6 +116,14 @@ const dragging = useDragging({
   over: (share, rail) => emit('over', minuteAt(props.axis, share), rail),
   put: () => emit('put'),
 });
+/** A piece that is held goes over to other rails: the keys go with it. */
+watch(
+  () => props.rails,
+  () => {
+    if (props.held !== undefined && document.activeElement === document.body) void focus(props.held);
+  },
+  { flush: 'post' },
+);
 function choose(piece: Piece): void {
   stop.value = piece.key;
   if (props.held !== piece.key) emit('choose', piece);

@@ -2,7 +2,8 @@ import type { WeekView } from '@dusk-wren/contract/week';
 import type { Change, Cure, Means } from '@dusk-wren/core/schedule';
 import { minuteIn } from '@dusk-wren/core/quantity';
 import { sayMinutes } from '../parts/dates';
-import { sayAt, sayDayAt, sayKind } from './words';
+import { sayKind } from '@dusk-wren/contract/planned';
+import { sayAt, sayDayAt } from './words';
 
 const DAY = 24 * 60;
 /** Evenings that are tried, and how long somebody stays on one. */

@@ -4,6 +4,7 @@ import { faultsOf, weekFile } from '@dusk-wren/core/schedule';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { at, axisOf, minuteAt } from './axis';
+import { sayChain } from './chain';
 import { loadsOf } from './load';
 import { railsOf } from './rails';
 import { sayAt, sayChanges, sayDifference, sayQuality } from './words';
@@ -48,7 +49,16 @@ const [one, two, ada, ivo] = [
   personId.parse('00000000-0000-4000-8000-00000000000b'),
 ];
 const job = (id: typeof one, tag: string, kinds: Record<string, string>) => ({
-  ...{ id, tag, kinds, customer: 'Quay', construction: 'Globe', stage: 'strip' as const, travel: 2 },
+  ...{
+    id,
+    tag,
+    kinds,
+    customer: 'Quay',
+    location: 'pump 1',
+    construction: 'Globe',
+    stage: 'strip' as const,
+    travel: 2,
+  },
   ...{ due: '2026-12-07', hard: false, weight: 1, begun: ['strip'] },
 });
 const VIEW: WeekView = {
@@ -141,6 +151,7 @@ describe('in words', () => {
   });
   it('how good it is says what is proved', () => {
     expect(sayQuality(VIEW)).toBe('Within 25 % of the best possible, as far as is proved.');
+    expect(sayQuality({ ...VIEW, gap: 1 })).toBe('Not proved yet: a better one may be there.');
     expect(sayQuality({ ...VIEW, gap: 0 })).toBe('As good as any plan can be.');
     expect(sayQuality({ ...VIEW, gap: 0, objective: 0 })).toBe('Everybody is on time.');
     expect(sayQuality({ ...VIEW, plan: [] })).toBe('There is no plan.');
@@ -156,7 +167,7 @@ describe('in words', () => {
     expect(sayDifference(VIEW, VIEW.plan, first)).toEqual([
       'V-1 becomes later than its date by 1 h',
       'V-2 is late by 1 h less',
-      '2 pieces of 2 jobs move',
+      '2 pieces of the next day, of 2 jobs, move',
     ]);
     expect(sayDifference(VIEW, VIEW.plan, VIEW.plan)).toEqual(['Nobody becomes late by it']);
   });
@@ -166,10 +177,34 @@ describe('in words', () => {
       { job: two, id: 'strip', place: 'bench', person: ada, start: 1440, end: 1500 },
     ];
     expect(sayChanges({ ...VIEW, morning })).toEqual([
-      'V-2 now Mon 7 Dec and not Tue 8 Dec: waits for a part',
+      'V-2 now Mon 7 Dec and not Tue 8 Dec: wait for a part',
     ]);
     expect(sayChanges({ ...VIEW, morning: morning.slice(0, 1) })).toEqual(['V-2 is new: ready Mon 7 Dec']);
     expect(sayChanges({ ...VIEW, morning: VIEW.plan })).toEqual([]);
+  });
+});
+
+describe('why a job is late', () => {
+  it('is a line for each stretch of a job, with what it waited for', () => {
+    const chain = [
+      { job: two, id: 'strip', waited: 'person', closed: 30 },
+      { job: one, id: 'hold', waited: 'follows', closed: 0 },
+      { job: one, id: 'strip', waited: 'nothing', closed: 0 },
+    ] as const;
+    expect(sayChain(VIEW, chain)).toEqual({
+      lines: [
+        'V-2 strip, Mon 09:00: Ada was on V-1, 30 min closed between',
+        'V-1 strip to hold, Mon 07:00: as soon as it can',
+      ],
+      before: 0,
+    });
+  });
+  it('is read as far as anybody reads', () => {
+    const chain = Array.from({ length: 8 }, (_, i) => ({
+      ...{ job: i % 2 ? one : two, id: 'strip', waited: 'place' as const, closed: 0 },
+    }));
+    expect(sayChain(VIEW, chain)).toMatchObject({ before: 3 });
+    expect(sayChain(VIEW, chain).lines[0]).toBe('V-2 strip, Mon 09:00: the bench was taken by V-1');
   });
 });
 

@@ -2,17 +2,7 @@ import type { PlacingView, WeekView } from '@dusk-wren/contract/week';
 import { differenceOf } from '@dusk-wren/core/schedule';
 import { minuteIn } from '@dusk-wren/core/quantity';
 import { sayMinutes } from '../parts/dates';
-
-const KINDS: Readonly<Record<string, string>> = {
-  pop: 'pop rig',
-  field: 'in the field',
-  part: 'waits for a part',
-  threadlocker: 'threadlocker sets',
-  lapping: 'lap',
-};
-
-/** What an operation is, as it is said on the floor. */
-export const sayKind = (kind: string): string => KINDS[kind] ?? kind;
+import { sayKind } from '@dusk-wren/contract/planned';
 
 const WEEK_MINUTES = 6 * 24 * 60;
 
@@ -31,10 +21,14 @@ export function sayDayAt({ from, zone }: Pick<WeekView, 'from' | 'zone'>, minute
   return minuteIn(moment, zone).split(' ').slice(0, 3).join(' ');
 }
 
+/** So far from what is proved that a share says nothing. */
+const TELLS_NOTHING = 0.5;
+
 /** How good the plan is, in words. */
 export function sayQuality({ plan, objective, gap }: Pick<WeekView, 'plan' | 'objective' | 'gap'>): string {
   if (plan.length === 0) return 'There is no plan.';
   if (gap === 0) return objective === 0 ? 'Everybody is on time.' : 'As good as any plan can be.';
+  if (gap > TELLS_NOTHING) return 'Not proved yet: a better one may be there.';
   return `Within ${Math.max(1, Math.round(gap * 100))} % of the best possible, as far as is proved.`;
 }
 
@@ -62,7 +56,7 @@ export function sayDifference(
     later.length + sooner.length === 0 ? 'Nobody becomes late by it' : '',
     moved.length === 0
       ? ''
-      : `${moved.length === 1 ? '1 piece' : `${moved.length} pieces`} of ${touched === 1 ? '1 job' : `${touched} jobs`} move`,
+      : `${moved.length === 1 ? '1 piece' : `${moved.length} pieces`} of the next day, of ${touched === 1 ? '1 job' : `${touched} jobs`}, move`,
   ].filter((line) => line !== '');
 }
 

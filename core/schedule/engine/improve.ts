@@ -4,7 +4,7 @@ import type { Instance, Task, Way } from '../instance';
 import type { Placed } from '../placed';
 import { randomFrom } from './random';
 import { turned } from './reorder';
-import { compare, DAY, scoreOf, type Score } from '../score';
+import { compare, scoreOf, type Score } from '../score';
 import { build, buildAgain, waysIn, type Built } from './timeline';
 
 /** How long to look: tasks put down in all, and a clock that says when to stop. */
@@ -108,7 +108,7 @@ export const isBest = ({ hard, late, moved, pauses, end }: Score, bounds: Bounds
 
 function startFrom(instance: Instance, plan: readonly Placed[]): Stand | undefined {
   const floors: number[] = [];
-  for (const [task, { start }] of instance.stood) if (start < DAY) floors[task.index] = start;
+  for (const [task, { start }] of instance.stood) if (start < instance.firmUntil) floors[task.index] = start;
   const built = buildAgain(instance, plan, { floors }) ?? buildAgain(instance, plan);
   return (
     built && {

@@ -48,5 +48,5 @@ export function mirrored(instance: Instance, end: number): Instance {
       links[index]?.after.push({ task: earlier, lag });
       links[task.index]?.before.push({ task: later, lag });
     }
-  return { jobs: instance.jobs, tasks, resources, dated: false, stood: new Map() };
+  return { jobs: instance.jobs, tasks, resources, dated: false, stood: new Map(), firmUntil: 0 };
 }

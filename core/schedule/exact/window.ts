@@ -76,6 +76,7 @@ export function windowAt(instance: Instance, plan: readonly Placed[], minute: nu
       resources: instance.resources,
       dated: instance.dated,
       stood: new Map(),
+      firmUntil: 0,
     },
     plan: piece.flatMap(([task, own]) => {
       const stands = at.get(task);

@@ -1,3 +1,5 @@
+import { firmUntil } from '../instance';
+import { stretches } from '../open-time';
 import type { Id, Placing, Week } from '../week';
 
 /** A job that ends later, or is late by less: minutes. */
@@ -12,7 +14,7 @@ export interface Difference {
   readonly later: readonly Shifted[];
   /** Late by so much less. */
   readonly sooner: readonly Shifted[];
-  /** Operations that begin at another minute. */
+  /** Operations that were to begin while people go by the plan, and begin at another minute. */
   readonly moved: readonly { readonly job: Id; readonly id: Id }[];
 }
 
@@ -26,6 +28,7 @@ export function latenessOf({ jobs }: Week, plan: readonly Placing[]): Map<Id, nu
 }
 
 export function differenceOf(week: Week, before: readonly Placing[], after: readonly Placing[]): Difference {
+  const until = firmUntil(week.people.map(({ open }) => ({ open: open && stretches(open) })));
   const [was, is] = [latenessOf(week, before), latenessOf(week, after)];
   const by = week.jobs.map(({ id }) => ({ job: id, minutes: (is.get(id) ?? 0) - (was.get(id) ?? 0) }));
   const name = ({ job, id }: { job: Id; id: Id }) => JSON.stringify([job, id]);
@@ -33,8 +36,11 @@ export function differenceOf(week: Week, before: readonly Placing[], after: read
   return {
     later: by.filter(({ minutes }) => minutes > 0),
     sooner: by.flatMap(({ job, minutes }) => (minutes < 0 ? [{ job, minutes: -minutes }] : [])),
-    moved: after.flatMap((each) =>
-      starts.get(name(each)) === each.start ? [] : [{ job: each.job, id: each.id }],
-    ),
+    moved: after.flatMap((each) => {
+      const start = starts.get(name(each));
+      return start === undefined || start === each.start || start >= until
+        ? []
+        : [{ job: each.job, id: each.id }];
+    }),
   };
 }
