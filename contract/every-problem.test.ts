@@ -119,6 +119,8 @@ const SAMPLES: { [C in AnyProblemCode]: [Extract<AnyProblem, { code: C }>, RegEx
   'job.stale': [{ code: 'job.stale', version: 9 }, /stands at entry 9/],
   'command.other-answer': [{ code: 'command.other-answer' }, /something else/],
   'import.exists': [{ code: 'import.exists', tag: 'V-1' }, /V-1 is here already; nothing was changed/],
+  'week.changed': [{ code: 'week.changed' }, /has changed .* Look again/],
+  'week.no-better': [{ code: 'week.no-better' }, /no better than the plan that stands, which stays/],
   'week.impossible': [
     { code: 'week.impossible', why: 'V-1, strip: taken.' },
     /cannot be planned so: V-1, strip: taken\. Nothing was changed/,

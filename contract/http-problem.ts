@@ -42,6 +42,8 @@ export type HostProblem =
   | { code: 'valve.job-open'; tag: string }
   | { code: 'valve.scrapped'; tag: string }
   | { code: 'week.impossible'; why: string }
+  | { code: 'week.changed' }
+  | { code: 'week.no-better' }
   | { code: 'server.failed'; requestId: string }
   | { code: 'database.away' }
   | { code: 'database.unwritable'; why: 'full' | 'read only' }

@@ -98,6 +98,8 @@ export const STATUS: Readonly<Record<AnyProblemCode, number>> = {
   'valve.job-open': CONFLICT,
   'valve.scrapped': CONFLICT,
   'week.impossible': REFUSED,
+  'week.changed': CONFLICT,
+  'week.no-better': REFUSED,
   'server.failed': 500,
   'database.away': 503,
   'database.unwritable': 503,

@@ -124,5 +124,11 @@ export const pinRequest = z
   .refine(({ start, person }) => start !== undefined || person !== undefined, 'pinned to nothing');
 export type PinAsked = z.output<typeof pinRequest>;
 export const unpinRequest = z.strictObject({ job: jobId, id: words(200) });
+/** A plan that a solver found, of the week as it was read: `from` says which. */
+export const betterPlanRequest = z.strictObject({
+  from: z.iso.datetime(),
+  plan: z.array(placing).max(20_000),
+  bound: z.number().min(0),
+});
 /** How much a job matters, and whether its date moves. */
 export const wantRequest = z.strictObject({ hard: z.boolean(), weight: z.int().min(1).max(10) });

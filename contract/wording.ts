@@ -155,6 +155,9 @@ export const WORDING: Words = {
     `${why === 'full' ? 'The shop’s disk is full' : 'The shop’s database is set to be read only'}: what is stored is safe and can be read, and nothing more can be stored. Tell whoever runs the server.`,
   'import.exists': ({ tag }) => `The job of ${tag} is here already; nothing was changed.`,
   'valve.job-open': ({ tag }) => `${tag} has an open job already.`,
+  'week.changed': () =>
+    'The week has changed while a better plan was looked for: that plan is of the week before. Look again.',
+  'week.no-better': () => 'It is no better than the plan that stands, which stays.',
   'week.impossible': ({ why }) => `It cannot be planned so: ${why} Nothing was changed.`,
   'valve.scrapped': ({ tag }) =>
     `${tag} is scrapped: no job is opened on it. If it is back, say so on its page first.`,

@@ -150,12 +150,21 @@ function csrfOnWrites(config: Config): RequestHandler {
     request.method === 'GET' || request.method === 'HEAD' ? next() : guard(request, response, next);
 }
 
+/** The worker of the constraint solver: it alone runs WebAssembly, and does nothing but fetch its own files. */
+const SOLVER = /minizinc-worker[^/]*\.js$/;
+const SOLVER_MAY = "default-src 'none'; script-src 'self' 'wasm-unsafe-eval'; connect-src 'self'";
+
 const A_YEAR = 365 * 24 * 60 * 60 * 1000;
 
 function servePages(app: Express, root: string): void {
   app.use(
     '/assets',
-    express.static(join(root, 'assets'), { immutable: true, maxAge: A_YEAR, fallthrough: false }),
+    express.static(join(root, 'assets'), {
+      ...{ immutable: true, maxAge: A_YEAR, fallthrough: false },
+      setHeaders: (response, path) => {
+        if (SOLVER.test(path)) response.setHeader('content-security-policy', SOLVER_MAY);
+      },
+    }),
   );
   app.use(express.static(root, { index: false, maxAge: 0 }));
   app.get(/^\/(?!api\/).*$/, (_request, response) => {

@@ -5,6 +5,7 @@ import ICAL from 'ical.js';
 import { spawnSync } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { KeptWeekRow } from './database/week-models';
 import { binary, openShop, Screen, type Shop } from './testing/shop';
 
 /** A Monday, eight in the morning by clocks of Greenwich. */
@@ -229,6 +230,36 @@ describe('out of the house', () => {
     expect(lines[0]?.replace('\uFEFF', '')).toBe('start,end,person,place,tag,what,due,late');
     expect(lines).toHaveLength(view.plan.length + 1);
     expect(lines[1]).toContain('Mon 7 Dec 2026 08:00');
+  });
+});
+
+describe('a plan that a solver found', () => {
+  const offer = (body: object) => lea.post('/api/week/better', body);
+  it('is kept where it is of this week, without fault, and better', async () => {
+    const view = await week();
+    const late = view.plan.map((each) => ({ ...each, start: each.start + 7 * DAY, end: each.end + 7 * DAY }));
+    expect(faultsOf(view.week, late)).toEqual([]);
+    const worse = await offer({ from: view.from, plan: late, bound: 0 });
+    expect([worse.status, worse.body.problem.code]).toEqual([422, 'week.no-better']);
+    const wrong = view.plan.map((each) => ({ ...each, start: 0, end: 0 }));
+    expect((await offer({ from: view.from, plan: wrong, bound: 0 })).status).toBe(422);
+    const old = await offer({ from: '2026-12-01T08:00:00.000Z', plan: view.plan, bound: 0 });
+    expect([old.status, old.body.problem.code]).toEqual([409, 'week.changed']);
+    expect((await ada.post('/api/week/better', { from: view.from, plan: [], bound: 0 })).status).toBe(403);
+    expect((await week()).plan).toEqual(view.plan);
+  });
+  it('takes the place of the one that stands, with what is proved of it', async () => {
+    const good = await week();
+    const row = await KeptWeekRow.findOne({ where: { day: '2026-12-07' } });
+    const late = good.plan.map((each) => ({ ...each, start: each.start + 7 * DAY, end: each.end + 7 * DAY }));
+    await row?.update({ body: JSON.stringify({ ...good, plan: late }) });
+    expect((await week()).plan).toEqual(late);
+    const taken = weekView.parse((await offer({ from: good.from, plan: good.plan, bound: 1e9 })).body);
+    expect(taken.plan).toEqual(good.plan);
+    expect(taken).toMatchObject({ bound: taken.objective, gap: 0 });
+    expect((await week()).plan).toEqual(good.plan);
+    const { readyAt } = plannedJobView.parse((await ada.get(`/api/week/jobs/${job}`)).body);
+    expect(readyAt).toBe(new Date(MONDAY.getTime() + endOf(good) * 60_000).toISOString());
   });
 });
 

@@ -12,9 +12,12 @@ import type { Watch } from './watch';
 
 /** As many operations as the solver takes at once; a larger week is solved in windows. */
 export const SOLVED_MOST = 300;
+/** With dates and people it proves no more than so many as a whole within minutes: windows come first. */
+const PROVED_MOST = 80;
 /** Of the time that there is, what goes into searching before the solver is asked of the whole, or of windows. */
 const BEFORE_ALL = 0.1;
 const BEFORE_WINDOWS = 0.4;
+const BEFORE_PROOF = 0.6;
 const SLICE_SECONDS = 0.5;
 /** Slices without a better plan before it is left to the solver. */
 const PATIENCE = 2;
@@ -29,12 +32,20 @@ export async function better(
   solver: Solver,
   watch: Watch,
 ): Promise<Solved> {
-  if (instance.tasks.length <= SOLVED_MOST)
+  const { length } = instance.tasks;
+  if (length <= (instance.dated ? PROVED_MOST : SOLVED_MOST))
     return prove(instance, search(instance, from, share(watch, BEFORE_ALL), PATIENCE), solver, watch);
   // Where nobody is late only the end is left, and searching comes as near to its bound as windows would.
   const isLate = from.score.late > from.bounds.late;
   const searched = search(instance, from, isLate ? share(watch, BEFORE_WINDOWS) : watch, Infinity);
-  return isLate ? byWindows(instance, searched, solver, watch) : searched;
+  if (!isLate) return searched;
+  if (length > SOLVED_MOST) return byWindows(instance, searched, solver, watch);
+  return prove(
+    instance,
+    await byWindows(instance, searched, solver, share(watch, BEFORE_PROOF)),
+    solver,
+    watch,
+  );
 }
 
 /** A watch for a part of the time that is left. */

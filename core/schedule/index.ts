@@ -1,4 +1,4 @@
-export { weekPlan, qualityOf, type Quality, type WeekPlan } from './answer';
+export { placingOf, weekPlan, qualityOf, type Quality, type WeekPlan } from './answer';
 export { boundsOf, type Bounds } from './bounds/bound';
 export { faultsOf } from './check';
 export {
@@ -29,5 +29,6 @@ export { lateJobs, type LateJob } from './late/why-late';
 export { placedAs } from './read-plan';
 export type { Watch } from './watch';
 export { runOn, type Outcome, type Solution, type Solver, type SolverPort } from './exact/solver';
-export { planWeek, proveWeek, readWeek } from './solve';
+export { compare } from './score';
+export { betterThan, judged, planWeek, proveWeek, readWeek } from './solve';
 export { weekFile, type Id, type Placing, type Week } from './week';

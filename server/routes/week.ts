@@ -1,4 +1,5 @@
 import {
+  betterPlanRequest,
   daySheetQuery,
   pinRequest,
   timetableQuery,
@@ -93,6 +94,10 @@ export function weekRoutes({ sequelize, week, printer, config, now }: Host): Rou
     const { job, id } = read(unpinRequest, request.body);
     await unpinOperation(moment(request), job, id);
     response.json(await week.current());
+  });
+
+  router.post('/week/better', onlyLead, async (request, response) => {
+    response.json(await week.offer(read(betterPlanRequest, request.body)));
   });
 
   router.post('/week/jobs/:id/want', onlyLead, async (request, response) => {

@@ -1,10 +1,13 @@
-import type { WeekView } from '@dusk-wren/contract/week';
+import type { betterPlanRequest, WeekView } from '@dusk-wren/contract/week';
 import type { Sequelize } from 'sequelize';
+import type { z } from 'zod';
 import { Refusal } from '../refusal';
 import { draftOf, type Draft, type Pinned } from './draft';
 import { keepWeek, keptWeek, whatItIsMadeOf } from './kept';
 import { Planner, type PlanAnswer } from './planner';
 import { standingPlan, viewOf } from './view';
+
+type Offered = z.output<typeof betterPlanRequest>;
 
 /** Between two plans that nobody asked for, so that work is not slowed by its own plan. */
 const PAUSE_MILLISECONDS = 2000;
@@ -52,6 +55,26 @@ export class WeekKeeper {
     const others = draft.pins.filter(({ job, id }) => job !== pin.job || id !== pin.id);
     const tried = await this.planner.plan({ week: draft.weekWith([...others, pin]), stood: [] });
     if (tried.kind === 'none') throw new Refusal({ code: 'week.impossible', why: tried.why.why });
+  }
+
+  /** Puts a plan that a solver found in the place of the one that stands, where it is one of the same week and better. */
+  async offer({ from, plan, bound }: Offered): Promise<WeekView> {
+    const madeOf = await whatItIsMadeOf(this.now());
+    const kept = await keptWeek();
+    if (kept?.madeOf !== madeOf || kept.view.from !== from) throw new Refusal({ code: 'week.changed' });
+    const { view } = kept;
+    const answer = await this.planner.plan({ week: view.week, stood: view.plan, offered: plan });
+    if (answer.kind === 'none') throw new Refusal({ code: 'week.no-better' });
+    const { objective } = answer.quality;
+    // What its solver has proved holds for the plan that it found.
+    const proved = Math.min(objective, Math.max(bound, answer.quality.bound));
+    const better = {
+      ...view,
+      ...{ plan: [...plan], objective, bound: proved },
+      gap: objective === 0 ? 0 : (objective - proved) / objective,
+    };
+    await keepWeek(this.sequelize, madeOf, better);
+    return better;
   }
 
   /** Something that the plan is made of has changed. */

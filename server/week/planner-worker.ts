@@ -1,4 +1,16 @@
-import { faultsOf, instanceOf, instant, NO_CLOCK, weekPlan } from '@dusk-wren/core/schedule';
+import {
+  compare,
+  faultsOf,
+  instanceOf,
+  instant,
+  judged,
+  latenessOf,
+  NO_CLOCK,
+  qualityOf,
+  weekPlan,
+  type Placing,
+  type Week,
+} from '@dusk-wren/core/schedule';
 import type { PlanAnswer, PlanErrand } from './planner';
 
 /** A plan that nothing came before is looked for longer than one that is only kept up with what happens. */
@@ -6,7 +18,8 @@ const FIRST = { ...NO_CLOCK, puts: NO_CLOCK.puts / 2 };
 const AGAIN = { ...NO_CLOCK, puts: NO_CLOCK.puts / 15 };
 
 /** Runs in a thread of its own: see `planner.ts`. What its own checker faults is never handed out. */
-export default function work({ week, stood }: PlanErrand): PlanAnswer {
+export default function work({ week, stood, offered }: PlanErrand): PlanAnswer {
+  if (offered) return weighed(week, stood, offered);
   const instance = instanceOf(week, stood);
   if (!instance.ok) return { kind: 'none', why: instance.problem };
   const solved = instant(instance.value, stood.length === 0 ? FIRST : AGAIN);
@@ -15,4 +28,20 @@ export default function work({ week, stood }: PlanErrand): PlanAnswer {
   const [fault] = faultsOf(week, operations);
   if (fault !== undefined) throw new Error(`a plan against its own rules: ${fault}`);
   return { kind: 'planned', plan: operations, lateness, quality: { objective, bound, gap } };
+}
+
+const noBetter = (why: string): PlanAnswer => ({ kind: 'none', why: { kind: 'impossible', why } });
+
+/** What somebody offers in place of what stands: kept to every rule, and better. */
+function weighed(week: Week, stands: readonly Placing[], offered: readonly Placing[]): PlanAnswer {
+  const [fault] = faultsOf(week, offered);
+  if (fault !== undefined) return noBetter(fault);
+  const [before, after] = [judged(week, stands), judged(week, offered)];
+  if (!after || (before && compare(after.score, before.score) >= 0)) return noBetter('It is no better.');
+  return {
+    kind: 'planned',
+    plan: offered,
+    lateness: Object.fromEntries([...latenessOf(week, offered)].map(([job, late]) => [String(job), late])),
+    quality: qualityOf(after.score, after.bounds),
+  };
 }

@@ -1,10 +1,11 @@
 import type { NoPlan, Placing, Quality, Week } from '@dusk-wren/core/schedule';
 import { Piscina } from 'piscina';
 
-/** What the worker is asked: a week, with the plan that stood. */
+/** What the worker is asked: to plan a week with the plan that stood, or whether another plan is better than that. */
 export interface PlanErrand {
   readonly week: Week;
   readonly stood: readonly Placing[];
+  readonly offered?: readonly Placing[];
 }
 
 export type PlanAnswer =

@@ -59,6 +59,11 @@ export const router = createRouter({
       props: true,
       meta: { title: 'A paper and its record' },
     },
+    {
+      path: '/week/file',
+      component: () => import('../pages/WeekFilePage.vue'),
+      meta: { title: 'A week out of a file' },
+    },
     { path: '/week', component: () => import('../pages/PlanPage.vue'), meta: { title: 'The week' } },
     {
       path: '/setup',

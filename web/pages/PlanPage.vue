@@ -6,6 +6,7 @@ import BenchButton from '../parts/BenchButton.vue';
 import ChoiceRow from '../parts/ChoiceRow.vue';
 import { sayTime } from '../parts/dates';
 import { axisOf } from '../plan/axis';
+import BetterPlan from '../plan/BetterPlan.vue';
 import LateJobs from '../plan/LateJobs.vue';
 import { useMoving } from '../plan/moving';
 import PieceInHand from '../plan/PieceInHand.vue';
@@ -133,6 +134,7 @@ useKeys([
           <BenchButton :disabled="!canGoOn" aria-label="A day on" hint="]" @press="shift(1)">›</BenchButton>
         </span>
       </div>
+      <BetterPlan v-if="view.plan.length > 0" :view="view" :week="week" :is-lead="isLead" />
       <p v-if="view.jobs.length === 0" class="row-flat empty">
         No job is open: what is left of each stands here as soon as one is.
       </p>

@@ -1,7 +1,9 @@
 import type { WeekView } from '@dusk-wren/contract/week';
 import { jobId, personId } from '@dusk-wren/core/job';
 import { faultsOf, weekFile } from '@dusk-wren/core/schedule';
+import { FT06, weekOf } from '@dusk-wren/core/testing/job-shops';
 import fc from 'fast-check';
+import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { at, axisOf, minuteAt } from './axis';
 import { sayChain } from './chain';
@@ -206,6 +208,12 @@ describe('why a job is late', () => {
     expect(sayChain(VIEW, chain)).toMatchObject({ before: 3 });
     expect(sayChain(VIEW, chain).lines[0]).toBe('V-2 strip, Mon 09:00: the bench was taken by V-1');
   });
+});
+
+it('the sample that ships is a published instance whose best end is known', () => {
+  // Fisher and Thompson 1963, six jobs on six machines: 55.
+  const text = readFileSync(new URL('../public/samples/week.json', import.meta.url), 'utf8');
+  expect(weekFile.parse(JSON.parse(text))).toEqual({ ...weekOf(FT06), seconds: 30 });
 });
 
 it('how full a place is counts open hours alone, of each that there is', () => {

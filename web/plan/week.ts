@@ -1,8 +1,9 @@
-import { weekView, type PinAsked, type WeekView } from '@dusk-wren/contract/week';
+import { weekView, type betterPlanRequest, type PinAsked, type WeekView } from '@dusk-wren/contract/week';
 import { useQuery, useQueryCache } from '@pinia/colada';
 import { useIntervalFn } from '@vueuse/core';
 import { wrap, type Remote } from 'comlink';
 import { onBeforeUnmount } from 'vue';
+import type { z } from 'zod';
 import { call } from '../api/client';
 import { useTrying } from '../stores/trying';
 import type { WeekPlanner } from '../workers/week.worker';
@@ -29,6 +30,7 @@ export function useWeek() {
     pin: (pin: PinAsked) => post('/pins', pin),
     unpin: (job: string, id: string) => post('/pins/remove', { job, id }),
     want: (job: string, want: { hard: boolean; weight: number }) => post(`/jobs/${job}/want`, want),
+    takeBetter: (better: z.output<typeof betterPlanRequest>) => post('/better', better),
     /** Something else that the plan is made of was set. */
     after: (work: () => Promise<unknown>) => done(() => work().then(() => refetch())),
   };

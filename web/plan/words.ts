@@ -25,7 +25,15 @@ export function sayDayAt({ from, zone }: Pick<WeekView, 'from' | 'zone'>, minute
 const TELLS_NOTHING = 0.5;
 
 /** How good the plan is, in words. */
-export function sayQuality({ plan, objective, gap }: Pick<WeekView, 'plan' | 'objective' | 'gap'>): string {
+export function sayQuality({
+  plan,
+  objective,
+  gap,
+}: {
+  readonly plan: readonly PlacingView[];
+  readonly objective: number;
+  readonly gap: number;
+}): string {
   if (plan.length === 0) return 'There is no plan.';
   if (gap === 0) return objective === 0 ? 'Everybody is on time.' : 'As good as any plan can be.';
   if (gap > TELLS_NOTHING) return 'Not proved yet: a better one may be there.';

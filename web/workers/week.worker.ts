@@ -1,15 +1,23 @@
-import type { Cure, Means, Placing, Week } from '@dusk-wren/core/schedule';
+import { placingText, type PlacingView } from '@dusk-wren/contract/week';
+import type { Cure, Means, Placing, Quality, Solved, Week, WeekPlan } from '@dusk-wren/core/schedule';
 import {
+  betterThan,
   curesOf,
+  faultsOf,
   instanceOf,
   instant,
   lateJobs,
   NO_CLOCK,
   placedAs,
+  placingOf,
+  planWeek,
+  proveWeek,
+  qualityOf,
+  readWeek,
   weekPlan,
 } from '@dusk-wren/core/schedule';
-import { placingText, type PlacingView } from '@dusk-wren/contract/week';
 import { expose } from 'comlink';
+import { browserSolver } from './solver';
 
 /** Another plan, or why there is none. */
 export type Tried =
@@ -26,6 +34,12 @@ export interface ChainPiece {
 
 /** While a piece is moved about it is planned again at every step: a tenth of what a plan is given. */
 const BUDGET = { ...NO_CLOCK, puts: NO_CLOCK.puts / 10 };
+
+/** Seconds that are left of so many from now. */
+const secondsFrom = (seconds: number) => {
+  const until = performance.now() + seconds * 1000;
+  return () => Math.max(0, (until - performance.now()) / 1000);
+};
 
 const weekPlanner = {
   /** The week planned again, with as little moved of what stood as can be. */
@@ -50,7 +64,59 @@ const weekPlanner = {
     const found = lateOf(week, plan, job);
     return found ? curesOf(week, found.plan, found.late, means, BUDGET) : [];
   },
+  /** The plan bettered, and bounded, by a constraint solver for so many seconds; who wants less ends this worker. */
+  async better(
+    week: Week,
+    stands: readonly Placing[],
+    seconds: number,
+    heard: (best: Bettered) => void,
+  ): Promise<Bettered | undefined> {
+    const found = await betterThan(week, stands, browserSolver, {
+      left: secondsFrom(seconds),
+      heard: (best) => heard(sofar(best)),
+    });
+    return found && { ...qualityIn(found), plan: found.operations.map(placingText) };
+  },
+  /** A week out of a file: planned at once, and proved for as many seconds as it says. */
+  async file(text: string, heard: (best: Quality) => void): Promise<PlannedFile> {
+    const read = readWeek(parsed(text));
+    if (!read.ok) return { why: read.problem.why };
+    const made =
+      read.value.seconds > 0
+        ? await proveWeek(read.value, browserSolver, {
+            left: secondsFrom(read.value.seconds),
+            heard: ({ score, bounds }) => heard(qualityOf(score, bounds)),
+          })
+        : planWeek(read.value);
+    if (!made.ok) return { why: made.problem.why };
+    const faults = faultsOf(read.value, made.value.operations);
+    return faults.length > 0 ? { why: faults.join(' ') } : { week: read.value, plan: made.value };
+  },
 };
+
+/** A file planned, or why there is no plan of it. */
+export type PlannedFile =
+  | { readonly week: Week; readonly plan: WeekPlan; readonly why?: never }
+  | { readonly week?: never; readonly plan?: never; readonly why: string };
+
+function parsed(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return undefined;
+  }
+}
+
+/** What a plan came to so far. */
+export interface Bettered extends Quality {
+  readonly plan: readonly PlacingView[];
+}
+
+const qualityIn = ({ objective, bound, gap }: Quality): Quality => ({ objective, bound, gap });
+const sofar = ({ plan, score, bounds }: Solved): Bettered => ({
+  ...qualityOf(score, bounds),
+  plan: plan.map(placingOf).map(placingText),
+});
 
 function lateOf(week: Week, plan: readonly Placing[], job: string) {
   const instance = instanceOf(week);

@@ -31,7 +31,9 @@ export function modelOf(instance: Instance, asked: Asked): Model {
   const { tasks } = instance;
   const heads = earliestEnds(instance);
   const latest = Math.min(asked.level === 'end' ? asked.score.end : Infinity, horizonOf(instance));
-  const rows = tasks.map((task) => rowsOf(task, heads.start(task), Math.min(latest, asked.until ?? latest)));
+  const rows = tasks.map((task) =>
+    rowsOf(task, heads.start(task), Math.min(latest, asked.until ?? latest, worthOf(task, asked))),
+  );
   const isExact = instance.jobs.every(({ weight }) => Number.isInteger(weight));
   const text = [
     'include "disjunctive.mzn";',
@@ -71,6 +73,14 @@ function horizonOf({ tasks }: Instance): number {
     (end, { minutes, after }) => end + minutes + Math.max(0, ...after.map(({ lag }) => lag)),
     last,
   );
+}
+
+/** A job that alone is later than all may be together begins nothing so late in a plan that is better. */
+function worthOf({ job: { due, hard, weight } }: Task, { level, score }: Asked): number {
+  if (due === undefined) return Infinity;
+  if (level === 'hard') return hard ? due + score.hard : Infinity;
+  const most = Math.min(hard ? score.hard : Infinity, weight > 0 ? score.late / weight : Infinity);
+  return due + Math.max(0, Math.ceil(most));
 }
 
 function rowsOf(task: Task, from: number, to: number): Row[] {
@@ -128,47 +138,54 @@ const peopleFor = (task: Task) =>
   );
 
 function peopleOf(instance: Instance, rows: Model['rows']): string[] {
-  const tasks = instance.tasks.filter(({ minutes }) => minutes > 0);
+  const tasks = instance.tasks.filter(
+    ({ minutes, ways }) => minutes > 0 && ways.some(({ person }) => person),
+  );
   const able = new Map(tasks.map((task) => [task, peopleFor(task)]));
+  const alone = (task: Task) => {
+    const [one, other] = able.get(task) ?? [];
+    return other ? undefined : one;
+  };
   const people = instance.resources.filter(({ kind }) => kind === 'person');
+  const alike = grouped(
+    tasks,
+    (task) =>
+      able
+        .get(task)
+        ?.map(({ index }) => index)
+        .join() ?? '',
+  );
   return [
-    ...people.flatMap((person) => {
-      const own = tasks.filter((task) => able.get(task)?.includes(person));
-      const fixed = own.filter((task) => able.get(task)?.length === 1);
-      const free = own.filter((task) => !fixed.includes(task));
-      return [
-        ...oneAtATime(fixed),
-        ...free.flatMap((task, i) => neverWith(person, task, [...free.slice(i + 1), ...fixed], rows)),
-      ];
-    }),
-    ...[
-      ...grouped(
-        tasks,
-        (task) =>
-          able
-            .get(task)
-            ?.map(({ index }) => index)
-            .join() ?? '',
-      ),
-    ].flatMap(([, alike]) => {
-      const count = (alike[0] && able.get(alike[0])?.length) ?? 0;
-      return count > 1 ? atMost(count, alike) : [];
+    ...tasks.filter((task) => !alone(task)).map((task) => whoDoes(task, able.get(task) ?? [], rows)),
+    ...people.flatMap((person) => oneAtATime(tasks.filter((task) => alone(task) === person))),
+    ...tasks.flatMap((task, i) =>
+      tasks
+        .slice(i + 1)
+        .filter((other) => !(alone(task) && alone(other)) && shareOne(able.get(task), able.get(other)))
+        .map((other) => neverTogether(task, other, alone)),
+    ),
+    ...[...alike].flatMap(([, own]) => {
+      const count = (own[0] && able.get(own[0])?.length) ?? 0;
+      return count > 1 ? atMost(count, own) : [];
     }),
   ];
 }
 
-/** A task that one of several may do, and another of the same person, are not done at once. */
-function neverWith(person: Resource, task: Task, others: readonly Task[], rows: Model['rows']): string[] {
-  const by = (each: Task) => {
-    const its = rows[each.index] ?? [];
-    return its.every((row) => row.person === person.index)
-      ? 'true'
-      : `[${its.map((row) => row.person === person.index).join()}][r${no(each)}]`;
-  };
-  return others.map((other) => {
-    const [a, b] = [no(task), no(other)];
-    return `constraint (${by(task)} /\\ ${by(other)}) -> (e[${a}] <= s[${b}] \\/ e[${b}] <= s[${a}]);`;
-  });
+/** Who does it, as the row says that is chosen. */
+function whoDoes(task: Task, able: readonly Resource[], rows: Model['rows']): string {
+  const its = rows[task.index] ?? [];
+  const who = its.length === 0 ? '' : ` = [${its.map(({ person }) => person).join()}][r${no(task)}]`;
+  return `var {${able.map(({ index }) => index).join()}}: p${no(task)}${who};`;
+}
+
+const shareOne = (a: readonly Resource[] = [], b: readonly Resource[] = []) =>
+  a.some((each) => b.includes(each));
+
+/** Two that the same person may do are not done at once by one. */
+function neverTogether(task: Task, other: Task, alone: (task: Task) => Resource | undefined): string {
+  const [a, b] = [no(task), no(other)];
+  const by = (each: Task) => alone(each)?.index ?? `p${no(each)}`;
+  return `constraint ${by(task)} = ${by(other)} -> (e[${a}] <= s[${b}] \\/ e[${b}] <= s[${a}]);`;
 }
 
 function wanted(instance: Instance, { level, score }: Asked, scale: number, latest: number): string[] {
