@@ -71,8 +71,8 @@ const percent = (share: number) => `${Math.round(share * 1000) / 10} %`;
           <dt>gap</dt>
           <dd class="number">{{ percent(planned.plan.gap) }}</dd>
         </div>
-        <BenchButton @press="save">The plan as JSON</BenchButton>
       </dl>
+      <BenchButton class="save" @press="save">The plan as JSON</BenchButton>
       <FileRails :week="planned.week" :plan="planned.plan.operations" />
     </template>
   </div>
@@ -89,6 +89,9 @@ const percent = (share: number) => `${Math.round(share * 1000) / 10} %`;
   flex-wrap: wrap;
   gap: 8px 30px;
   align-items: center;
+}
+.save {
+  justify-self: start;
 }
 dd {
   font-size: 26px;

@@ -97,9 +97,6 @@ span {
   font-size: 14px;
   white-space: nowrap;
 }
-span {
-  color: var(--muted);
-}
 .travel {
   align-self: end;
   height: 3px;
@@ -132,8 +129,12 @@ span {
 .chosen {
   background: color-mix(in srgb, var(--ink) 26%, var(--card));
 }
-.dim {
-  opacity: 0.45;
+.dim,
+.dim.late,
+.dim.begun {
+  color: var(--muted);
+  background: var(--card);
+  border-color: var(--line);
 }
 .held {
   background: var(--lit);

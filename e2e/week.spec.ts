@@ -1,0 +1,138 @@
+import { expect, test, type Page } from '@playwright/test';
+import { nothingSerious } from './axe';
+import { FIRST, signIn } from './bench';
+
+/** The plan of the shop's week, as a lead and whoever works by it see it. */
+
+const plan = async (page: Page) => {
+  await page.goto(`${FIRST}/week`);
+  await expect(page.locator('.piece').first()).toBeVisible();
+};
+const late = (page: Page) => page.getByRole('region', { name: 'Late jobs' });
+
+/** Somebody away from tomorrow on, for a fortnight, as it is set on Setup. */
+async function isAway(page: Page, name: string): Promise<void> {
+  await page.locator('summary', { hasText: name }).click();
+  const form = page.getByRole('form', { name: `${name} is away` });
+  for (const [label, day] of [
+    ['Away from', 'Tomorrow'],
+    ['To (may be left out)', 'In two'],
+  ] as const) {
+    await form.getByLabel(label).click();
+    await page
+      .getByRole('group', { name: label.replace(' (may be left out)', '') })
+      .getByText(day)
+      .click();
+    await expect(page.locator('.calendar')).toBeHidden();
+  }
+  await form.getByLabel('Why').fill('first aid course');
+  await form.getByRole('button', { name: 'Is away' }).click();
+  await expect(page.locator('details[open]').getByText('first aid course')).toBeVisible();
+}
+
+test('who is away makes a job late, a cure is taken, and the day sheet follows', async ({ page }) => {
+  test.setTimeout(180_000);
+  await signIn(page, 'Petra Lundholm');
+  await test.step('three of four are away', async () => {
+    await page.goto(`${FIRST}/setup?view=hours`);
+    for (const name of ['Ines Okoro', 'Tam Brackley', 'Jory Velde']) {
+      await isAway(page, name);
+      await page.locator('summary', { hasText: name }).click();
+    }
+    await nothingSerious(page);
+  });
+  const words = await test.step('what is late says by how much and why, and what would cure it', async () => {
+    await plan(page);
+    await nothingSerious(page);
+    // One whose cure is somebody who stays: others wait for parts, or for nobody that is there.
+    for (const job of await late(page).getByRole('article').all()) {
+      await job.getByRole('button', { expanded: false }).first().click();
+      await expect(job.getByRole('listitem').first()).toBeVisible();
+      await job.getByRole('button', { name: 'What would cure it' }).click();
+      const cures = job.getByRole('list', { name: 'Cures' });
+      await expect(cures.or(job.getByText('Nothing that was tried'))).toBeVisible({ timeout: 60_000 });
+      const stays = cures
+        .getByRole('listitem')
+        .filter({ hasText: / stays / })
+        .first();
+      if ((await stays.count()) === 0) continue;
+      const said = (await stays.locator('b').textContent()) ?? '';
+      await stays.getByRole('button', { name: 'Take it' }).click();
+      return said;
+    }
+    throw new Error('nothing is late that anybody could stay for');
+  });
+  const [, name = '', from = '', to = ''] =
+    /^(\w+ \w+) stays .*, (\d\d:\d\d) to (\d\d:\d\d)$/.exec(words) ?? [];
+  await test.step('it is in the hours, and in the day sheet of that evening', async () => {
+    await expect
+      .poll(async () => {
+        const { people } = (await (await page.request.get(`${FIRST}/api/setup/hours`)).json()) as {
+          people: { name: string; extra: { from: string; to: string }[] }[];
+        };
+        return people.find((each) => each.name === name)?.extra.map((each) => [each.from, each.to]);
+      })
+      .toContainEqual([from, to]);
+    await page.locator('.files .v-field').click();
+    await page.getByRole('option', { name }).click();
+    const sheet = await page.getByRole('link', { name: /^Day sheet/ }).getAttribute('href');
+    const pdf = await page.request.get(new URL(sheet ?? '', FIRST).href, { timeout: 60_000 });
+    expect([pdf.status(), pdf.headers()['content-type']]).toEqual([200, 'application/pdf']);
+    const calendar = await page.getByRole('link', { name: 'Calendar', exact: true }).getAttribute('href');
+    const text = await (await page.request.get(new URL(calendar ?? '', FIRST).href)).text();
+    expect(text).toContain('BEGIN:VEVENT');
+  });
+});
+
+test('a piece is moved by keys, with who becomes late said before it is put down', async ({ page }) => {
+  test.setTimeout(120_000);
+  await signIn(page, 'Petra Lundholm');
+  await plan(page);
+  const piece = page.locator('.piece:not(.wait):not(.hold)').nth(1);
+  const key = (await piece.getAttribute('data-key')) ?? '';
+  const own = page.locator(`[data-key="${key}"]`);
+  await piece.focus();
+  await page.keyboard.press('m');
+  await expect(own).toHaveClass(/held/);
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowRight');
+  const hand = page.locator('.in-hand');
+  await expect(hand.getByRole('listitem').first()).toContainText(/late|Nobody|move|cannot/);
+  await expect(hand.getByRole('button', { name: /Put it here/ })).toBeEnabled({ timeout: 20_000 });
+  await page.keyboard.press('Enter');
+  await expect(own).toHaveAccessibleName(/put here by a lead/, { timeout: 20_000 });
+  await page.reload();
+  await expect(own).toHaveAccessibleName(/put here by a lead/);
+  await own.click();
+  await page.getByRole('button', { name: 'Goes by the plan again' }).click();
+  await expect(own).not.toHaveAccessibleName(/put here by a lead/);
+});
+
+test('who works by the plan sees what is theirs, moves nothing, and on a phone reads it as a list', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await signIn(page, 'Wen Aldous');
+  const mine = page.getByRole('region', { name: 'Planned for you' });
+  await expect(mine.getByRole('link').first()).toBeVisible();
+  await nothingSerious(page);
+  await page.goto(`${FIRST}/week`);
+  await expect(page.getByRole('region', { name: 'Wen Aldous' }).getByRole('button').first()).toBeVisible();
+  await page.getByRole('region', { name: 'Wen Aldous' }).getByRole('button').first().click();
+  await expect(page.locator('.in-hand')).toBeVisible();
+  await expect(page.getByRole('button', { name: /Move it/ })).toHaveCount(0);
+  await nothingSerious(page);
+  const wide = await page.evaluate(() => document.documentElement.scrollWidth);
+  expect(wide).toBeLessThanOrEqual(390);
+});
+
+test('a week out of a file is planned and proved in the browser', async ({ page }) => {
+  test.setTimeout(120_000);
+  await signIn(page, 'Wen Aldous');
+  await page.goto(`${FIRST}/week/file`);
+  await page.getByRole('button', { name: 'Use the sample' }).click();
+  // Fisher and Thompson 1963, six jobs on six machines: 55, and none below it.
+  await expect(page.locator('.figures')).toContainText('ends at55', { timeout: 90_000 });
+  await expect(page.locator('.figures')).toContainText('none below55');
+  await nothingSerious(page);
+});
