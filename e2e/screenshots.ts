@@ -106,11 +106,11 @@ await inHand(tam).getByRole('button', { name: 'Pump up until it pops' }).click()
 await inHand(tam).getByRole('button', { name: 'Keep this pop' }).waitFor();
 await take(tam, 'relief-rig');
 
-await ines.goto(HERE);
-await openJob(ines, 'LP-09');
-await ines.getByRole('button', { name: 'Kit', exact: true }).click();
-await ines.getByText('Sheet PS-K15, Low-pressure').waitFor();
-await take(ines, 'job-kit');
+await lead.goto(`${HERE}/week`);
+await lead.locator('.piece').first().waitFor();
+const late = lead.locator('.late-jobs .line').first();
+if ((await late.count()) > 0) await late.click();
+await take(lead, 'week');
 await lead.goto(`${HERE}/store`);
 await take(lead, 'store');
 await ines.goto(`${HERE}/valves`);

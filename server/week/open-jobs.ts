@@ -1,5 +1,5 @@
 import { jobSummaryView } from '@dusk-wren/contract';
-import { weekJobView } from '@dusk-wren/contract/week';
+import type { weekJobView } from '@dusk-wren/contract/week';
 import { jobId, type JobState } from '@dusk-wren/core/job';
 import { plan } from '@dusk-wren/core/plan';
 import { must } from '@dusk-wren/core/problem';

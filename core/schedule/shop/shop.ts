@@ -126,7 +126,7 @@ function finding({ places, people }: Pick<Shop, 'places' | 'people'>) {
   const there = new Set(places.map(({ kind }) => kind));
   const able = new Set(people.flatMap(skillsOf));
   return {
-    placeFor(kind: PlaceKind): PlaceKind | undefined {
+    placeFor: (kind: PlaceKind): PlaceKind | undefined => {
       const other = STANDS_IN[kind];
       return there.has(kind) ? kind : other !== undefined && there.has(other) ? other : undefined;
     },
