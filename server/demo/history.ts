@@ -30,6 +30,8 @@ import { INSTRUMENTS, SITES } from './scenario';
 const placeOf = ({ placed }: Pick<Visit, 'placed'>): Place => (placed ? 'in line' : 'bare');
 
 const DAY = 24 * 60 * 60 * 1000;
+/** Five in the morning of a day: a job of a day is signed on it, at whatever hour the demo is played. */
+const earlyOn = (moment: number): number => Math.floor(moment / DAY) * DAY + 5 * 60 * 60 * 1000;
 type Shared = Pick<Cast, 'inspector' | 'lead' | 'instruments' | 'units'>;
 
 /** Plays the jobs of the years before: the same commands and decisions, each log filed whole as an import files it. */
@@ -56,7 +58,7 @@ async function playValve(
   const jobs: { id: JobId; log: readonly Entry[]; state: JobState }[] = [];
   let valve = came;
   for (const visit of visits) {
-    const opened = now - visit.daysAgo * DAY;
+    const opened = earlyOn(now - visit.daysAgo * DAY);
     const cast = castOf(visit, people, shared);
     const bench = new PastBench(valve, visit, cast, new Date(opened).toISOString(), lives);
     await new Play(bench, storyOf(valve, visit), cast, opened).run();

@@ -157,13 +157,17 @@ const route = useRoute();
     flex-direction: row;
     border-right: 0;
     border-top: 1px solid var(--line);
+    overflow-x: auto;
+    scrollbar-width: none;
   }
   .wren {
     display: none;
   }
   .place {
-    flex: 1;
+    /* As wide as each other, whatever their words, and a finger wide each: those of a lead scroll. */
+    flex: 1 0 var(--touch);
     min-height: 54px;
+    font-size: 14px;
     border-left: 0;
     border-top: 4px solid transparent;
     padding: 0;

@@ -8,6 +8,7 @@ import { SETTLED_AFTER_MILLISECONDS, stepChanged, useKeys } from '../keys/keys';
 import { useJob } from '../stores/job';
 import { usePreferences } from '../stores/preferences';
 import PlaceAdvice from './PlaceAdvice.vue';
+import PlannedSign from './PlannedSign.vue';
 import ScopeAdvice from './ScopeAdvice.vue';
 import StepFold from './StepFold.vue';
 import StepInHand from './StepInHand.vue';
@@ -73,6 +74,7 @@ useKeys([
 
 <template>
   <section class="plan" aria-label="The plan">
+    <PlannedSign v-if="!signed && job.id" :job="job.id" :version="job.confirmedVersion" />
     <template v-if="last">
       <template v-if="allBefore"
         ><StepFold v-for="step in done" :key="step.id" :step="step"

@@ -13,7 +13,6 @@ import TrayPanel from '../bench/TrayPanel.vue';
 import PartsPanel from '../bench/PartsPanel.vue';
 import PlanColumn from '../bench/PlanColumn.vue';
 import SectionPanel from '../bench/SectionPanel.vue';
-import PlannedSign from '../bench/PlannedSign.vue';
 import SyncSign from '../bench/SyncSign.vue';
 import { useKeys } from '../keys/keys';
 import { useFolding } from '../parts/folding';
@@ -113,7 +112,6 @@ useKeys([
         labelled
         @stage="toStage"
       />
-      <PlannedSign v-if="job.summary.state === 'open'" :job="props.id" :version="job.confirmedVersion" />
       <SyncSign />
       <ImportedSign :state="job.state" />
       <RecalledSign :job="props.id" />
