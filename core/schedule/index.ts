@@ -24,7 +24,6 @@ export { instant, bestRule, NO_CLOCK, type Solved } from './engine/instant';
 export { byWindows } from './exact/windows';
 export { curesOf, type Change, type Cure, type Evening, type Means } from './late/cures';
 export { differenceOf, latenessOf, type Difference, type Shifted } from './late/difference';
-export { chanceBy, endBy, promise, type Promised } from './late/promise';
 export { lateJobs, type LateJob } from './late/why-late';
 export { placedAs } from './read-plan';
 export type { Watch } from './watch';

@@ -45,7 +45,7 @@ export class JobOperationsRow extends Model<
   declare body: string;
 }
 
-/** How much a job matters to the plan; one without a row as much as any. */
+/** How much a job matters to the plan; one without a row counts once. */
 export class WantRow extends Model<InferAttributes<WantRow>, InferCreationAttributes<WantRow>> {
   declare jobId: string;
   declare hard: boolean;

@@ -4,7 +4,6 @@ import {
   instanceOf,
   instant,
   judged,
-  latenessOf,
   NO_CLOCK,
   qualityOf,
   weekPlan,
@@ -24,10 +23,10 @@ export default function work({ week, stood, offered }: PlanErrand): PlanAnswer {
   if (!instance.ok) return { kind: 'none', why: instance.problem };
   const solved = instant(instance.value, stood.length === 0 ? FIRST : AGAIN);
   if (!solved.ok) return { kind: 'none', why: solved.problem };
-  const { operations, lateness, objective, bound, gap } = weekPlan(instance.value, solved.value);
+  const { operations, objective, bound, gap } = weekPlan(instance.value, solved.value);
   const [fault] = faultsOf(week, operations);
   if (fault !== undefined) throw new Error(`a plan against its own rules: ${fault}`);
-  return { kind: 'planned', plan: operations, lateness, quality: { objective, bound, gap } };
+  return { kind: 'planned', plan: operations, quality: { objective, bound, gap } };
 }
 
 const noBetter = (why: string): PlanAnswer => ({ kind: 'none', why: { kind: 'impossible', why } });
@@ -41,7 +40,6 @@ function weighed(week: Week, stands: readonly Placing[], offered: readonly Placi
   return {
     kind: 'planned',
     plan: offered,
-    lateness: Object.fromEntries([...latenessOf(week, offered)].map(([job, late]) => [String(job), late])),
     quality: qualityOf(after.score, after.bounds),
   };
 }

@@ -12,7 +12,6 @@ export type PlanAnswer =
   | {
       readonly kind: 'planned';
       readonly plan: readonly Placing[];
-      readonly lateness: Readonly<Record<string, number>>;
       readonly quality: Quality;
     }
   | { readonly kind: 'none'; readonly why: NoPlan };

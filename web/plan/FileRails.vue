@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Id, Placing, Week } from '@dusk-wren/core/schedule';
 import { computed } from 'vue';
+import { lanesOf } from './lanes';
 
 /** The plan of a file, by its places and people: each operation under the name of its job. */
 const props = defineProps<{ week: Week; plan: readonly Placing[] }>();
@@ -17,15 +18,9 @@ const rails = computed(() => {
   ];
 });
 function inLanes(pieces: readonly Placing[]) {
-  const free: number[] = [];
-  return pieces
-    .toSorted((a, b) => a.start - b.start)
-    .map((piece) => {
-      const found = free.findIndex((until) => until <= piece.start);
-      const lane = found < 0 ? free.length : found;
-      free[lane] = piece.end;
-      return { ...piece, lane };
-    });
+  const inOrder = pieces.toSorted((a, b) => a.start - b.start);
+  const lanes = lanesOf(inOrder);
+  return inOrder.map((piece, i) => ({ ...piece, lane: lanes[i] ?? 0 }));
 }
 const LANE = 26;
 const share = (minutes: number) => `${(minutes / end.value) * 100}%`;

@@ -154,7 +154,7 @@ describe('in words', () => {
   it('how good it is says what is proved', () => {
     expect(sayQuality(VIEW)).toBe('Within 25 % of the best possible, as far as is proved.');
     expect(sayQuality({ ...VIEW, gap: 1 })).toBe('Not proved yet: a better one may be there.');
-    expect(sayQuality({ ...VIEW, gap: 0 })).toBe('As good as any plan can be.');
+    expect(sayQuality({ ...VIEW, gap: 0 })).toBe('No plan can be better.');
     expect(sayQuality({ ...VIEW, gap: 0, objective: 0 })).toBe('Everybody is on time.');
     expect(sayQuality({ ...VIEW, plan: [] })).toBe('There is no plan.');
   });

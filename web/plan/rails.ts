@@ -1,4 +1,5 @@
 import type { PlacingView, WeekJobView, WeekView } from '@dusk-wren/contract/week';
+import { lanesOf } from './lanes';
 
 /** An operation as it lies on a rail. */
 export interface Piece {
@@ -114,12 +115,10 @@ function railOf(
   pieces: readonly Omit<Piece, 'lane'>[],
   least = 1,
 ): Rail {
-  const free: number[] = [];
-  const laid = pieces.map((piece): Piece => {
-    const found = free.findIndex((until) => until <= piece.placing.start);
-    const lane = found < 0 ? free.length : found;
-    free[lane] = Math.max(piece.placing.end, piece.placing.start);
-    return { ...piece, lane };
-  });
-  return { ...about, lanes: Math.max(least, free.length), pieces: laid };
+  const lanes = lanesOf(pieces.map(({ placing }) => placing));
+  return {
+    ...about,
+    lanes: Math.max(least, ...lanes.map((lane) => lane + 1)),
+    pieces: pieces.map((piece, i) => ({ ...piece, lane: lanes[i] ?? 0 })),
+  };
 }

@@ -35,7 +35,7 @@ export function sayQuality({
   readonly gap: number;
 }): string {
   if (plan.length === 0) return 'There is no plan.';
-  if (gap === 0) return objective === 0 ? 'Everybody is on time.' : 'As good as any plan can be.';
+  if (gap === 0) return objective === 0 ? 'Everybody is on time.' : 'No plan can be better.';
   if (gap > TELLS_NOTHING) return 'Not proved yet: a better one may be there.';
   return `Within ${Math.max(1, Math.round(gap * 100))} % of the best possible, as far as is proved.`;
 }
