@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { WeekJobView } from '@dusk-wren/contract/week';
 import { useMediaQuery, useNow } from '@vueuse/core';
-import { computed, ref, shallowRef, useTemplateRef } from 'vue';
+import { computed, nextTick, ref, shallowRef, useTemplateRef } from 'vue';
 import BenchButton from '../parts/BenchButton.vue';
 import ChoiceRow from '../parts/ChoiceRow.vue';
 import { sayTime } from '../parts/dates';
@@ -69,6 +69,9 @@ const railsView = useTemplateRef('railsView');
 function choose(next: Piece): void {
   moving.leave();
   [chosenKey.value, chosen.value] = [next.key, next.job.id];
+  // As a list, what is said of it lies below all rails.
+  if (isNarrow.value)
+    void nextTick(() => document.querySelector('.in-hand')?.scrollIntoView({ block: 'center' }));
 }
 function chooseJob(job: WeekJobView): void {
   moving.leave();
