@@ -8,7 +8,8 @@ export default defineConfig({
         plugins: [vue()],
         test: {
           name: 'unit',
-          testTimeout: 30_000,
+          // Some prove a plan or try every valve: minutes on a small machine that does other things beside.
+          testTimeout: 120_000,
           // What is tested keeps nothing between files: modules are loaded once a worker, on every core.
           isolate: false,
           // Threads get their modules a third quicker than processes do.

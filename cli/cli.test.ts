@@ -250,7 +250,7 @@ describe('schedule', () => {
     });
   });
   it('with seconds the solver has its say', async () => {
-    const { code, out } = await schedule({ ...week(100), seconds: 20 });
+    const { code, out } = await schedule({ ...week(100), seconds: 100 });
     expect(code).toBe(0);
     expect(JSON.parse(out)).toMatchObject({ end: 100, bound: 100, gap: 0 });
   });

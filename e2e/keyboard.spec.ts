@@ -106,6 +106,7 @@ async function byKeys(hand: Hand, step: string): Promise<void> {
   if (await has('Somebody else signs here')) {
     await hand.to(/^Somebody else signs here/);
     await hand.key('Enter');
+    await expect(here.getByRole('button', { name: /^Noor Castellane/ })).toBeVisible();
     await hand.to(/^Noor Castellane/);
     await hand.key('Enter');
     await expect(here.getByLabel('PIN of Noor Castellane, to sign')).toBeFocused();

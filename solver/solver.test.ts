@@ -15,7 +15,7 @@ import { FT06, LA01, weekOf } from '@dusk-wren/core/testing/job-shops';
 import { describe, expect, it } from 'vitest';
 import { nodeSolver } from './node';
 
-const SECONDS = 60;
+const SECONDS = 100;
 async function proved(week: Week) {
   const by = performance.now() + SECONDS * 1000;
   const plan = must(await proveWeek(week, nodeSolver, { left: () => (by - performance.now()) / 1000 }));

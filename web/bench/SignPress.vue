@@ -35,6 +35,7 @@ const name = computed(() => other.value?.name ?? session.person?.name ?? 'nobody
 const pin = ref('');
 const busy = ref(false);
 const field = useTemplateRef<{ focus: () => void }>('field');
+const names = useTemplateRef<HTMLElement>('names');
 const byTouch = useMediaQuery('(pointer: coarse)');
 
 async function askPin(of?: PersonView): Promise<void> {
@@ -48,6 +49,9 @@ async function askName(): Promise<void> {
   try {
     others.value = (await session.people()).filter(({ id }) => id !== session.person?.id);
     known.value = true;
+    // What had the focus is gone: the keys go on at the first name.
+    await nextTick();
+    names.value?.querySelector('button')?.focus();
   } catch (error) {
     job.said = faultOf(error);
     leave();
@@ -80,7 +84,7 @@ function leave(): void {
     <BenchButton @press="askName">Somebody else signs here</BenchButton>
     <span v-if="refusal" class="muted">{{ refusal }}</span>
   </div>
-  <div v-else-if="asking === 'name'" class="closed" @keydown.escape.stop="leave">
+  <div v-else-if="asking === 'name'" ref="names" class="closed" @keydown.escape.stop="leave">
     <BenchButton v-for="each in mayInstead" :key="each.id" @press="askPin(each)"
       >{{ each.name }}, {{ each.role }}</BenchButton
     >
