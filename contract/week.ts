@@ -1,5 +1,6 @@
-import { jobId, personId, ROLES, STAGES } from '@dusk-wren/core/job';
-import { weekFile, type Placing } from '@dusk-wren/core/schedule';
+import { jobId, personId, PLACES, ROLES, SCOPES, STAGES, valveId } from '@dusk-wren/core/job';
+import { jobOperation, OPERATION_KINDS, weekFile, type Placing } from '@dusk-wren/core/schedule';
+import { CONSTRUCTION_IDS, valveSchema } from '@dusk-wren/core/valve';
 import { z } from 'zod';
 import { clock, workHours } from './places';
 
@@ -70,18 +71,27 @@ export const weekJobView = z.object({
   tag: z.string(),
   customer: z.string(),
   location: z.string(),
-  construction: z.string(),
+  construction: z.enum(CONSTRUCTION_IDS),
   stage: z.enum(STAGES),
   travel: z.number(),
   due: z.iso.date().nullable(),
   hard: z.boolean(),
   weight: z.number(),
+  /** Nothing of it is begun before this day. */
+  notBefore: z.iso.date().nullable(),
   /** What each of its operations is, by its id. */
   kinds: z.record(z.string(), z.string()),
   /** Operations that somebody has begun. */
   begun: z.array(z.string()),
 });
 export type WeekJobView = z.output<typeof weekJobView>;
+
+/** Done over planned of each kind of work on valves of a construction, as it came out lately, the newest last. */
+export const learned = z.partialRecord(
+  z.enum(CONSTRUCTION_IDS),
+  z.partialRecord(z.enum(OPERATION_KINDS), z.array(z.number())),
+);
+export type Learned = z.output<typeof learned>;
 
 export const weekView = z.object({
   /** The moment that its minutes count from. */
@@ -93,6 +103,7 @@ export const weekView = z.object({
   week: weekFile,
   people: z.array(z.object({ id: personId, name: z.string() })),
   jobs: z.array(weekJobView),
+  learned,
   plan: z.array(placing),
   /** How it stood when the day began, or when the day's first plan was made. */
   morning: z.array(placing),
@@ -104,6 +115,18 @@ export const weekView = z.object({
   said: z.array(z.string()),
 });
 export type WeekView = z.output<typeof weekView>;
+
+/** A job that might be taken in: on a valve on file, or as one is typed. */
+export const toComeRequest = z.strictObject({
+  valve: z.union([z.strictObject({ id: valveId }), z.strictObject({ new: valveSchema })]),
+  place: z.enum(PLACES).exactOptional(),
+  scope: z.enum(SCOPES).exactOptional(),
+});
+export type ToComeAsked = z.input<typeof toComeRequest>;
+export const toComeView = z.object({
+  construction: z.enum(CONSTRUCTION_IDS),
+  operations: z.array(jobOperation),
+});
 
 /** Whose day sheet, of which day; of everybody where nobody is named. */
 export const daySheetQuery = z.strictObject({ day: z.iso.date(), person: personId.exactOptional() });
@@ -130,5 +153,10 @@ export const betterPlanRequest = z.strictObject({
   plan: z.array(placing).max(20_000),
   bound: z.number().min(0),
 });
-/** How much a job matters, and whether its date moves. */
-export const wantRequest = z.strictObject({ hard: z.boolean(), weight: z.int().min(1).max(10) });
+/** How much a job matters, whether its date moves, and the day before which nothing of it is begun. */
+export const wantRequest = z.strictObject({
+  hard: z.boolean(),
+  weight: z.int().min(1).max(10),
+  notBefore: z.iso.date().nullable(),
+});
+export type Want = z.output<typeof wantRequest>;

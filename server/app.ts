@@ -32,6 +32,7 @@ import { siteRoutes } from './routes/sites';
 import { shopRoutes } from './routes/shop';
 import { stockRoutes } from './routes/stock';
 import { fleetRoutes } from './routes/fleet';
+import { outageRoutes } from './routes/outages';
 import { valveRoutes } from './routes/valves';
 import { weekRoutes } from './routes/week';
 import { csrfGuard } from './sign-in/csrf';
@@ -118,6 +119,7 @@ export function createApp(
   api.use(setupInstrumentRoutes(sequelize, streams, now));
   api.use(placeRoutes(sequelize, now));
   api.use(hoursRoutes(sequelize, week, now));
+  api.use(outageRoutes(sequelize, now));
   api.use(weekRoutes({ sequelize, week, printer, config, now }));
   api.use(sheetRoutes(sequelize, now));
   api.use(setupFileRoutes(sequelize, now));

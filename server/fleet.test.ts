@@ -11,28 +11,13 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { DrawnPartRow, JobLifeRow, PartLifeRow } from './database/life-models';
 import { putKits, putStock } from './database/stock';
 import { fileValve } from './database/valves';
+import { lived } from './testing/lived';
 import { openShop, Screen, type Shop } from './testing/shop';
 
 let shop: Shop;
 let ada: Screen;
 const today = new Date().toISOString().slice(0, 10);
 const ago = (days: number) => daysAfter(today, -days);
-
-const lived = (signed: string, more: Partial<Lived>): Lived => ({
-  ...{ opened: signed, signed, scope: 'overhaul', reported: 'passes', condemned: false, nextDue: today },
-  ...{
-    by: ['ada'],
-    openedBy: 'ada',
-    minutes: 300,
-    figures: [],
-    words: [],
-    measures: [],
-    renewed: [],
-    reworked: [],
-  },
-  ...{ temporary: [], putRight: [] },
-  ...more,
-});
 
 /** A job of the past, as its summary says it. */
 async function past(
@@ -41,7 +26,7 @@ async function past(
   of: { customer?: string; cost?: number; back?: boolean } & Partial<Lived>,
 ) {
   const { customer = 'Low Mill', cost = 0, back = false, ...more } = of;
-  const life = lived(ago(daysAgo), more);
+  const life = lived(ago(daysAgo), { nextDue: today, ...more });
   const job = jobIdSchema.parse(randomUUID());
   await JobLifeRow.create({
     ...{ jobId: job, valveId: valve, customer, construction: 'globe-bolted', signed: life.signed },

@@ -11,6 +11,7 @@ import { watchClock } from './keeping/clock';
 import { keepBackedUp } from './keeping/schedule';
 import { withoutStatement } from './database/failures';
 import { fillLives } from './database/fill-lives';
+import { fillTimes } from './database/fill-times';
 import { nobodyYet } from './database/people';
 
 export interface Running {
@@ -32,6 +33,7 @@ export async function serve(config: Config, logger: Logger): Promise<Running> {
   const stopPruning = pruneSignIns((error) => logger.warn(withoutStatement(error), 'could not prune'));
   const stopBackingUp = keepBackedUp(sequelize, config, logger);
   const stopFilling = fillLives(sequelize, logger);
+  const stopLearning = fillTimes(sequelize, logger);
   const stopPlanning = app.week.keepUp((error) => logger.warn(withoutStatement(error), 'could not plan'));
   const stopWatching = watchClock(app.clock, (jump) => logger.warn(jump, 'the clock jumped'));
   await listening(server, config);
@@ -44,6 +46,7 @@ export async function serve(config: Config, logger: Logger): Promise<Running> {
       stopPruning();
       stopBackingUp();
       stopFilling();
+      stopLearning();
       stopPlanning();
       stopWatching();
       server.closeIdleConnections();

@@ -264,14 +264,26 @@ describe('a plan that a solver found', () => {
 });
 
 it('a date that does not move counts before all else', async () => {
-  const answer = await lea.post(`/api/week/jobs/${job}/want`, { hard: true, weight: 3 });
+  const answer = await lea.post(`/api/week/jobs/${job}/want`, { hard: true, weight: 3, notBefore: null });
   expect(weekView.parse(answer.body).jobs[0]).toMatchObject({ hard: true, weight: 3 });
-  expect((await lea.post(`/api/week/jobs/${job}/want`, { hard: true, weight: 0 })).status).toBe(400);
+  expect(
+    (await lea.post(`/api/week/jobs/${job}/want`, { hard: true, weight: 0, notBefore: null })).status,
+  ).toBe(400);
   const { body } = await lea.get('/api/setup/changes?q=does not move');
   expect(body.changes[0]).toMatchObject({
     subject: 'week',
     what: 'T-1: its date does not move, counts 3 times',
   });
+});
+
+it('a job that is not to be begun before a day is planned from then', async () => {
+  const want = { hard: false, weight: 1, notBefore: '2026-12-16' };
+  const view = weekView.parse((await lea.post(`/api/week/jobs/${job}/want`, want)).body);
+  const opens = view.days.find(({ day }) => day === '2026-12-16')?.midnight ?? 0;
+  const own = view.plan.filter((each) => each.job === job);
+  expect(own.length).toBeGreaterThan(0);
+  expect(Math.min(...own.map(({ start }) => start))).toBeGreaterThanOrEqual(opens);
+  await lea.post(`/api/week/jobs/${job}/want`, { ...want, notBefore: null });
 });
 
 it('goes on with the day: what should have begun has not, and the morning stays what it was', async () => {

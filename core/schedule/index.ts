@@ -3,6 +3,7 @@ export { boundsOf, type Bounds } from './bounds/bound';
 export { faultsOf } from './check';
 export {
   jobOperation,
+  OPERATION_KINDS,
   operationsOf,
   PLACE_KINDS,
   type JobOperation,
@@ -10,15 +11,20 @@ export {
   type PlaceKind,
 } from './shop/job-operations';
 export {
+  findingOfWeek,
   gapsOf,
   weekOfShop,
   type Gaps,
+  type OpenDay,
   type Shop,
-  type ShopDay,
-  type ShopJob,
   type ShopPlace,
   type WeekHours,
 } from './shop/shop';
+export { jobInWeek, midnightOf, type ShopDay, type ShopJob } from './shop/job-in-week';
+export { factorOf, LEAST_LEARNED, LEARNED_FROM, ratiosOf, type Ratio } from './shop/learned';
+export { chanceBy, endBy, promise, type Promised, type Spread } from './late/promise';
+export { byRisk, type Candidate } from './outage/risk';
+export { fitInto, type Fitted, type Unfit } from './outage/fits';
 export { instanceOf, type Instance, type NoPlan } from './instance';
 export { instant, bestRule, NO_CLOCK, type Solved } from './engine/instant';
 export { byWindows } from './exact/windows';

@@ -1,8 +1,9 @@
 import { valveOf, type Entry, type JobId, type JobState } from '@dusk-wren/core/job';
 import { plan } from '@dusk-wren/core/plan';
 import { renewedParts } from '@dusk-wren/core/certificate';
-import { partsOf, valveKey, type PartRole, type Valve } from '@dusk-wren/core/valve';
-import { Op, type Transaction } from 'sequelize';
+import { partsOf, type PartRole, type Valve } from '@dusk-wren/core/valve';
+import type { Transaction } from 'sequelize';
+import { binsFor } from './bins';
 import type { Change } from './change';
 import { DrawnPartRow } from './life-models';
 import { StockRow } from './models';
@@ -19,19 +20,13 @@ export async function followDrawn({ jobId, before, after, entries, transaction }
   if (!valve) return;
   const [had, has] = [fittedNew(before), fittedNew(after)];
   const [on, off] = [[...has].filter((part) => !had.has(part)), [...had].filter((part) => !has.has(part))];
-  for (const { row, part, wanted } of await matched(valve, outOfBins(after, valve, on), transaction)) {
+  for (const { row, part, wanted } of await binsFor(valve, outOfBins(after, valve, on), transaction)) {
     if (row.onHand === 0) continue;
     const count = Math.min(row.onHand, wanted);
     await keep(row, { jobId, part, count, day: dayOf(entries) }, transaction);
     await row.decrement('onHand', { by: count, transaction });
   }
   if (off.length > 0) await putBack(jobId, off, transaction);
-}
-
-/** A key and all that it begins with: what a part that fits may be filed under. */
-function beginnings(key: string): string[] {
-  const words = key.split(' ');
-  return words.map((_, i) => words.slice(0, i + 1).join(' '));
 }
 
 /** What is new at every overhaul came out of the kit, where one was counted on the job. */
@@ -41,34 +36,6 @@ function outOfBins({ records }: JobState, valve: Valve, parts: readonly PartRole
     partsOf(valve).flatMap(({ role, policy }) => (policy === 'renew always' ? [role] : [])),
   );
   return parts.filter((part) => !inKits.has(part));
-}
-
-interface Matched {
-  readonly row: StockRow;
-  readonly part: PartRole;
-  /** As many of it as the valve has. */
-  readonly wanted: number;
-}
-
-/** What lies in the store for these parts of a valve, that of which there is something first. */
-async function matched(
-  valve: Valve,
-  parts: readonly PartRole[],
-  transaction: Transaction,
-): Promise<Matched[]> {
-  if (parts.length === 0) return [];
-  const counts = new Map(partsOf(valve).map(({ role, quantity }) => [role, quantity]));
-  const rows = await StockRow.findAll({
-    where: { part: [...parts], fits: { [Op.in]: beginnings(valveKey(valve)) } },
-    order: [['number', 'ASC']],
-    transaction,
-    lock: transaction.LOCK.UPDATE,
-  });
-  return parts.flatMap((part) => {
-    const fitting = rows.filter((each) => each.part === part);
-    const row = fitting.find(({ onHand }) => onHand > 0) ?? fitting[0];
-    return row ? [{ row, part, wanted: counts.get(part) ?? 1 }] : [];
-  });
 }
 
 const dayOf = (entries: readonly Entry[]): string => (entries.at(-1)?.at ?? '').slice(0, 10);
@@ -88,7 +55,7 @@ export async function drawnThen(
 ): Promise<void> {
   const valve = valveOf(state);
   if (!valve) return;
-  for (const { row, part, wanted } of await matched(valve, [...fittedNew(state)], transaction))
+  for (const { row, part, wanted } of await binsFor(valve, [...fittedNew(state)], transaction))
     await keep(row, { jobId, part, count: wanted, day: dayOf(entries) }, transaction);
 }
 

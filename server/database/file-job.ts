@@ -4,6 +4,7 @@ import { columnsOf } from './commit';
 import { appendLog } from './job-log';
 import { JobRow, ReceiptRow } from './models';
 import { lifeKept } from './valve-lives';
+import { timesKept } from './work-times';
 
 /** Files a job whose log is whole already: its lines in every list, its receipts, what it says in its valve’s life. */
 export async function fileJob(
@@ -34,4 +35,5 @@ export async function fileJob(
     { transaction, ignoreDuplicates: true },
   );
   await lifeKept(id, state, transaction);
+  await timesKept(id, state, transaction);
 }

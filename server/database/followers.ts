@@ -7,6 +7,7 @@ import { followScrews } from './screw-effects';
 import { followDrawn } from './drawn-parts';
 import { followOrders } from './kept-orders';
 import { followLife } from './valve-lives';
+import { followTimes } from './work-times';
 
 /** What follows from new entries outside the job itself: all of it with them, or none. */
 const FOLLOWERS: readonly ((change: Change) => Promise<void>)[] = [
@@ -18,6 +19,7 @@ const FOLLOWERS: readonly ((change: Change) => Promise<void>)[] = [
   followDrawn,
   followOrders,
   followLife,
+  followTimes,
 ];
 
 export async function follow(change: Change): Promise<void> {

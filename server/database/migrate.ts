@@ -21,6 +21,7 @@ import * as sheetsOnSetup from './migrations/016-sheets-on-setup';
 import * as register from './migrations/017-register';
 import * as lives from './migrations/018-lives';
 import * as week from './migrations/019-week';
+import * as outages from './migrations/020-outages';
 
 type Log = (message: string) => void;
 
@@ -45,6 +46,7 @@ export const MIGRATIONS = [
   { name: '017-register', ...register },
   { name: '018-lives', ...lives },
   { name: '019-week', ...week },
+  { name: '020-outages', ...outages },
 ];
 
 const PATIENCE_SECONDS = 120;

@@ -12,9 +12,9 @@ import { Op, type Transaction } from 'sequelize';
 import { z } from 'zod';
 import { Refusal } from '../refusal';
 import { PersonRow } from './models';
-import { noteChange, type Moment } from './setup-changes';
+import { noted } from './noted-change';
+import type { Moment } from './setup-changes';
 import { SettingRow } from './setup-models';
-import { oneAtATime } from './setup-names';
 import { AbsenceRow, ExtraHoursRow, HolidayRow } from './week-models';
 
 /** Those of a shop that has not said any. */
@@ -60,94 +60,64 @@ function sayHours({ days, opens, closes, breakFrom, breakTo }: WorkHours): strin
   return `${days.join(' ')} ${opens} to ${closes}${pause}`;
 }
 
-const noted = <T>(
-  { sequelize, by, now }: Moment,
-  work: (transaction: Transaction) => Promise<T>,
-  words: (done: T) => string,
-): Promise<T> =>
-  oneAtATime(sequelize, async (transaction) => {
-    const done = await work(transaction);
-    await noteChange({ by, at: now, subject: 'hours', what: words(done).slice(0, 200) }, transaction);
-    return done;
+const changed = (moment: Moment, change: (transaction: Transaction) => Promise<string>): Promise<void> =>
+  noted(moment, 'hours', change);
+
+export const setShopHours = (moment: Moment, hours: WorkHours): Promise<void> =>
+  changed(moment, async (transaction) => {
+    await SettingRow.upsert({ name: HOURS, value: JSON.stringify(hours) }, { transaction });
+    return `the shop works ${sayHours(hours)}`;
   });
 
-export const setShopHours = (moment: Moment, hours: WorkHours): Promise<unknown> =>
-  noted(
-    moment,
-    (transaction) => SettingRow.upsert({ name: HOURS, value: JSON.stringify(hours) }, { transaction }),
-    () => `the shop works ${sayHours(hours)}`,
-  );
-
-export const setOwnHours = (moment: Moment, person: string, hours: WorkHours | null): Promise<unknown> =>
-  noted(
-    moment,
-    async (transaction) => {
-      const row = await found(person, transaction);
-      return row.update({ hours: hours && JSON.stringify(hours) }, { transaction });
-    },
-    ({ name }) => (hours ? `${name} works ${sayHours(hours)}` : `${name} works the hours of the shop`),
-  );
+export const setOwnHours = (moment: Moment, person: string, hours: WorkHours | null): Promise<void> =>
+  changed(moment, async (transaction) => {
+    const row = await found(person, transaction);
+    await row.update({ hours: hours && JSON.stringify(hours) }, { transaction });
+    return hours ? `${row.name} works ${sayHours(hours)}` : `${row.name} works the hours of the shop`;
+  });
 
 /** A day on which nobody works; named again it has the new name. */
-export const addHoliday = (moment: Moment, holiday: Holiday): Promise<unknown> =>
-  noted(
-    moment,
-    (transaction) => HolidayRow.upsert(holiday, { transaction }),
-    () => `nobody works on ${sayDay(holiday.day)}: ${holiday.name}`,
-  );
+export const addHoliday = (moment: Moment, holiday: Holiday): Promise<void> =>
+  changed(moment, async (transaction) => {
+    await HolidayRow.upsert(holiday, { transaction });
+    return `nobody works on ${sayDay(holiday.day)}: ${holiday.name}`;
+  });
 
-export const removeHoliday = (moment: Moment, day: string): Promise<unknown> =>
-  noted(
-    moment,
-    (transaction) => HolidayRow.destroy({ where: { day }, transaction }),
-    () => `${sayDay(day)} is worked on`,
-  );
+export const removeHoliday = (moment: Moment, day: string): Promise<void> =>
+  changed(moment, async (transaction) => {
+    await HolidayRow.destroy({ where: { day }, transaction });
+    return `${sayDay(day)} is worked on`;
+  });
 
-export const addAbsence = (moment: Moment, { person, from, to, why }: AbsenceAsked): Promise<unknown> =>
-  noted(
-    moment,
-    async (transaction) => {
-      const { name } = await found(person, transaction);
-      await AbsenceRow.create({ personId: person, fromDay: from, toDay: to, why }, { transaction });
-      return name;
-    },
-    (name) => `${name} is away ${spanOf(from, to)}: ${why}`,
-  );
+export const addAbsence = (moment: Moment, { person, from, to, why }: AbsenceAsked): Promise<void> =>
+  changed(moment, async (transaction) => {
+    const { name } = await found(person, transaction);
+    await AbsenceRow.create({ personId: person, fromDay: from, toDay: to, why }, { transaction });
+    return `${name} is away ${spanOf(from, to)}: ${why}`;
+  });
 
-export const removeAbsence = (moment: Moment, id: number): Promise<unknown> =>
-  noted(
-    moment,
-    async (transaction) => {
-      const row = await AbsenceRow.findByPk(id, { transaction });
-      if (!row) throw new Refusal({ code: 'not-found', what: 'absence' });
-      await row.destroy({ transaction });
-      return `${(await found(row.personId, transaction)).name} is not away ${spanOf(row.fromDay, row.toDay)}`;
-    },
-    (words) => words,
-  );
+export const removeAbsence = (moment: Moment, id: number): Promise<void> =>
+  changed(moment, async (transaction) => {
+    const row = await AbsenceRow.findByPk(id, { transaction });
+    if (!row) throw new Refusal({ code: 'not-found', what: 'absence' });
+    await row.destroy({ transaction });
+    return `${(await found(row.personId, transaction)).name} is not away ${spanOf(row.fromDay, row.toDay)}`;
+  });
 
-export const addExtraHours = (moment: Moment, { person, day, from, to }: ExtraHoursAsked): Promise<unknown> =>
-  noted(
-    moment,
-    async (transaction) => {
-      const { name } = await found(person, transaction);
-      await ExtraHoursRow.create({ personId: person, day, opens: from, closes: to }, { transaction });
-      return name;
-    },
-    (name) => `${name} stays ${from} to ${to} on ${sayDay(day)}`,
-  );
+export const addExtraHours = (moment: Moment, { person, day, from, to }: ExtraHoursAsked): Promise<void> =>
+  changed(moment, async (transaction) => {
+    const { name } = await found(person, transaction);
+    await ExtraHoursRow.create({ personId: person, day, opens: from, closes: to }, { transaction });
+    return `${name} stays ${from} to ${to} on ${sayDay(day)}`;
+  });
 
-export const removeExtraHours = (moment: Moment, id: number): Promise<unknown> =>
-  noted(
-    moment,
-    async (transaction) => {
-      const row = await ExtraHoursRow.findByPk(id, { transaction });
-      if (!row) throw new Refusal({ code: 'not-found', what: 'hours' });
-      await row.destroy({ transaction });
-      return `${(await found(row.personId, transaction)).name} does not stay longer on ${sayDay(row.day)}`;
-    },
-    (words) => words,
-  );
+export const removeExtraHours = (moment: Moment, id: number): Promise<void> =>
+  changed(moment, async (transaction) => {
+    const row = await ExtraHoursRow.findByPk(id, { transaction });
+    if (!row) throw new Refusal({ code: 'not-found', what: 'hours' });
+    await row.destroy({ transaction });
+    return `${(await found(row.personId, transaction)).name} does not stay longer on ${sayDay(row.day)}`;
+  });
 
 const spanOf = (from: string, to: string): string =>
   from === to ? `on ${sayDay(from)}` : `from ${sayDay(from)} to ${sayDay(to)}`;

@@ -67,7 +67,10 @@ function livedJob({ jobId: job, body }: JobLifeRow): LivedJob {
 }
 
 /** What a valve brings into its next job; undefined where it was never here. */
-export async function carriedOf(valve: string, transaction: Transaction): Promise<Carried | undefined> {
+export async function carriedOf(
+  valve: string,
+  transaction: Transaction | null = null,
+): Promise<Carried | undefined> {
   const lives = await livesOf(valve, transaction);
   return lives.length === 0 ? undefined : carriedFrom(lives);
 }

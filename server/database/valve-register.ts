@@ -180,8 +180,10 @@ export async function pageOfValve(id: string): Promise<ValvePage> {
 }
 
 const [MOST_ALIKE, MOST_TWINS] = [100, 12];
-const sizeOf = ({ nps, pressureClass, iron, ratedPressure }: z.output<typeof told>): string =>
+const sizeIn = ({ nps, pressureClass, iron, ratedPressure }: z.output<typeof told>): string =>
   JSON.stringify([nps, pressureClass, iron, ratedPressure]);
+/** What two valves of one customer and kind have in common that can stand in for each other. */
+export const sizeOf = ({ body }: Pick<ValveRow, 'body'>): string => sizeIn(told.parse(JSON.parse(body)));
 
 /** Valves of its customer that are of the same kind and size, spares first. */
 async function twinsOf({
@@ -190,14 +192,14 @@ async function twinsOf({
   construction: kind,
   body,
 }: ValveRow): Promise<ValvePage['twins']> {
-  const own = sizeOf(told.parse(JSON.parse(body)));
+  const own = sizeOf({ body });
   const rows = await ValveRow.findAll({
     where: { customer: whose, construction: kind, id: { [Op.ne]: id }, standing: { [Op.ne]: 'scrapped' } },
     limit: MOST_ALIKE,
   });
   return rows
     .map((row) => ({ row, valve: told.parse(JSON.parse(row.body)) }))
-    .filter(({ valve }) => sizeOf(valve) === own)
+    .filter(({ valve }) => sizeIn(valve) === own)
     .map(({ row, valve }) => ({
       ...{ id: valveId.parse(row.id), tag: row.tag, location: valve.location, standing: standingOf(row) },
     }))

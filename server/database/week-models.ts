@@ -50,6 +50,31 @@ export class WantRow extends Model<InferAttributes<WantRow>, InferCreationAttrib
   declare jobId: string;
   declare hard: boolean;
   declare weight: number;
+  /** Nothing of it is begun before this day. */
+  declare notBefore: CreationOptional<string | null>;
+}
+
+/** How long each kind of work took on a signed job, over what was planned. */
+export class WorkTimesRow extends Model<
+  InferAttributes<WorkTimesRow>,
+  InferCreationAttributes<WorkTimesRow>
+> {
+  declare jobId: string;
+  declare construction: string;
+  declare signed: Date;
+  declare body: string;
+}
+
+/** Valves that are to be done in one shutdown. */
+export class OutageRow extends Model<InferAttributes<OutageRow>, InferCreationAttributes<OutageRow>> {
+  declare id: string;
+  declare name: string;
+  declare fromDay: string;
+  declare toDay: string;
+  /** Their ids, as JSON. */
+  declare valves: string;
+  declare madeBy: string;
+  declare madeAt: Date;
 }
 
 /** An operation that a lead has put somewhere. */
@@ -102,8 +127,24 @@ export function defineWeekModels(sequelize: Sequelize): void {
     { sequelize, tableName: 'job_operations' },
   );
   WantRow.init(
-    { jobId: id(), hard: { type: DataTypes.BOOLEAN, allowNull: false }, weight: count() },
+    {
+      jobId: id(),
+      hard: { type: DataTypes.BOOLEAN, allowNull: false },
+      weight: count(),
+      notBefore: { type: DataTypes.DATEONLY, allowNull: true },
+    },
     { sequelize, tableName: 'week_wants' },
+  );
+  WorkTimesRow.init(
+    { jobId: id(), construction: text(40), signed: moment(), body: json() },
+    { sequelize, tableName: 'work_times' },
+  );
+  OutageRow.init(
+    {
+      ...{ id: id(), name: text(80), fromDay: day(), toDay: day(), valves: json() },
+      ...{ madeBy: text(80), madeAt: moment() },
+    },
+    { sequelize, tableName: 'outages' },
   );
   PinRow.init(
     {

@@ -1,9 +1,10 @@
+import type { Want } from '@dusk-wren/contract/week';
 import { sayDay } from '@dusk-wren/core/quantity';
 import type { Transaction } from 'sequelize';
 import { Refusal } from '../refusal';
 import { JobRow, PersonRow } from './models';
-import { noteChange, type Moment } from './setup-changes';
-import { oneAtATime } from './setup-names';
+import { noted } from './noted-change';
+import type { Moment } from './setup-changes';
 import { PinRow, WantRow } from './week-models';
 
 interface Pin {
@@ -15,7 +16,7 @@ interface Pin {
 
 /** Puts an operation somewhere, in place of where it was put before. */
 export const pinOperation = (moment: Moment, { job, id, start, person }: Pin): Promise<void> =>
-  noted(moment, async (transaction) => {
+  noted(moment, 'week', async (transaction) => {
     const tag = await tagOf(job, transaction);
     const to = person === undefined ? undefined : await PersonRow.findByPk(person, { transaction });
     await PinRow.upsert(
@@ -30,32 +31,19 @@ export const pinOperation = (moment: Moment, { job, id, start, person }: Pin): P
   });
 
 export const unpinOperation = (moment: Moment, job: string, id: string): Promise<void> =>
-  noted(moment, async (transaction) => {
+  noted(moment, 'week', async (transaction) => {
     await PinRow.destroy({ where: { jobId: job, operation: id }, transaction });
     return `${await tagOf(job, transaction)}, ${id}: goes by the plan again`;
   });
 
 /** How much a job matters, and whether its date moves. */
-export const setWant = (
-  moment: Moment,
-  job: string,
-  { hard, weight }: { readonly hard: boolean; readonly weight: number },
-): Promise<void> =>
-  noted(moment, async (transaction) => {
+export const setWant = (moment: Moment, job: string, { hard, weight, notBefore }: Want): Promise<void> =>
+  noted(moment, 'week', async (transaction) => {
     const tag = await tagOf(job, transaction);
-    await WantRow.upsert({ jobId: job, hard, weight }, { transaction });
-    return `${tag}: ${hard ? 'its date does not move' : 'its date may move'}, counts ${weight === 1 ? 'once' : `${weight} times`}`;
+    await WantRow.upsert({ jobId: job, hard, weight, notBefore }, { transaction });
+    const begins = notBefore === null ? '' : `, not begun before ${sayDay(notBefore)}`;
+    return `${tag}: ${hard ? 'its date does not move' : 'its date may move'}, counts ${weight === 1 ? 'once' : `${weight} times`}${begins}`;
   });
-
-async function noted(
-  { sequelize, by, now }: Moment,
-  work: (transaction: Transaction) => Promise<string>,
-): Promise<void> {
-  await oneAtATime(sequelize, async (transaction) => {
-    const what = (await work(transaction)).slice(0, 200);
-    await noteChange({ by, at: now, subject: 'week', what }, transaction);
-  });
-}
 
 async function tagOf(job: string, transaction: Transaction): Promise<string> {
   const row = await JobRow.findByPk(job, { transaction });

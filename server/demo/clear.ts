@@ -24,9 +24,11 @@ import {
   HolidayRow,
   JobOperationsRow,
   KeptWeekRow,
+  OutageRow,
   PinRow,
   PlannedJobRow,
   WantRow,
+  WorkTimesRow,
 } from '../database/week-models';
 
 /** Those that refer to others first. */
@@ -51,9 +53,11 @@ const TABLES: readonly ModelStatic<Model>[] = [
   HolidayRow,
   JobOperationsRow,
   KeptWeekRow,
+  OutageRow,
   PinRow,
   PlannedJobRow,
   WantRow,
+  WorkTimesRow,
   StockRow,
   KitRow,
   UnitRow,

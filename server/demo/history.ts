@@ -109,6 +109,7 @@ const storyOf = (valve: Valve, { daysAgo, reported, technician, ...told }: Visit
 class PastBench implements Bench {
   readonly job = jobId.parse(randomUUID());
   readonly byEye = ['gauge', 'caliper'] as const;
+  readonly takesTime = true;
   readonly log: Entry[] = [];
   state: JobState = EMPTY_JOB;
 

@@ -48,6 +48,8 @@ export interface Bench {
   readonly job: JobId;
   /** Read by eye and written down. */
   readonly byEye?: readonly InstrumentKind[];
+  /** A step takes about as long as is planned; else a few minutes, so that what was opened today is over by now. */
+  readonly takesTime?: true;
   /** The job as it was opened. */
   readonly open: () => Promise<JobState>;
   readonly send: (asked: {
@@ -70,10 +72,14 @@ export const onTheServer = (sequelize: Sequelize, jobId: JobId): Bench => ({
   },
 });
 
-/** Plays a story on an open job through the same commands that people send, a few minutes apart. */
+/** Plays a story on an open job through the same commands that people send. */
 export class Play {
   private readonly dice: Chance;
+  /** How quick the hands were, on this job. */
+  private readonly pace: Chance;
   private state: JobState | undefined;
+  /** Of the step in hand, before it is said that it is done. */
+  private minutes = 0;
 
   constructor(
     private readonly bench: Bench,
@@ -82,6 +88,7 @@ export class Play {
     private clock: number,
   ) {
     this.dice = chance(seedFrom(story.valve.tag));
+    this.pace = chance(seedFrom(`${story.valve.tag}, ${story.openedDaysAgo} days ago`));
   }
 
   async run(): Promise<void> {
@@ -105,6 +112,7 @@ export class Play {
         await this.lastWords(step);
         return;
       }
+      this.minutes = this.bench.takesTime ? step.minutes : 0;
       await this.work(step);
     }
   }
@@ -116,7 +124,10 @@ export class Play {
   }
 
   private async send(command: PlainCommand, by: PersonStamp = this.cast.technician): Promise<void> {
-    this.clock += Math.round((2 + 4 * this.dice.uniform()) * MINUTE);
+    const luck = this.dice.uniform();
+    const taken = this.minutes > 0 ? this.minutes * (0.6 + 0.9 * this.pace.uniform()) : 2 + 4 * luck;
+    this.clock += Math.round(taken * MINUTE);
+    this.minutes = 0;
     const id: CommandId = commandId.parse(randomUUID());
     const state = this.state;
     if (!state) throw new Error('the job is not open');

@@ -3,6 +3,7 @@ import {
   daySheetQuery,
   pinRequest,
   timetableQuery,
+  toComeRequest,
   unpinRequest,
   wantRequest,
 } from '@dusk-wren/contract/week';
@@ -17,6 +18,7 @@ import { duesCalendar, timetable, weekCsv } from '../exchange/week-files';
 import { pinOperation, setWant, unpinOperation } from '../database/week-wants';
 import { onlyLead, personOf } from '../sign-in/person';
 import { daySheets } from '../week/day-sheets';
+import { operationsToCome } from '../week/job-to-come';
 import { piecesOf, saidOf } from '../week/kept';
 import type { WeekKeeper } from '../week/keeper';
 import { read } from './read';
@@ -76,6 +78,16 @@ export function weekRoutes({ sequelize, week, printer, config, now }: Host): Rou
       .type('text/csv; charset=utf-8')
       .attachment('week.csv')
       .send(weekCsv(await week.current()));
+  });
+
+  /** What a job would want that nobody has opened yet. */
+  router.post('/week/to-come', async (request, response) => {
+    const { construction, operations } = await operationsToCome(
+      read(toComeRequest, request.body),
+      personOf(request),
+      now(),
+    );
+    response.json({ construction, operations });
   });
 
   router.post('/week/pins', onlyLead, async (request, response) => {

@@ -1,17 +1,19 @@
-import type { HoursOfPerson } from '@dusk-wren/contract/week';
+import type { HoursOfPerson, Learned } from '@dusk-wren/contract/week';
 import { dayIn } from '@dusk-wren/core/quantity';
 import {
+  factorOf,
   gapsOf,
   weekOfShop,
   type Gaps,
   type OperationKind,
   type Placing,
-  type ShopDay,
+  type OpenDay,
   type Week,
 } from '@dusk-wren/core/schedule';
 import { listHours } from '../database/setup-hours';
 import { listPlaces } from '../database/setup-places';
 import { PinRow } from '../database/week-models';
+import { timesLately } from '../database/work-times';
 import { openJobs, type OpenJob } from './open-jobs';
 import { dayAfter, daysOf, plannedShop } from './shop';
 
@@ -35,9 +37,11 @@ export interface Draft {
   /** A whole minute: all others count from it. */
   readonly from: Date;
   readonly zone: string;
-  readonly days: readonly ShopDay[];
+  readonly days: readonly OpenDay[];
   readonly people: readonly Pick<HoursOfPerson, 'id' | 'name'>[];
   readonly jobs: readonly OpenJob[];
+  /** How long work took lately, by construction and kind. */
+  readonly learned: Learned;
   /** Oldest first; only those of work that is still to be done. */
   readonly pins: readonly Pinned[];
   readonly gaps: Gaps;
@@ -56,10 +60,12 @@ export async function draftOf(now: Date, zone: string): Promise<Draft> {
   ]);
   const shop = plannedShop(hours, places);
   const days = daysOf(from, zone, daysFor(jobs, today));
-  const asked = jobs.map(({ view: { id, due, hard, weight }, operations }) => ({
+  const learned = await learnedOf(jobs);
+  const asked = jobs.map(({ view: { id, due, hard, weight, notBefore, construction }, operations }) => ({
     ...{ id, hard, weight, operations },
     ...(due === null ? {} : { due }),
-    factor: (_: OperationKind) => 1,
+    ...(notBefore === null ? {} : { release: notBefore }),
+    factor: (kind: OperationKind) => factorOf(learned[construction]?.[kind] ?? []),
   }));
   const plain = weekOfShop(shop, asked, days);
   const left = new Set(
@@ -69,7 +75,7 @@ export async function draftOf(now: Date, zone: string): Promise<Draft> {
   );
   const there = new Set(hours.people.map(({ id }) => String(id)));
   return {
-    ...{ from, zone, days, jobs },
+    ...{ from, zone, days, jobs, learned },
     people: hours.people.map(({ id, name }) => ({ id, name })),
     pins: pinRows.flatMap((row) =>
       left.has(`${row.jobId} ${row.operation}`) ? [pinOf(row, from, there)] : [],
@@ -77,6 +83,15 @@ export async function draftOf(now: Date, zone: string): Promise<Draft> {
     gaps: gapsOf(shop, asked),
     weekWith: (pins) => withPins(plain, pins, from),
   };
+}
+
+/** What was learned on valves of the constructions that are open. */
+async function learnedOf(jobs: readonly OpenJob[]): Promise<Learned> {
+  const constructions = new Set(jobs.map(({ view }) => view.construction));
+  const lately = await Promise.all(
+    [...constructions].map(async (each) => [each, await timesLately(each)] as const),
+  );
+  return Object.fromEntries(lately);
 }
 
 const pinOf = (

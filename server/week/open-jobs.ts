@@ -4,7 +4,7 @@ import { jobId, type JobState } from '@dusk-wren/core/job';
 import { plan } from '@dusk-wren/core/plan';
 import { must } from '@dusk-wren/core/problem';
 import { jobOperation, operationsOf, type JobOperation } from '@dusk-wren/core/schedule';
-import { CONSTRUCTIONS, valveSchema } from '@dusk-wren/core/valve';
+import { valveSchema } from '@dusk-wren/core/valve';
 import { z } from 'zod';
 import { JobRow, ValveRow } from '../database/models';
 import { stateOf } from '../database/state-of';
@@ -42,18 +42,18 @@ export async function openJobs(): Promise<OpenJob[]> {
   const jobs: OpenJob[] = [];
   for (const row of rows) {
     const valve = valveOf.get(row.valveId);
+    if (!valve) continue;
     const { stage, travel } = jobSummaryView.parse(JSON.parse(row.summary));
     const want = wantOf.get(row.id);
     jobs.push({
       view: {
         id: jobId.parse(row.id),
         tag: row.tag,
-        customer: valve?.customer ?? '',
-        location: valve?.location ?? row.location,
-        construction: valve ? CONSTRUCTIONS[valve.construction].name : '',
+        ...{ customer: valve.customer, location: valve.location, construction: valve.construction },
         ...{ stage, travel, due: row.due },
         hard: want?.hard ?? false,
         weight: want?.weight ?? 1,
+        notBefore: want?.notBefore ?? null,
       },
       operations: await operationsNow(row, knownOf.get(row.id)),
     });

@@ -23,7 +23,7 @@ interface Made {
 
 /** The plan with all that a screen wants to draw it and to try others. */
 export function viewOf({ draft, pins, said, answer, before }: Made): WeekView {
-  const { from, zone, days, people, jobs, gaps } = draft;
+  const { from, zone, days, people, jobs, gaps, learned } = draft;
   const plan: readonly Placing[] = answer.kind === 'planned' ? answer.plan : [];
   const quality = answer.kind === 'planned' ? answer.quality : { objective: 0, bound: 0, gap: 0 };
   return {
@@ -32,6 +32,7 @@ export function viewOf({ draft, pins, said, answer, before }: Made): WeekView {
     days: days.map(({ day, midnight }) => ({ day, midnight })),
     week: draft.weekWith(pins),
     people: [...people],
+    learned,
     jobs: jobs.map(({ view, operations }) => ({
       ...view,
       kinds: Object.fromEntries(operations.map(({ id, kind }) => [id, kind])),

@@ -1,8 +1,11 @@
 <script setup lang="ts">
-import type { WeekView } from '@dusk-wren/contract/week';
+import type { Want, WeekView } from '@dusk-wren/contract/week';
+import { CONSTRUCTIONS } from '@dusk-wren/core/valve';
 import { computed } from 'vue';
 import BenchButton from '../parts/BenchButton.vue';
+import DayField from '../parts/DayField.vue';
 import { sayDay, sayMinutes } from '../parts/dates';
+import { sayLearned } from './learned';
 import type { Piece } from './rails';
 import { sayKind } from '@dusk-wren/contract/planned';
 import { sayAt } from './words';
@@ -18,14 +21,14 @@ const props = defineProps<{
   asking: boolean;
   canPut: boolean;
 }>();
-defineEmits<{
+const emit = defineEmits<{
   take: [];
   put: [];
   leave: [];
   unpin: [];
   step: [by: 1 | -1];
   toNext: [by: 1 | -1];
-  want: [want: { hard: boolean; weight: number }];
+  want: [want: Want];
 }>();
 const nameOf = (id: string | undefined) => props.view.people.find((each) => each.id === id)?.name;
 const due = computed(() => props.view.week.jobs.find(({ id }) => id === props.piece.job.id)?.due);
@@ -41,6 +44,11 @@ const where = computed(() => {
     : `${sayAt(props.view, start)} to ${sayAt(props.view, end)}`;
   return [when, who, place].filter((each) => each !== undefined).join(', ');
 });
+const learned = computed(() => sayLearned(props.view, props.piece.job.construction, props.piece.kind));
+function want(change: Partial<Want>): void {
+  const { hard, weight, notBefore } = props.piece.job;
+  emit('want', { hard, weight, notBefore, ...change });
+}
 const canMove = computed(
   () =>
     props.mayMove && (props.piece.placing.person !== undefined || props.piece.placing.place !== undefined),
@@ -57,10 +65,11 @@ const canMove = computed(
         {{ where }}
       </p>
       <p class="label muted">
-        {{ piece.job.customer }} · {{ piece.job.construction }} · ready {{ sayAt(view, ends)
-        }}<template v-if="piece.job.due">, due {{ sayDay(piece.job.due) }}</template>
+        {{ piece.job.customer }} · {{ CONSTRUCTIONS[piece.job.construction].name }} · ready
+        {{ sayAt(view, ends) }}<template v-if="piece.job.due">, due {{ sayDay(piece.job.due) }}</template>
         <b v-if="lateBy > 0" class="late">, late by {{ sayMinutes(lateBy) }}</b>
       </p>
+      <p v-if="learned !== ''" class="label muted">{{ sayKind(piece.kind) }}: {{ learned }}</p>
     </div>
     <div v-if="held" class="moving">
       <ul class="told" aria-live="polite" :aria-busy="asking">
@@ -78,17 +87,19 @@ const canMove = computed(
     <div v-else-if="mayMove" class="acts">
       <BenchButton v-if="canMove" hint="m" @press="$emit('take')">Move it</BenchButton>
       <BenchButton v-if="piece.isPinned" @press="$emit('unpin')">Goes by the plan again</BenchButton>
-      <BenchButton
-        v-if="piece.job.due"
-        @press="$emit('want', { hard: !piece.job.hard, weight: piece.job.weight })"
-        >{{ piece.job.hard ? 'Its date may move' : 'Its date does not move' }}</BenchButton
-      >
-      <BenchButton
-        @press="
-          $emit('want', { hard: piece.job.hard, weight: piece.job.weight >= 4 ? 1 : piece.job.weight * 2 })
-        "
+      <BenchButton v-if="piece.job.due" @press="want({ hard: !piece.job.hard })">{{
+        piece.job.hard ? 'Its date may move' : 'Its date does not move'
+      }}</BenchButton>
+      <BenchButton @press="want({ weight: piece.job.weight >= 4 ? 1 : piece.job.weight * 2 })"
         >Counts {{ piece.job.weight === 1 ? 'once' : `${piece.job.weight} times` }}</BenchButton
       >
+      <DayField
+        class="begins"
+        label="Not begun before"
+        optional
+        :model-value="piece.job.notBefore ?? ''"
+        @update:model-value="want({ notBefore: $event === '' ? null : $event })"
+      />
     </div>
   </section>
 </template>
@@ -108,6 +119,9 @@ h2 {
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
+}
+.begins {
+  flex: 1 1 260px;
 }
 .moving {
   display: grid;

@@ -42,6 +42,10 @@ export function sayCure(view: Named, change: Change): string {
   switch (change.kind) {
     case 'overtime':
       return `${nameOf(view, change.person)} stays ${sayDayAt(view, change.from)}, ${clockAt(view, change.from)} to ${clockAt(view, change.to)}`;
+    case 'second shift': {
+      const [[first] = [0], last] = [change.evenings[0], change.evenings.at(-1)];
+      return `a second shift of the ${change.place}: ${nameOf(view, change.person)} on ${change.evenings.length} evenings, ${sayDayAt(view, first)} to ${sayDayAt(view, last?.[0] ?? first)}, ${clockAt(view, first)} to ${clockAt(view, change.evenings[0]?.[1] ?? first)}`;
+    }
     case 'part sooner':
       return `${String(change.id).replace('part: ', 'the ')} comes ${change.days === 1 ? 'a day' : `${change.days} days`} sooner`;
     case 'goes first': {

@@ -57,11 +57,11 @@ const job = (id: typeof one, tag: string, kinds: Record<string, string>) => ({
     kinds,
     customer: 'Quay',
     location: 'pump 1',
-    construction: 'Globe',
+    construction: 'globe-bolted' as const,
     stage: 'strip' as const,
     travel: 2,
   },
-  ...{ due: '2026-12-07', hard: false, weight: 1, begun: ['strip'] },
+  ...{ due: '2026-12-07', hard: false, weight: 1, notBefore: null, begun: ['strip'] },
 });
 const VIEW: WeekView = {
   from: '2026-12-07T07:00:00.000Z',
@@ -103,6 +103,7 @@ const VIEW: WeekView = {
     job(one, 'V-1', { strip: 'strip', hold: 'hold' }),
     job(two, 'V-2', { part: 'part', strip: 'strip' }),
   ],
+  learned: {},
   plan: [
     { job: one, id: 'strip', place: 'bench', person: ada, start: 0, end: 120 },
     { job: one, id: 'hold', person: ivo, start: 120, end: 130 },

@@ -119,6 +119,30 @@ describe('cures', () => {
       moved: 1,
     });
   });
+  it('a second shift of a lathe that is waited for, where one evening is too little', () => {
+    const three = [0, 1, 2].map((day): [number, number] => [day * DAY, day * DAY + 510]);
+    const week = lathe([turn('a', 700, DAY + 400, { hard: true }), turn('b', 700, DAY + 720)], {
+      places: [{ id: 'lathe', open: three }],
+      people: ['Avis', 'Bo'].map((id) => ({ id, skills: ['lathe'], open: three })),
+    });
+    const evenings = ['Avis', 'Bo'].flatMap((person) =>
+      [0, DAY].map((midnight) => ({ person, from: midnight + 510, to: midnight + 720 })),
+    );
+    const [cure, ...others] = cures(week, { ...NOTHING, evenings });
+    expect(cure).toMatchObject({
+      change: {
+        kind: 'second shift',
+        place: 'lathe',
+        evenings: [
+          [510, 720],
+          [DAY + 510, DAY + 720],
+        ],
+      },
+      lateAfter: 0,
+      price: 420,
+    });
+    expect(others.every(({ change, lateAfter }) => change.kind !== 'overtime' || lateAfter > 0)).toBe(true);
+  });
   it('three at the most, those that cure it wholly first', () => {
     const evenings = [evening, { ...evening, to: 530 }, { ...evening, to: 560 }];
     const found = cures(lathe([turn('a', 400, 510), turn('b', 200, 700)]), { ...NOTHING, evenings });

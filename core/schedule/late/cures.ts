@@ -27,6 +27,13 @@ export interface Means {
 export type Change =
   | { readonly kind: 'part sooner'; readonly job: Id; readonly id: Id; readonly days: number }
   | { readonly kind: 'overtime'; readonly person: Id; readonly from: number; readonly to: number }
+  /** A place that work waits for goes on evening after evening, with one who can work there. */
+  | {
+      readonly kind: 'second shift';
+      readonly place: Id;
+      readonly person: Id;
+      readonly evenings: readonly (readonly [number, number])[];
+    }
   | {
       readonly kind: 'goes first';
       readonly job: Id;
@@ -121,23 +128,34 @@ function changesFor({ job, chain }: LateJob, { evenings, parts }: Means, plan: r
     const start = Math.max(ready, waitedFor.on.start);
     return [{ kind: 'goes first', job: job.id, id: placed.task.id, before: waitedFor.on.task.job.id, start }];
   });
-  return [...sooner, ...overtime, ...first];
+  return [...sooner, ...overtime, ...secondShifts(chain, evenings, until), ...first];
+}
+
+/** One evening is overtime; from two on it is a shift. */
+const LEAST_EVENINGS = 2;
+
+function secondShifts(chain: LateJob['chain'], evenings: readonly Evening[], until: number): Change[] {
+  const shifts = new Map<string, Change>();
+  for (const { placed, waitedFor } of chain) {
+    const place = placed.way.unit?.id;
+    if (place === undefined || waitedFor.kind !== 'taken' || waitedFor.what !== 'place') continue;
+    for (const person of new Set(placed.task.ways.flatMap((way) => way.person?.id ?? []))) {
+      const own: [number, number][] = [];
+      for (const { person: who, from, to } of evenings)
+        if (who === person && from < until && from >= (own.at(-1)?.[1] ?? 0)) own.push([from, to]);
+      if (own.length >= LEAST_EVENINGS)
+        shifts.set(`${place} ${person}`, { kind: 'second shift', place, person, evenings: own });
+    }
+  }
+  return [...shifts.values()];
 }
 
 function withChange(week: Week, change: Change): Week {
   switch (change.kind) {
     case 'overtime':
-      return {
-        ...week,
-        people: week.people.map((person) =>
-          person.id === change.person && person.open
-            ? { ...person, open: [...person.open, [change.from, change.to]] }
-            : person,
-        ),
-        places: week.places.map((place) =>
-          place.open ? { ...place, open: [...place.open, [change.from, change.to]] } : place,
-        ),
-      };
+      return openLonger(week, change.person, [[change.from, change.to]]);
+    case 'second shift':
+      return openLonger(week, change.person, change.evenings);
     case 'part sooner':
       return {
         ...week,
@@ -159,10 +177,25 @@ function withChange(week: Week, change: Change): Week {
   }
 }
 
+/** Somebody stays, and finds every place open: as the shop's own hours have it. */
+function openLonger(week: Week, stays: Id, evenings: readonly (readonly [number, number])[]): Week {
+  const longer = <T extends { readonly open?: [number, number][] | undefined }>(each: T): T =>
+    each.open
+      ? { ...each, open: [...each.open, ...evenings.map(([from, to]): [number, number] => [from, to])] }
+      : each;
+  return {
+    ...week,
+    people: week.people.map((person) => (person.id === stays ? longer(person) : person)),
+    places: week.places.map(longer),
+  };
+}
+
 function priceOf(change: Change, { rate, parts }: Means): number {
   switch (change.kind) {
     case 'overtime':
       return ((change.to - change.from) / 60) * rate;
+    case 'second shift':
+      return change.evenings.reduce((sum, [from, to]) => sum + ((to - from) / 60) * rate, 0);
     case 'part sooner':
       return change.days * (parts.find(({ job, id }) => job === change.job && id === change.id)?.perDay ?? 0);
     case 'goes first':

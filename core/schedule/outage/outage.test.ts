@@ -43,27 +43,43 @@ describe('what fits a window', () => {
     }),
   );
   const jobs = (minutes: readonly number[]) =>
-    weekFile.parse({
-      places: [],
-      people: [],
-      jobs: minutes.map((each, i) => ({
-        id: `V-${i + 1}`,
-        operations: [{ id: 'strip', minutes: each, place: 'bench', skill: 'bench' }],
-      })),
-    }).jobs;
+    weekFile
+      .parse({
+        places: [],
+        people: [],
+        jobs: minutes.map((each, i) => ({
+          id: `V-${i + 1}`,
+          operations: [{ id: 'strip', minutes: each, place: 'bench', skill: 'bench' }],
+        })),
+      })
+      .jobs.map((job) => ({ job, hasSpare: false }));
   const budget = { ...NO_CLOCK, puts: 20_000 };
   it('is taken in order for as long as all is over in it; a smaller one that comes later may fit yet', () => {
     // The window is the second day: 480 minutes of one bench.
     const { fits, left, plan } = fitInto(week, jobs([300, 200, 150]), { from: DAY, to: DAY + 480 }, budget);
-    expect([fits, left]).toEqual([['V-1', 'V-3'], ['V-2']]);
+    expect(fits).toEqual(['V-1', 'V-3']);
+    // 300 are taken of 480: 200 more end 20 minutes after it, and by then it is night.
+    expect(left).toEqual([{ id: 'V-2', over: DAY - 480 + 20, others: [] }]);
     expect(plan.filter(({ job }) => job !== 'own').every(({ start }) => start >= DAY)).toBe(true);
     expect(
-      faultsOf({ ...week, jobs: [...week.jobs, ...jobs([300, 0, 150]).filter((_, i) => i !== 1)] }, plan),
+      faultsOf(
+        {
+          ...week,
+          jobs: [...week.jobs, ...jobs([300, 0, 150]).flatMap(({ job }, i) => (i === 1 ? [] : [job]))],
+        },
+        plan,
+      ),
     ).toEqual([]);
   });
   it('makes nothing of the shop’s own later than it is', () => {
     const { fits, left } = fitInto(week, jobs([300]), { from: 0, to: 480 }, budget);
-    expect([fits, left]).toEqual([[], ['V-1']]);
+    expect([fits, left]).toEqual([[], [{ id: 'V-1', over: 0, others: ['own'] }]]);
     expect(fitInto(week, jobs([240]), { from: 0, to: 480 }, budget).fits).toEqual(['V-1']);
+  });
+  it('has the spare of what does not fit done before it, as far as the shop has the time', () => {
+    const spared = jobs([480, 200, 100]).map(({ job }) => ({ job, hasSpare: true }));
+    // Before the second day there are the 240 minutes that the shop's own job leaves of the first.
+    const { fits, before, left } = fitInto(week, spared, { from: DAY, to: DAY + 480 }, budget);
+    expect([fits, before, left.map(({ id }) => id)]).toEqual([['V-1'], ['V-2'], ['V-3']]);
   });
 });

@@ -53,7 +53,7 @@ function inOrder(steps: readonly PlannedStep[]) {
 
 /** As many of the last as are looked at, and fewer than this say nothing (handbook part 7, section 2). */
 export const LEARNED_FROM = 20;
-const LEAST_LEARNED = 5;
+export const LEAST_LEARNED = 5;
 
 /** The median of what came out lately, the newest last; 1 while too little is known. */
 export function factorOf(ratios: readonly number[]): number {

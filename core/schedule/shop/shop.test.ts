@@ -4,7 +4,8 @@ import { plan } from '../../plan';
 import { BenchJob } from '../../testing/bench';
 import { faultsOf, planWeek } from '..';
 import { operationsOf } from './job-operations';
-import { openOn, skillsOf, weekOfShop, type Shop, type ShopDay, type ShopJob, type WeekHours } from './shop';
+import { jobInWeek, type ShopJob } from './job-in-week';
+import { findingOfWeek, openOn, skillsOf, weekOfShop, type OpenDay, type Shop, type WeekHours } from './shop';
 
 const SHIFT = [
   [480, 720],
@@ -12,7 +13,7 @@ const SHIFT = [
 ] as const;
 const HOURS: WeekHours = [SHIFT, SHIFT, SHIFT, SHIFT, [[480, 780]], [], []];
 /** Ten days from Monday, 7 December 2026; now is Monday, ten o'clock. */
-const DAYS: readonly ShopDay[] = Array.from({ length: 10 }, (_, i) => ({
+const DAYS: readonly OpenDay[] = Array.from({ length: 10 }, (_, i) => ({
   day: new Date(Date.UTC(2026, 11, 7 + i)).toISOString().slice(0, 10),
   weekday: i % 7,
   midnight: 1440 * i - 600,
@@ -96,6 +97,18 @@ describe('a shop and a job as a week', () => {
     const week = weekOfShop(shop, [asked({ operations: [part, ...waits] })], DAYS);
     const rebuild = must(planWeek(week)).operations.find(({ id }) => id === 'rebuild');
     expect(rebuild?.start).toBeGreaterThanOrEqual(7 * 1440 - 600);
+  });
+  it('is begun on its own day and no sooner', () => {
+    const week = weekOfShop(shop, [asked({ release: '2026-12-09' })], DAYS);
+    // Wednesday’s midnight is two days after Monday’s, and now is ten on Monday.
+    expect(week.jobs[0]?.release).toBe(2 * 1440 - 600);
+    const made = must(planWeek(week));
+    expect(Math.min(...made.operations.map(({ start }) => start))).toBeGreaterThanOrEqual(2 * 1440 - 600);
+    expect(weekOfShop(shop, [asked({ release: '2026-12-01' })], DAYS).jobs[0]?.release).toBe(0);
+  });
+  it('is the same where it is put into a week that was made', () => {
+    const week = weekOfShop(shop, [asked()], DAYS);
+    expect(jobInWeek(asked(), findingOfWeek(week), DAYS)).toEqual(week.jobs[0]);
   });
   it('keeps what is begun with who began it, as long as they are there', () => {
     const begun = operations.map((each) => (each.kind === 'inspect' ? { ...each, begunBy: 'ines' } : each));
