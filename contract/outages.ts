@@ -45,8 +45,8 @@ export const outageValve = z.object({
   /** How its last job found it. */
   found: foundSchema.nullable(),
   due: dueSchema.nullable(),
-  /** One like it that lies ready, and stands in for no other of the list. */
-  spare: z.object({ id: valveId, tag: z.string() }).nullable(),
+  /** Those like it that lie ready; others of the list may have the same. */
+  spares: z.array(z.object({ id: valveId, tag: z.string() })),
   /** A job that is open on it: its work is in the week already. */
   open: jobId.nullable(),
   /** What its next job would be, with waits for what the store has too little of. */
@@ -93,7 +93,14 @@ export type OutageView = z.output<typeof outageView>;
 /** Jobs opened for the window, each once for its command. */
 export const openOutageRequest = z.strictObject({
   valves: z
-    .array(z.strictObject({ valve: valveId, commandId }))
+    .array(
+      z.strictObject({
+        valve: valveId,
+        commandId,
+        /** In the window; or before it, a spare that goes in then. */
+        when: z.enum(['within', 'before']),
+      }),
+    )
     .min(1)
     .max(200),
 });

@@ -80,7 +80,7 @@ export const weekJobView = z.object({
   /** Nothing of it is begun before this day. */
   notBefore: z.iso.date().nullable(),
   /** What each of its operations is, by its id. */
-  kinds: z.record(z.string(), z.string()),
+  kinds: z.record(z.string(), z.enum(OPERATION_KINDS)),
   /** Operations that somebody has begun. */
   begun: z.array(z.string()),
 });

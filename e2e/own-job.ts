@@ -4,19 +4,21 @@ import { expect, type Page } from '@playwright/test';
 import { jobAt, postFrom } from './api';
 
 /** Opens a job of this journey's own, bare or in line, on a bolted globe like one on file; answers with its address. */
-export async function openOwnJob(page: Page, place: Place = 'bare'): Promise<string> {
+export async function openOwnJob(page: Page, place: Place = 'bare', due?: string): Promise<string> {
   const origin = new URL(page.url()).origin;
   const { valves } = valveListView.parse(
     await (await page.request.get(`${origin}/api/valves?limit=100`)).json(),
   );
   const like = valves.find(({ valve }) => valve.construction === 'globe-bolted');
   const { serial: _another, ...valve } = like?.valve ?? {};
-  return openOn(page, valve, { place });
+  return openOn(page, valve, { place, ...(due === undefined ? {} : { due }) });
 }
 
 interface Opened {
   readonly place: Place;
   readonly scope?: Scope;
+  /** ISO date. */
+  readonly due?: string;
 }
 
 /** The same on any valve, and for any scope. */

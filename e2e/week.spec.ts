@@ -1,6 +1,10 @@
+import { workingDaysFrom } from '@dusk-wren/core/plan';
 import { expect, test, type Page } from '@playwright/test';
 import { nothingSerious } from './axe';
-import { FIRST, signIn } from './bench';
+import { postFrom } from './api';
+import { FIRST, inHand, signIn } from './bench';
+import { openOwnJob } from './own-job';
+import { workTo } from './plain';
 
 /** The plan of the shop's week, as a lead and whoever works by it see it. */
 
@@ -29,6 +33,68 @@ async function isAway(page: Page, name: string): Promise<void> {
   await form.getByRole('button', { name: 'Is away' }).click();
   await expect(page.locator('details[open]').getByText('first aid course')).toBeVisible();
 }
+
+test('a finding makes a job late; its part is asked for sooner, and it is on time again', async ({
+  page,
+}) => {
+  test.setTimeout(240_000);
+  await signIn(page, 'Petra Lundholm');
+  const due = workingDaysFrom(new Date().toISOString(), 4);
+  const address = await openOwnJob(page, 'bare', due);
+  const id = new URL(address).pathname.split('/').at(-1) ?? '';
+  const want = { hard: true, weight: 1, notBefore: null };
+  expect((await postFrom(page, `/api/week/jobs/${id}/want`, want)).status()).toBe(200);
+  const lateness = async () => {
+    const said = await page.request.get(`${FIRST}/api/week/jobs/${id}`);
+    return ((await said.json()) as { lateMinutes: number }).lateMinutes;
+  };
+  await plan(page);
+  expect(await lateness()).toBe(0);
+  await test.step('a seat that is cut too deep wants a new ring, which is days away', async () => {
+    await page.goto(address);
+    await workTo(page, 'Seating face of the seat');
+    await inHand(page)
+      .getByRole('radio', { name: /Wire drawn/ })
+      .click();
+    await inHand(page).getByLabel('How deep').fill('90 thou');
+    await expect(inHand(page).getByText(/Renew the seat/)).toBeVisible();
+    await inHand(page).getByRole('button', { name: 'Take the call' }).click();
+    await expect(page.locator('[id^="step-order"]')).toBeVisible();
+  });
+  const { tag } = await test.step('the week has it late, with why and what would cure it', async () => {
+    await plan(page);
+    await expect.poll(lateness).toBeGreaterThan(0);
+    const own = late(page).getByRole('article').filter({ hasText: 'OWN-' }).first();
+    const words = (await own.locator('b').first().textContent()) ?? '';
+    await own.getByRole('button', { expanded: false }).first().click();
+    await expect(own.getByText(/wait for a part/).first()).toBeVisible();
+    await own.getByRole('button', { name: 'What would cure it' }).click();
+    const sooner = own.getByRole('listitem').filter({ hasText: /days? sooner/ });
+    await expect(sooner.first()).toBeVisible({ timeout: 60_000 });
+    await sooner.first().getByRole('link').click();
+    return { tag: words };
+  });
+  await test.step('it is ordered for tomorrow, and the week follows', async () => {
+    await expect(page).toHaveURL(address);
+    await workTo(page, /^Order /);
+    await inHand(page)
+      .getByLabel(/expected/i)
+      .click();
+    await page
+      .getByRole('group', { name: /expected/i })
+      .getByText('Tomorrow')
+      .click();
+    await expect(page.locator('.calendar')).toBeHidden();
+    await inHand(page)
+      .getByRole('button', { name: /ordered/ })
+      .click();
+    await plan(page);
+    await expect.poll(lateness).toBe(0);
+    await expect(late(page).getByText(tag)).toHaveCount(0);
+    const csv = await (await page.request.get(`${FIRST}/api/week.csv`)).text();
+    expect(csv).toContain(tag);
+  });
+});
 
 test('who is away makes a job late, a cure is taken, and the day sheet follows', async ({ page }) => {
   test.setTimeout(180_000);
@@ -135,4 +201,50 @@ test('a week out of a file is planned and proved in the browser', async ({ page 
   await expect(page.locator('.figures')).toContainText('ends at55', { timeout: 90_000 });
   await expect(page.locator('.figures')).toContainText('none below55');
   await nothingSerious(page);
+});
+
+test('a piece is dragged along its rail, and lies there after a reload', async ({ page }) => {
+  await signIn(page, 'Petra Lundholm');
+  await plan(page);
+  const piece = page.locator('.piece:not(.wait):not(.hold):not(.begun)').last();
+  const own = page.locator(`[data-key="${(await piece.getAttribute('data-key')) ?? ''}"]`);
+  const box = await own.boundingBox();
+  if (!box) throw new Error('it is not drawn');
+  const [x, y] = [box.x + 4, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x - 20, y, { steps: 4 });
+  await expect(own).toHaveClass(/held/);
+  await page.mouse.move(x + 60, y, { steps: 8 });
+  await page.mouse.up();
+  // Let go where somebody becomes late it waits to be put down on purpose.
+  const put = page.getByRole('button', { name: /Put it here/ });
+  await expect(async () => {
+    if (await put.isEnabled({ timeout: 100 }).catch(() => false)) await put.click();
+    await expect(own).toHaveAccessibleName(/put here by a lead/, { timeout: 1000 });
+  }).toPass({ timeout: 30_000 });
+  await page.reload();
+  await expect(own).toHaveAccessibleName(/put here by a lead/);
+  await own.click();
+  await page.getByRole('button', { name: 'Goes by the plan again' }).click();
+  await expect(own).not.toHaveAccessibleName(/put here by a lead/);
+});
+
+test('a new job is promised a day by its chance, and taken in for it', async ({ page }) => {
+  await signIn(page, 'Petra Lundholm');
+  await plan(page);
+  const section = page.getByRole('region', { name: 'A new job' });
+  await section.locator('.v-field').last().click();
+  await page.getByRole('option', { name: 'Globe, bolted bonnet' }).click();
+  await section.getByRole('button', { name: 'When could it be ready?' }).click();
+  const days = section.getByRole('list', { name: 'Ready by the end of' });
+  await expect(days.getByRole('listitem').first()).toBeVisible({ timeout: 60_000 });
+  await nothingSerious(page);
+  await page.goto(`${FIRST}/jobs/new`);
+  await page.getByRole('button', { name: 'When could it be ready?' }).click();
+  const day = page.getByRole('list', { name: 'Ready by the end of' }).getByRole('button').last();
+  await expect(day).toBeVisible({ timeout: 60_000 });
+  await day.click();
+  await expect(day).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByLabel('Wanted by (may be left out)')).not.toHaveValue('');
 });

@@ -137,9 +137,9 @@ describe('its valves', () => {
     ]);
     expect(valves.at(-1)?.due?.at).toBe('2026-12-20');
   });
-  it('the worst has the one spare; a spare that is worked on stands in for none', async () => {
-    const spares = (await view()).valves.map(({ spare }) => spare?.tag ?? null);
-    expect(spares).toEqual(['HV-9', null, null, null]);
+  it('are told with the spares that can stand in for them, of their customer alone', async () => {
+    const spares = (await view()).valves.map((each) => each.spares.map(({ tag }) => tag));
+    expect(spares).toEqual([['HV-9'], ['HV-9'], ['HV-9'], ['HV-9']]);
   });
   it('take parts: the worst out of the bin, the rest is ordered ten working days before', async () => {
     const { valves, parts } = await view();
@@ -170,7 +170,7 @@ describe('its jobs', () => {
   const commands = ['HV-4', 'HV-3'].map((tag) => ({ valve: '', commandId: randomUUID(), tag }));
   it('are opened in one go, once: for the end of the window, which does not move, and not before it', async () => {
     const { id } = await view();
-    const valves = commands.map(({ commandId, tag }) => ({ valve: idOf(tag), commandId }));
+    const valves = commands.map(({ commandId, tag }) => ({ valve: idOf(tag), commandId, when: 'within' }));
     expect((await ada.post(`/api/outages/${id}/open`, { valves })).status).toBe(403);
     const twice = await Promise.all([0, 1].map(() => lea.post(`/api/outages/${id}/open`, { valves })));
     const [first, second] = twice.map(({ body }) => openDueDone.parse(body).opened);
@@ -185,9 +185,22 @@ describe('its jobs', () => {
     const { valves: now } = await view();
     expect(now.filter(({ open }) => open !== null).map(({ tag }) => tag)).toEqual(['HV-4', 'HV-3']);
   });
+  it('a spare is to be done by the day before it, and may be begun at once', async () => {
+    const { id } = await view();
+    const valves = [{ valve: idOf('HV-9'), commandId: randomUUID(), when: 'before' }];
+    await lea.post(`/api/outages/${id}/open`, { valves });
+    const { jobs } = weekView.parse((await lea.get('/api/week')).body);
+    // The working day before Monday 11 January 2027.
+    const told = { due: '2027-01-08', hard: true, notBefore: null };
+    expect(jobs.find(({ tag }) => tag === 'HV-9')).toMatchObject(told);
+    // It lies ready no more.
+    expect((await view()).valves.flatMap(({ spares }) => spares)).toEqual([]);
+  });
   it('that cannot be opened are told, and stop no other', async () => {
     const { id } = await view();
-    const valves = ['HV-4', 'HV-1'].map((tag) => ({ valve: idOf(tag), commandId: randomUUID() }));
+    const valves = ['HV-4', 'HV-1'].map((tag) => ({
+      ...{ valve: idOf(tag), commandId: randomUUID(), when: 'within' },
+    }));
     const { opened, left } = openDueDone.parse((await lea.post(`/api/outages/${id}/open`, { valves })).body);
     expect([opened.length, left.map(({ valve }) => valve)]).toEqual([1, [idOf('HV-4')]]);
   });
@@ -195,7 +208,7 @@ describe('its jobs', () => {
     const { id } = await view();
     expect((await lea.post(`/api/outages/${id}/remove`, {})).body).toEqual({ outages: [] });
     const { jobs } = weekView.parse((await lea.get('/api/week')).body);
-    expect(jobs.map(({ tag }) => tag).toSorted()).toEqual(['HV-1', 'HV-3', 'HV-4']);
+    expect(jobs.map(({ tag }) => tag).toSorted()).toEqual(['HV-1', 'HV-3', 'HV-4', 'HV-9']);
   });
 });
 

@@ -24,7 +24,7 @@ export { jobInWeek, midnightOf, type ShopDay, type ShopJob } from './shop/job-in
 export { factorOf, LEAST_LEARNED, LEARNED_FROM, ratiosOf, type Ratio } from './shop/learned';
 export { chanceBy, endBy, promise, type Promised, type Spread } from './late/promise';
 export { byRisk, type Candidate } from './outage/risk';
-export { fitInto, type Fitted, type Unfit } from './outage/fits';
+export { fitInto, type Asked, type Fitted, type Unfit } from './outage/fits';
 export { instanceOf, type Instance, type NoPlan } from './instance';
 export { instant, bestRule, NO_CLOCK, type Solved } from './engine/instant';
 export { byWindows } from './exact/windows';
@@ -36,4 +36,4 @@ export type { Watch } from './watch';
 export { runOn, type Outcome, type Solution, type Solver, type SolverPort } from './exact/solver';
 export { compare } from './score';
 export { betterThan, judged, planWeek, proveWeek, readWeek } from './solve';
-export { weekFile, type Id, type Placing, type Week } from './week';
+export { weekFile, type Id, type Placing, type Week, type WeekJob } from './week';

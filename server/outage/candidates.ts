@@ -15,8 +15,8 @@ import { jobToCome } from '../week/job-to-come';
 export interface OutageCandidate extends Candidate {
   readonly row: ValveRow;
   readonly valve: Valve;
-  /** One like it that lies ready, and stands in for none before it. */
-  readonly standsIn?: ValveRow;
+  /** Those like it that lie ready. */
+  readonly spares: readonly ValveRow[];
   /** The job that is open on it. */
   readonly open?: string;
   readonly plan: Plan;
@@ -51,7 +51,6 @@ export async function candidatesOf(
   );
   const candidates: OutageCandidate[] = [];
   for (const each of ranked) {
-    const standsIn = spares.get(likenessOf(each.row))?.shift();
     const open = openOn.get(each.id);
     const valve = valveSchema.parse(JSON.parse(each.row.body));
     const carried = await carriedOf(each.id);
@@ -59,7 +58,7 @@ export async function candidatesOf(
     candidates.push({
       ...each,
       valve,
-      ...(standsIn ? { standsIn } : {}),
+      spares: spares.get(likenessOf(each.row)) ?? [],
       ...(open === undefined ? {} : { open }),
       ...(await jobToCome(opening, by, now)),
     });

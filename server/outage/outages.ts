@@ -84,11 +84,11 @@ export async function outageView(id: string, by: PersonStamp, now: Date, zone: s
   return {
     ...lineOf(row),
     valves: candidates.map(
-      ({ id: valve, row: each, found, standsIn, open, operations, valve: { location } }) => ({
+      ({ id: valve, row: each, found, spares, open, operations, valve: { location } }) => ({
         ...{ id: valveId.parse(valve), tag: each.tag, customer: each.customer, location },
         construction: z.enum(CONSTRUCTION_IDS).parse(each.construction),
         ...{ found: found ?? null, due: nextDue(each) },
-        spare: standsIn ? { id: valveId.parse(standsIn.id), tag: standsIn.tag } : null,
+        spares: spares.map((spare) => ({ id: valveId.parse(spare.id), tag: spare.tag })),
         open: open === undefined ? null : jobId.parse(open),
         operations: waitingFor(operations, short.get(valve) ?? [], now.toISOString()),
         kits: of.get(valve) ?? [],

@@ -12,15 +12,16 @@ import {
 } from '@dusk-wren/core/schedule';
 import { listHours } from '../database/setup-hours';
 import { listPlaces } from '../database/setup-places';
-import { PinRow } from '../database/week-models';
+import { OutageRow, PinRow } from '../database/week-models';
+import { Op } from 'sequelize';
 import { timesLately } from '../database/work-times';
 import { openJobs, type OpenJob } from './open-jobs';
 import { dayAfter, daysOf, plannedShop } from './shop';
 
 const MINUTE = 60_000;
-/** Days that a plan looks ahead at the least, and past the last part that is waited for. */
+/** Days that a plan looks ahead at the least, and past the last day that anything waits for. */
 const LEAST_DAYS = 60;
-const DAYS_AFTER_PARTS = 30;
+const DAYS_AFTER = 30;
 const MOST_DAYS = 400;
 
 /** An operation that a lead has put somewhere. */
@@ -52,14 +53,15 @@ export interface Draft {
 export async function draftOf(now: Date, zone: string): Promise<Draft> {
   const from = new Date(Math.floor(now.getTime() / MINUTE) * MINUTE);
   const today = dayIn(from.toISOString(), zone);
-  const [hours, places, jobs, pinRows] = await Promise.all([
+  const [hours, places, jobs, pinRows, outages] = await Promise.all([
     listHours(today),
     listPlaces(),
     openJobs(),
     PinRow.findAll({ order: [['at', 'ASC']] }),
+    lastDaysOfOutages(today),
   ]);
   const shop = plannedShop(hours, places);
-  const days = daysOf(from, zone, daysFor(jobs, today));
+  const days = daysOf(from, zone, daysFor(today, [...daysWanted(jobs), ...outages]));
   const learned = await learnedOf(jobs);
   const asked = jobs.map(({ view: { id, due, hard, weight, notBefore, construction }, operations }) => ({
     ...{ id, hard, weight, operations },
@@ -128,12 +130,22 @@ function withPins(week: Week, pins: readonly Pinned[], from: Date): Week {
   };
 }
 
-function daysFor(jobs: readonly OpenJob[], today: string): number {
-  const last = jobs
-    .flatMap(({ operations }) => operations.flatMap(({ until }) => until ?? []))
-    .reduce((a, b) => (a > b ? a : b), today);
+/** Days that jobs wait for. */
+const daysWanted = (jobs: readonly OpenJob[]): string[] =>
+  jobs.flatMap(({ view, operations }) => [
+    ...operations.flatMap(({ until }) => until ?? []),
+    ...(view.notBefore === null ? [] : [view.notBefore]),
+  ]);
+
+async function lastDaysOfOutages(today: string): Promise<string[]> {
+  const rows = await OutageRow.findAll({ where: { toDay: { [Op.gte]: today } }, attributes: ['toDay'] });
+  return rows.map(({ toDay }) => toDay);
+}
+
+function daysFor(today: string, wanted: readonly string[]): number {
+  const last = wanted.reduce((a, b) => (a > b ? a : b), today);
   let days = LEAST_DAYS;
-  while (days < MOST_DAYS && dayAfter(today, days - DAYS_AFTER_PARTS) < last) days += DAYS_AFTER_PARTS;
+  while (days < MOST_DAYS && dayAfter(today, days - DAYS_AFTER) < last) days += DAYS_AFTER;
   return days;
 }
 

@@ -64,6 +64,17 @@ export const router = createRouter({
       component: () => import('../pages/WeekFilePage.vue'),
       meta: { title: 'A week out of a file' },
     },
+    {
+      path: '/week/outages',
+      component: () => import('../pages/OutagesPage.vue'),
+      meta: { title: 'Outages' },
+    },
+    {
+      path: '/week/outages/:id',
+      component: () => import('../pages/OutagePage.vue'),
+      props: true,
+      meta: { title: 'Outage' },
+    },
     { path: '/week', component: () => import('../pages/PlanPage.vue'), meta: { title: 'The week' } },
     {
       path: '/setup',

@@ -16,6 +16,7 @@ import SectionDrawing from '../drawings/SectionDrawing.vue';
 import BenchButton from '../parts/BenchButton.vue';
 import DayField from '../parts/DayField.vue';
 import NamePlate from '../parts/NamePlate.vue';
+import CanPromise from '../plan/promise/CanPromise.vue';
 import { useTrying } from '../stores/trying';
 import FeaturesSection from './receive/FeaturesSection.vue';
 import MediumSection from './receive/MediumSection.vue';
@@ -36,6 +37,16 @@ const scope = computed(() => (scopes.value.includes(wanted.value) ? wanted.value
 const places = computed(() => placesOf(valve.value.features, scope.value));
 const place = computed(() => (places.value.includes(placed.value) ? placed.value : 'out and back'));
 const leaves = computed(() => reachedOutOfLine(valve.value.features, scope.value));
+/** The same for what it could be ready by: whose it is does not matter yet. */
+const typed = computed(() => {
+  const { tag, customer, location } = valve.value;
+  return { ...valve.value, tag: tag || '?', customer: customer || '?', location: location || '?' };
+});
+const asked = computed(() => ({
+  valve: picked.value ? { id: picked.value.id } : { new: typed.value },
+  place: place.value,
+  ...(scope.value === 'overhaul' ? {} : { scope: scope.value }),
+}));
 const reported = ref('');
 const due = ref('');
 const { wrong: problem, busy, trying } = useTrying();
@@ -116,6 +127,7 @@ async function open(): Promise<void> {
             />
             <DayField v-model="due" label="Wanted by" optional />
           </div>
+          <CanPromise :asked="asked" :taken="due" @take="due = $event" />
           <p v-if="leaves" class="label">For this job it leaves its line: {{ leaves }}.</p>
           <v-textarea v-model="reported" label="What was reported" maxlength="400" />
         </section>

@@ -15,8 +15,10 @@ import { railsOf, type Piece } from '../plan/rails';
 import { usePlanner, useWeek } from '../plan/week';
 import WeekAgenda from '../plan/WeekAgenda.vue';
 import WeekFiles from '../plan/WeekFiles.vue';
+import WeekHeading from '../plan/WeekHeading.vue';
 import WeekRails from '../plan/WeekRails.vue';
 import { sayChanges, sayQuality } from '../plan/words';
+import NewJobPromise from './plan/NewJobPromise.vue';
 import { useSession } from '../stores/session';
 import { useKeys } from '../keys/keys';
 
@@ -103,7 +105,7 @@ useKeys([
 <template>
   <div class="page plan">
     <header>
-      <h1>The week</h1>
+      <WeekHeading title="The week" />
       <p v-if="view" class="label muted">{{ sayQuality(view) }} As of {{ sayTime(view.from) }}.</p>
     </header>
     <p v-if="error" class="problem" role="alert">{{ error.message }}</p>
@@ -203,6 +205,7 @@ useKeys([
             </ul>
             <p v-else class="muted">Nothing is ready on another day than it was.</p>
           </section>
+          <NewJobPromise />
           <PlaceLoad :view="view" />
           <WeekFiles :view="view" :day="openOn.working[first]?.day ?? view.days[0]?.day ?? ''" />
         </div>

@@ -5,6 +5,7 @@ import BenchButton from '../parts/BenchButton.vue';
 import FileDrop from '../parts/FileDrop.vue';
 import FileRails from '../plan/FileRails.vue';
 import { usePlanner } from '../plan/week';
+import WeekHeading from '../plan/WeekHeading.vue';
 import { useTrying } from '../stores/trying';
 import type { PlannedFile } from '../workers/week.worker';
 
@@ -36,11 +37,10 @@ const percent = (share: number) => `${Math.round(share * 1000) / 10} %`;
 
 <template>
   <div class="page week-file">
-    <h1>A week out of a file</h1>
+    <WeekHeading title="A week out of a file" />
     <p class="muted">
       Places, people, jobs and their operations as JSON, times in minutes from now. It is planned in this
       browser and kept nowhere; <i>seconds</i> in the file says how long the solver may look.
-      <router-link class="way" to="/week">Back to the week of the shop</router-link>
     </p>
     <FileDrop
       label="A week as JSON"

@@ -26,7 +26,6 @@ const sheet = computed(
     <a v-if="of !== EVERYBODY" class="way" :href="`/api/week/calendar.ics?${of}`" download>Calendar</a>
     <a v-else class="way" href="/api/week/calendar.ics" download>Calendar of due dates</a>
     <a class="way" href="/api/week.csv" download>CSV</a>
-    <router-link class="way" to="/week/file">Plan a file</router-link>
   </section>
 </template>
 

@@ -1,5 +1,6 @@
 import type { WeekView } from '@dusk-wren/contract/week';
 import type { JobId, PersonId } from '@dusk-wren/core/job';
+import { differenceOf } from '@dusk-wren/core/schedule';
 import type { Remote } from 'comlink';
 import { computed, ref, shallowRef, watch, type Ref } from 'vue';
 import type { Tried, WeekPlanner } from '../workers/week.worker';
@@ -44,6 +45,7 @@ export function useMoving(view: Ref<WeekView | undefined>, planner: Remote<WeekP
     [held.value, tried.value] = [{ job: job.id, id, start, person: by }, undefined];
   }
   function leave(): void {
+    isLetGo = false;
     [held.value, tried.value] = [undefined, undefined];
   }
   function moveTo(start: number, person: string | undefined): void {
@@ -73,6 +75,8 @@ export function useMoving(view: Ref<WeekView | undefined>, planner: Remote<WeekP
       : (inOrder.find(([from]) => from >= whole)?.[0] ?? whole);
   }
 
+  /** It was let go before anybody could read what that does: it lies there at once only where nobody is later for it. */
+  let isLetGo = false;
   /** Only the last place that it was held at is answered. */
   let turn = 0;
   watch(held, async (now) => {
@@ -83,6 +87,9 @@ export function useMoving(view: Ref<WeekView | undefined>, planner: Remote<WeekP
     const answer = await planner.tried(weekWith(stands, now), stands.plan);
     if (mine !== turn) return;
     [tried.value, asking.value] = [answer, false];
+    if (isLetGo && answer.plan && differenceOf(stands.week, stands.plan, answer.plan).later.length === 0)
+      await put();
+    isLetGo = false;
   });
 
   const told = computed(() => {
@@ -95,6 +102,7 @@ export function useMoving(view: Ref<WeekView | undefined>, planner: Remote<WeekP
 
   async function put(): Promise<void> {
     const [now, stands] = [held.value, view.value];
+    if (asking.value) isLetGo = true;
     if (!now || !stands || !canPut.value) return;
     const pin = {
       ...{ job: now.job, id: now.id, start: momentOf(stands, now.start) },

@@ -1,4 +1,4 @@
-import type { WeekView } from '@dusk-wren/contract/week';
+import type { WeekJobView, WeekView } from '@dusk-wren/contract/week';
 import { jobId, personId } from '@dusk-wren/core/job';
 import { faultsOf, weekFile } from '@dusk-wren/core/schedule';
 import { FT06, weekOf } from '@dusk-wren/core/testing/job-shops';
@@ -50,7 +50,7 @@ const [one, two, ada, ivo] = [
   personId.parse('00000000-0000-4000-8000-00000000000a'),
   personId.parse('00000000-0000-4000-8000-00000000000b'),
 ];
-const job = (id: typeof one, tag: string, kinds: Record<string, string>) => ({
+const job = (id: typeof one, tag: string, kinds: WeekJobView['kinds']) => ({
   ...{
     id,
     tag,

@@ -4,6 +4,7 @@ import { SCOPE_WORDS } from '@dusk-wren/core/job';
 import { capital } from '@dusk-wren/core/quantity';
 import { computed } from 'vue';
 import ContactRing from '../parts/ContactRing.vue';
+import { ringOf } from '../parts/found-ring';
 import { isoDay, sayDay, sayMinutes } from '../parts/dates';
 import { usePreferences } from '../stores/preferences';
 
@@ -39,10 +40,6 @@ const { show } = usePreferences();
 /** What its part is, and why it was renewed, in a line. */
 const renewed = ({ renewed: parts }: LivedView): string =>
   parts.map(({ part, why }) => (why === 'found bad' ? `${part} (found bad)` : part)).join(', ');
-function ringOf(found: string): 'fit' | 'condemn' | 'rework' {
-  if (found === 'good') return 'fit';
-  return found === 'stuck' ? 'condemn' : 'rework';
-}
 /** Figures of a job that can be held side by side. */
 const read = ({ measures }: LivedView) => measures.filter(({ found, left }) => found ?? left);
 const OUTCOME = { open: 'on a bench', released: 'released', condemned: 'condemned' } as const;

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import ViewsHeading from '../parts/ViewsHeading.vue';
+
 /** The heading of what the shop knows of its valves, and the other ways to look at it. */
 defineProps<{ title: string }>();
 const VIEWS = [
@@ -9,42 +11,5 @@ const VIEWS = [
 </script>
 
 <template>
-  <div class="heading">
-    <h1>{{ title }}</h1>
-    <nav class="label no-print" aria-label="Valves">
-      <router-link v-for="[to, label] in VIEWS" :key="to" :to="to" exact-active-class="shown">{{
-        label
-      }}</router-link>
-    </nav>
-  </div>
+  <ViewsHeading :title="title" of="Valves" :views="VIEWS" />
 </template>
-
-<style scoped>
-.heading {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 18px;
-  align-items: center;
-}
-nav {
-  display: flex;
-  gap: 2px;
-}
-a {
-  display: flex;
-  align-items: center;
-  justify-content: center;
-  min-width: var(--touch);
-  min-height: var(--touch);
-  padding: 0 10px;
-  font-size: 17px;
-  font-weight: 600;
-  color: var(--muted);
-  text-decoration: none;
-  border-bottom: 3px solid transparent;
-}
-.shown {
-  color: var(--ink);
-  border-color: var(--lamp);
-}
-</style>

@@ -1,9 +1,21 @@
 import { placingText, type PlacingView } from '@dusk-wren/contract/week';
-import type { Cure, Means, Placing, Quality, Solved, Week, WeekPlan } from '@dusk-wren/core/schedule';
+import type {
+  Asked,
+  Cure,
+  Fitted,
+  Means,
+  Placing,
+  Quality,
+  Solved,
+  Week,
+  WeekJob,
+  WeekPlan,
+} from '@dusk-wren/core/schedule';
 import {
   betterThan,
   curesOf,
   faultsOf,
+  fitInto,
   instanceOf,
   instant,
   lateJobs,
@@ -11,6 +23,7 @@ import {
   placedAs,
   placingOf,
   planWeek,
+  promise,
   proveWeek,
   qualityOf,
   readWeek,
@@ -63,6 +76,28 @@ const weekPlanner = {
   cures(week: Week, plan: readonly Placing[], job: string, means: Means): Cure[] {
     const found = lateOf(week, plan, job);
     return found ? curesOf(week, found.plan, found.late, means, BUDGET) : [];
+  },
+  /** What of an outage fits its window, beside all that the shop has to do anyway. */
+  fitted: (
+    week: Week,
+    stands: readonly Placing[],
+    asked: readonly Asked[],
+    window: { from: number; to: number },
+  ): Fitted => fitInto(week, stands, asked, window, BUDGET),
+  /**
+   * The minutes at which a new job is over in a thousand weeks, sooner ones first; `spread` has how work came out over
+   * what is planned, by job and operation. Nothing where it can be planned nowhere.
+   */
+  promised(
+    week: Week,
+    stood: readonly Placing[],
+    job: WeekJob,
+    spread: Readonly<Record<string, readonly number[]>>,
+  ): readonly number[] {
+    const asked = promise(week, stood, job, (task) => spread[`${task.job.id} ${task.id}`] ?? [], {
+      budget: BUDGET,
+    });
+    return asked.ok ? asked.value.ends.filter(Number.isFinite) : [];
   },
   /** The plan bettered, and bounded, by a constraint solver for so many seconds; who wants less ends this worker. */
   async better(

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { must } from '../../problem';
-import { faultsOf, readWeek, weekFile } from '..';
+import { faultsOf, planWeek, readWeek, weekFile } from '..';
 import { NO_CLOCK } from '../engine/instant';
 import { fitInto } from './fits';
 import { byRisk, type Candidate } from './risk';
@@ -52,11 +52,18 @@ describe('what fits a window', () => {
           operations: [{ id: 'strip', minutes: each, place: 'bench', skill: 'bench' }],
         })),
       })
-      .jobs.map((job) => ({ job, hasSpare: false }));
+      .jobs.map((job) => ({ job, spares: [] }));
+  const stands = must(planWeek(week)).operations;
   const budget = { ...NO_CLOCK, puts: 20_000 };
   it('is taken in order for as long as all is over in it; a smaller one that comes later may fit yet', () => {
     // The window is the second day: 480 minutes of one bench.
-    const { fits, left, plan } = fitInto(week, jobs([300, 200, 150]), { from: DAY, to: DAY + 480 }, budget);
+    const { fits, left, plan } = fitInto(
+      week,
+      stands,
+      jobs([300, 200, 150]),
+      { from: DAY, to: DAY + 480 },
+      budget,
+    );
     expect(fits).toEqual(['V-1', 'V-3']);
     // 300 are taken of 480: 200 more end 20 minutes after it, and by then it is night.
     expect(left).toEqual([{ id: 'V-2', over: DAY - 480 + 20, others: [] }]);
@@ -71,15 +78,31 @@ describe('what fits a window', () => {
       ),
     ).toEqual([]);
   });
-  it('makes nothing of the shop’s own later than it is', () => {
-    const { fits, left } = fitInto(week, jobs([300]), { from: 0, to: 480 }, budget);
-    expect([fits, left]).toEqual([[], [{ id: 'V-1', over: 0, others: ['own'] }]]);
-    expect(fitInto(week, jobs([240]), { from: 0, to: 480 }, budget).fits).toEqual(['V-1']);
+  it('moves nothing of the shop’s own', () => {
+    const { fits, left, plan } = fitInto(week, stands, jobs([300]), { from: 0, to: 480 }, budget);
+    // Its 240 minutes come first: of 300 more, 60 are left for the next day.
+    expect([fits, left]).toEqual([[], [{ id: 'V-1', over: DAY + 60 - 480, others: [] }]]);
+    expect(plan).toEqual(stands);
+    expect(fitInto(week, stands, jobs([240]), { from: 0, to: 480 }, budget).fits).toEqual(['V-1']);
   });
   it('has the spare of what does not fit done before it, as far as the shop has the time', () => {
-    const spared = jobs([480, 200, 100]).map(({ job }) => ({ job, hasSpare: true }));
+    const spared = (minutes: readonly number[], spares: readonly string[]) =>
+      fitInto(
+        week,
+        stands,
+        jobs(minutes).map(({ job }) => ({ job, spares })),
+        { from: DAY, to: DAY + 480 },
+        budget,
+      );
     // Before the second day there are the 240 minutes that the shop's own job leaves of the first.
-    const { fits, before, left } = fitInto(week, spared, { from: DAY, to: DAY + 480 }, budget);
-    expect([fits, before, left.map(({ id }) => id)]).toEqual([['V-1'], ['V-2'], ['V-3']]);
+    const { fits, before, left } = spared([480, 200, 100], ['S-1', 'S-2']);
+    expect([fits, before, left.map(({ id }) => id)]).toEqual([
+      ['V-1'],
+      [{ id: 'V-2', spare: 'S-1' }],
+      ['V-3'],
+    ]);
+    // And one spare stands in for one valve: the second of two small ones stays.
+    const one = spared([480, 100, 100], ['S-1']);
+    expect([one.before, one.left.map(({ id }) => id)]).toEqual([[{ id: 'V-2', spare: 'S-1' }], ['V-3']]);
   });
 });

@@ -1,3 +1,4 @@
+import { workingDaysFrom } from '../../plan';
 import { DAY } from '../score';
 import type { Id, WeekJob } from '../week';
 import type { JobOperation, OperationKind, PlaceKind, WorkSkill } from './job-operations';
@@ -31,7 +32,7 @@ export interface Finding {
   readonly people: ReadonlySet<Id>;
 }
 
-/** Days after which a part on order is counted on where nobody said a day. */
+/** Working days after which a part is counted on where nobody knows how long it takes. */
 const UNSAID_DAYS = 5;
 
 /** Where work goes that has no place of its own here; what has no such either is planned without one. */
@@ -84,11 +85,15 @@ export function jobInWeek(
 }
 
 function minutesOf(
-  { kind, minutes, until }: JobOperation,
+  { kind, minutes, until, leadDays = UNSAID_DAYS }: JobOperation,
   factor: ShopJob['factor'],
   days: readonly ShopDay[],
 ): number {
-  if (kind === 'part') return until === undefined ? UNSAID_DAYS * DAY : Math.max(0, midnightOf(days, until));
+  if (kind === 'part') {
+    const [today] = days;
+    const ordered = today && workingDaysFrom(`${today.day}T12:00:00Z`, leadDays);
+    return Math.max(0, midnightOf(days, until ?? ordered ?? ''));
+  }
   return Math.round(minutes * (kind === 'threadlocker' ? 1 : factor(kind)));
 }
 

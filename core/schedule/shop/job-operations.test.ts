@@ -1,9 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { must } from '../../problem';
 import { plan } from '../../plan';
-import { BenchJob } from '../../testing/bench';
-import { closureOf, CONSTRUCTION_IDS, defaultValve, relieves } from '../../valve';
-import { operationsOf, PLACE_KINDS, WORK_SKILLS } from './job-operations';
+import { bendReadings } from '../../testing/bend';
+import { BenchJob, DIAL } from '../../testing/bench';
+import { closureOf, CONSTRUCTION_IDS, defaultValve, partsOf, relieves } from '../../valve';
+import { findingIn, jobInWeek } from './job-in-week';
+import { operationsOf, PLACE_KINDS, WORK_SKILLS, type JobOperation } from './job-operations';
 import { instanceOf, readWeek } from '..';
 
 function operations(job: BenchJob) {
@@ -66,5 +68,31 @@ describe('as a job goes on', () => {
     expect(all.find(({ kind }) => kind === 'strip')).toMatchObject({ done: true, minutes: 0 });
     expect(all.find(({ kind }) => kind === 'inspect')?.begunBy).toBeDefined();
     expect(all.filter(({ done }) => done).every(({ begunBy }) => begunBy === undefined)).toBe(true);
+  });
+  it('a part that is renewed is waited for: as long as it usually takes, until it is ordered for a day', () => {
+    const job = new BenchJob().workTo('inspect.runout');
+    job.send({
+      kind: 'take-runout',
+      body: { step: 'inspect.runout', readings: bendReadings(3.1), readBy: DIAL },
+    });
+    const waiting = () => operations(job).all.find(({ id }) => id === 'part: stem');
+    const behind = () => operations(job).all.filter(({ after }) => after.includes('part: stem'));
+    const usual = partsOf(defaultValve()).find(({ role }) => role === 'stem')?.leadDays ?? 0;
+    expect(usual).toBeGreaterThan(0);
+    expect(waiting()).toMatchObject({ kind: 'part', leadDays: usual });
+    expect(behind()).toHaveLength(1);
+    // Ten working days from a Monday are two weeks: its Monday’s midnight is 14 days on.
+    const wait: JobOperation = {
+      ...{ id: 'part: stem', kind: 'part', minutes: 0, after: [], done: false, steps: [], leadDays: 10 },
+    };
+    const [planned] = jobInWeek(
+      { id: 'HV', hard: false, weight: 1, factor: () => 1, operations: [wait] },
+      findingIn({ places: new Set(), skills: new Set(), people: new Set() }),
+      [{ day: '2026-12-07', midnight: -480 }],
+    ).operations;
+    expect(planned?.minutes).toBe(14 * 1440 - 480);
+    job.send({ kind: 'order-part', body: { step: 'order.stem', expected: '2026-11-30' } });
+    expect(waiting()).toMatchObject({ until: '2026-11-30' });
+    expect(waiting()?.leadDays).toBeUndefined();
   });
 });

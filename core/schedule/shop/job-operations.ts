@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { placeOf, STAGES, type JobState, type Place } from '../../job';
-import type { Plan, PlannedStep, Wait } from '../../plan';
+import type { Plan, PlannedStep } from '../../plan';
 import { closureOf, relieves } from '../../valve';
 import { DAY } from '../score';
 
@@ -41,6 +41,8 @@ export const jobOperation = z
     begunBy: z.string().exactOptional(),
     /** Of a wait for a part: the day on which it is expected. */
     until: z.iso.date().exactOptional(),
+    /** Of one that nobody has ordered yet: working days that it usually takes. */
+    leadDays: z.int().min(0).exactOptional(),
     /** Steps of the plan, by id. */
     steps: z.array(z.string()).readonly(),
   })
@@ -101,7 +103,7 @@ export function operationsOf(plan: Plan, state: JobState): JobOperation[] {
       open.length < run.steps.length
         ? run.steps.findLast(({ finished }) => finished)?.finished?.by.id
         : undefined;
-    const parts = waitsFor(run);
+    const parts = waitsFor(run, plan.steps);
     const before = run.steps.flatMap(({ after }) => after.flatMap((id) => runOf.get(id) ?? []));
     const after = new Set([...before.filter((id) => id !== run.id), ...parts.map(({ id }) => id)]);
     if (isUnderLoad(run)) for (const cure of cures) if (isBehind(cure, run, runs)) after.add(cure.id);
@@ -130,7 +132,7 @@ function runsOf(plan: Plan, place: Place, isRelief: boolean): Run[] {
   for (const step of plan.steps) {
     const work = workOf(step, place, isRelief);
     const last = runs.at(-1);
-    if (last && last.kind === work.kind && waits(step).length === 0) {
+    if (last && last.kind === work.kind && !isAwaited(step)) {
       last.steps.push(step);
       continue;
     }
@@ -141,20 +143,26 @@ function runsOf(plan: Plan, place: Place, isRelief: boolean): Run[] {
   return runs;
 }
 
-type PartWait = Extract<Wait, { kind: 'part' }>;
-const waits = (step: PlannedStep): PartWait[] =>
-  step.status === 'done' ? [] : step.waits.filter((wait): wait is PartWait => wait.kind === 'part');
+/** A part that is to come: work behind it goes no further before it is here. */
+const isAwaited = ({ task, status }: PlannedStep): boolean => task.kind === 'arrive' && status !== 'done';
 
-function waitsFor(run: Run): JobOperation[] {
-  return run.steps.flatMap(waits).map(({ part, expected }) => ({
-    id: `part: ${part}`,
-    kind: 'part',
-    minutes: 0,
-    after: [],
-    done: false,
-    ...(expected === undefined ? {} : { until: expected }),
-    steps: [],
-  }));
+function waitsFor(run: Run, steps: readonly PlannedStep[]): JobOperation[] {
+  return run.steps.filter(isAwaited).flatMap(({ task, waits }): JobOperation[] => {
+    if (task.kind !== 'arrive') return [];
+    const { part } = task;
+    const expected = waits.flatMap((wait) => (wait.kind === 'part' ? (wait.expected ?? []) : []))[0];
+    const order = steps.find((step) => step.task.kind === 'order' && step.task.part === part)?.task;
+    return [
+      {
+        ...{ id: `part: ${part}`, kind: 'part', minutes: 0, after: [], done: false, steps: [] },
+        ...(expected !== undefined
+          ? { until: expected }
+          : order?.kind === 'order'
+            ? { leadDays: order.leadDays }
+            : {}),
+      },
+    ];
+  });
 }
 
 interface Cure extends JobOperation {

@@ -16,6 +16,8 @@ export async function up(queries: QueryInterface): Promise<void> {
     body,
   });
   await addIndexOnce(queries, 'work_times', ['construction', 'signed'], 'work_times_lately');
+  // Worked out again where they are wanted, with waits for what is not ordered yet.
+  await queries.sequelize.query('DELETE FROM job_operations');
   await addColumnOnce(queries, 'week_wants', 'not_before', 'DATE NULL');
   await queries.createTable('outages', {
     id: { ...uuid, primaryKey: true },
