@@ -75,7 +75,7 @@ export function jobInWeek(
     operations: operations.map((operation) => {
       const place = operation.place && placeFor(operation.place);
       return {
-        ...{ id: operation.id, wait: 0, after: [...operation.after], done: operation.done },
+        ...{ id: operation.id, wait: operation.wait ?? 0, after: [...operation.after], done: operation.done },
         minutes: minutesOf(operation, factor, days),
         ...(place === undefined ? {} : { place }),
         ...whoDoes(operation),

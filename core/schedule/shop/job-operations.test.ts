@@ -6,7 +6,7 @@ import { BenchJob, DIAL } from '../../testing/bench';
 import { closureOf, CONSTRUCTION_IDS, defaultValve, partsOf, relieves } from '../../valve';
 import { findingIn, jobInWeek } from './job-in-week';
 import { operationsOf, PLACE_KINDS, WORK_SKILLS, type JobOperation } from './job-operations';
-import { instanceOf, readWeek } from '..';
+import { instanceOf, planWeek, readWeek } from '..';
 
 function operations(job: BenchJob) {
   const current = must(plan(job.state));
@@ -94,5 +94,37 @@ describe('as a job goes on', () => {
     job.send({ kind: 'order-part', body: { step: 'order.stem', expected: '2026-11-30' } });
     expect(waiting()).toMatchObject({ until: '2026-11-30' });
     expect(waiting()?.leadDays).toBeUndefined();
+  });
+  it('what threadlocker holds is not handled for half an hour, nor tested for a day', () => {
+    const { all } = operations(new BenchJob(defaultValve('regulator-self-acting')));
+    const cure = all.find(({ kind }) => kind === 'threadlocker');
+    const locked = all.find(({ id }) => cure?.after.includes(id));
+    const week = must(
+      readWeek({
+        places: PLACE_KINDS.map((place) => ({ id: place })),
+        people: WORK_SKILLS.map((skill) => ({ id: skill, skills: [skill] })),
+        jobs: [
+          jobInWeek(
+            { id: 'PR', hard: false, weight: 1, factor: () => 1, operations: all },
+            findingIn({
+              places: new Set(PLACE_KINDS),
+              skills: new Set(WORK_SKILLS),
+              people: new Set(WORK_SKILLS),
+            }),
+            [{ day: '2026-12-07', midnight: -480 }],
+          ),
+        ],
+      }),
+    );
+    const { operations: made } = must(planWeek(week));
+    const over = made.find(({ id }) => id === locked?.id)?.end ?? Infinity;
+    const behind = all.filter(({ id, after }) => id !== cure?.id && after.includes(locked?.id ?? ''));
+    const starts = (ids: readonly string[]) =>
+      made.filter(({ id }) => ids.includes(String(id))).map(({ start }) => start);
+    expect(behind.length).toBeGreaterThan(0);
+    expect(Math.min(...starts(behind.map(({ id }) => id)))).toBeGreaterThanOrEqual(over + 30);
+    const loaded = all.filter(({ after }) => after.includes(cure?.id ?? ''));
+    expect(loaded.length).toBeGreaterThan(0);
+    expect(Math.min(...starts(loaded.map(({ id }) => id)))).toBeGreaterThanOrEqual(over + 1440);
   });
 });

@@ -43,6 +43,8 @@ export const jobOperation = z
     until: z.iso.date().exactOptional(),
     /** Of one that nobody has ordered yet: working days that it usually takes. */
     leadDays: z.int().min(0).exactOptional(),
+    /** Minutes by the clock, between its end and what follows it: what was put together is not handled yet. */
+    wait: z.int().positive().exactOptional(),
     /** Steps of the plan, by id. */
     steps: z.array(z.string()).readonly(),
   })
@@ -55,7 +57,8 @@ interface Work {
   readonly skill: WorkSkill;
 }
 
-/** Full strength before load or pressure (handbook part 7, section 2). */
+/** Of threadlocker, until it is handled and until it is loaded or put under pressure (handbook part 7, section 2). */
+const HANDLING_MINUTES = 30;
 const STRENGTH_MINUTES = DAY;
 
 const LAPPING_TOOLS = ['lapping block', 'lapping handle', 'flat lap', 'cast iron lap'] as const;
@@ -118,6 +121,7 @@ export function operationsOf(plan: Plan, state: JobState): JobOperation[] {
         after: [...after],
         done: open.length === 0,
         ...(begunBy !== undefined && open.length > 0 ? { begunBy } : {}),
+        ...(isLocked(run) ? { wait: HANDLING_MINUTES } : {}),
         steps: run.steps.map(({ id }) => id),
       },
       ...cures.filter(({ of }) => of === run.id).map(({ of: _, ...cure }) => cure),
@@ -169,22 +173,26 @@ interface Cure extends JobOperation {
   readonly of: string;
 }
 
+/** Something in it is put together with threadlocker still. */
+const isLocked = (run: Run): boolean =>
+  run.steps.some(
+    ({ stage, consumables, status }) =>
+      status !== 'done' &&
+      (stage === 'rebuild' || stage === 'set up') &&
+      consumables.some((name) => name.endsWith('threadlocker')),
+  );
+
 /** What was put together with threadlocker, and is not long enough ago. */
 function curesOf(runs: readonly Run[]): Cure[] {
   return runs.flatMap((run): Cure[] => {
-    const isLocked = run.steps.some(
-      ({ stage, consumables, status }) =>
-        status !== 'done' &&
-        (stage === 'rebuild' || stage === 'set up') &&
-        consumables.some((name) => name.endsWith('threadlocker')),
-    );
-    if (!isLocked) return [];
+    if (!isLocked(run)) return [];
     return [
       {
         of: run.id,
         id: `threadlocker: ${run.id}`,
         kind: 'threadlocker',
-        minutes: STRENGTH_MINUTES,
+        // What follows waits for the handling anyway.
+        minutes: STRENGTH_MINUTES - HANDLING_MINUTES,
         after: [run.id],
         done: false,
         steps: [],
