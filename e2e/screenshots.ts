@@ -88,10 +88,6 @@ await lead.getByRole('heading', { name: 'Isolation sheet' }).waitFor();
 await take(lead, 'isolation');
 
 await working(ines, '', 'workings');
-await lead.goto(`${HERE}/workings/signature.analyse`);
-await lead.getByRole('button', { name: 'Use the sample' }).click();
-await lead.waitForTimeout(1500);
-await take(lead, 'signature');
 
 /** A valve popped on the rig. */
 const tam = await as('Tam Brackley', 'dusk');
@@ -111,6 +107,10 @@ await lead.locator('.piece').first().waitFor();
 const late = lead.locator('.late-jobs .line').first();
 if ((await late.count()) > 0) await late.click();
 await take(lead, 'week');
+await lead.goto(`${HERE}/week/outages`);
+await lead.getByRole('link', { name: /two-day stop/ }).click();
+await lead.getByRole('heading', { name: /^In the window/ }).waitFor({ timeout: 60_000 });
+await take(lead, 'outage');
 await lead.goto(`${HERE}/store`);
 await take(lead, 'store');
 await ines.goto(`${HERE}/valves`);
