@@ -3,7 +3,16 @@ import { csvText, previewedRow } from './row-by-row';
 import { personWithCode } from './setup';
 
 /** What is set up by a file, in and out. */
-export const SETUP_FILES = ['people', 'instruments', 'places', 'sites', 'sheets', 'valves'] as const;
+export const SETUP_FILES = [
+  'people',
+  'holidays',
+  'absences',
+  'instruments',
+  'places',
+  'sites',
+  'sheets',
+  'valves',
+] as const;
 export type SetupFileKind = (typeof SETUP_FILES)[number];
 
 export const setupFilePreviewRequest = z.strictObject({ csv: csvText });

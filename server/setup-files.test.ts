@@ -91,6 +91,58 @@ describe('people out of a file', () => {
   });
 });
 
+describe('hours out of files', () => {
+  it('days that nobody works on: those that are here keep their day, and get their name', async () => {
+    await lea.post('/api/setup/hours/holidays', { day: '2099-12-25', name: 'Feast' });
+    const file = csv(
+      'day,name',
+      '2099-12-25,Winter feast',
+      '2099-12-26,Second feast',
+      '26 Dec,No day',
+      '2099-12-26,x',
+    );
+    expect(does((await look('holidays', file)).rows).map((line) => line.slice(0, 8).trim())).toEqual([
+      '2 change',
+      '3 new',
+      '4 bad da',
+      '5 bad da',
+    ]);
+    expect((await take('holidays', file, { skipBad: true })).body).toMatchObject({ written: 2, skipped: 2 });
+    const { holidays } = (await lea.get('/api/setup/hours')).body;
+    expect(holidays.map(({ name }: { name: string }) => name)).toEqual(['Winter feast', 'Second feast']);
+  });
+  it('who is away when: people by their names; a day alone is that day', async () => {
+    const file = csv(
+      'name,from,to,why',
+      'Bo,2099-03-02,2099-03-06,course',
+      'bo,2099-05-04,,dentist',
+      'Nobody,2099-03-02,2099-03-06,course',
+      'Bo,2099-06-10,2099-06-01,backwards',
+    );
+    expect(does((await look('absences', file)).rows)).toEqual([
+      '2 new',
+      '3 new',
+      '4 bad name: “Nobody”: nobody here is called so',
+      expect.stringMatching(/^5 bad to: .*ends on the day that it begins/),
+    ]);
+    await take('absences', file, { skipBad: true });
+    const { people } = (await lea.get('/api/setup/hours')).body;
+    const bo = people.find(({ id }: { id: string }) => id === shop.people.bo);
+    expect(bo.away.map(({ from, to, why }: Record<string, string>) => [from, to, why])).toEqual([
+      ['2099-03-02', '2099-03-06', 'course'],
+      ['2099-05-04', '2099-05-04', 'dentist'],
+    ]);
+    const moved = csv('name,from,to,why', 'Bo,2099-03-02,2099-03-05,course');
+    expect(does((await look('absences', moved)).rows)).toEqual(['2 change']);
+    await take('absences', moved);
+    const again = (await lea.get('/api/setup/files/absences.csv')).text;
+    expect(again).toContain('2099-03-02,2099-03-05,course');
+    expect(new Set((await look('absences', again)).rows.map((row: { does: string }) => row.does))).toEqual(
+      new Set(['same']),
+    );
+  });
+});
+
 describe('instruments out of a file', () => {
   const heading = 'name,kind,calibration due,serial,reads,read to,read by';
   it('a driver that reads something else, and a day that only a calibration sets, are refused by name', async () => {

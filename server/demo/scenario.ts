@@ -32,7 +32,7 @@ export const OFF_ON_FRIDAY = { name: 'Wen Aldous', why: 'moves house' } as const
 export const PLACES = [
   ['Chain vices', 'vice', 2, '06:30', '15:00'],
   ['Lapping table', 'lapping plate', 1, '06:30', '15:00'],
-  ['Seat lathe', 'lathe', 1, '07:00', '14:30'],
+  ['Seat lathe', 'lathe', 1, '07:00', '12:30'],
   ['Wash', 'wash', 1, '06:30', '14:00'],
   ['Water rig', 'rig', 1, '07:00', '15:00'],
   ['Pop rig', 'pop rig', 1, '07:00', '15:00'],
@@ -369,6 +369,10 @@ const LATHE_STORIES: readonly Story[] = (
     ['DH-436', '77-3391', HEAT, 'riser 6, supply', 'three300', 3, 3],
     ['HV-2240', 'B 4071 15', SUGAR, 'pan 8, condensate', 'two150', 2, 3],
     ['HV-2244', 'B 4071 16', SUGAR, 'pan 9, condensate', 'two150', 3, 4],
+    ['HV-2246', 'B 4071 17', SUGAR, 'pan 10, condensate', 'two150', 0, 11],
+    ['HV-2248', 'B 4071 18', SUGAR, 'pan 11, condensate', 'two150', 1, 12],
+    ['DH-438', '77-3394', HEAT, 'riser 7, supply', 'three300', 2, 12],
+    ['DH-439', '77-3395', HEAT, 'riser 8, supply', 'three300', 3, 13],
   ] as const
 ).map(([tag, serial, customer, location, size, technician, dueInDays]) => ({
   valve: valve(tag, {

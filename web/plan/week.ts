@@ -2,7 +2,7 @@ import { weekView, type betterPlanRequest, type PinAsked, type WeekView } from '
 import { useQuery, useQueryCache } from '@pinia/colada';
 import { useIntervalFn } from '@vueuse/core';
 import { wrap, type Remote } from 'comlink';
-import { onBeforeUnmount } from 'vue';
+import { onBeforeUnmount, shallowRef, watch } from 'vue';
 import type { z } from 'zod';
 import { call } from '../api/client';
 import { useTrying } from '../stores/trying';
@@ -14,6 +14,15 @@ const LOOKS_EVERY = 10_000;
 export function useWeek() {
   const key = ['week'];
   const { data, error, refetch } = useQuery({ key, query: () => call('/week', weekView), staleTime: 0 });
+  /** The same as long as nothing has changed: what was worked out of it stands. */
+  const view = shallowRef<WeekView>();
+  watch(
+    data,
+    (next) => {
+      if (next && JSON.stringify(next) !== JSON.stringify(view.value)) view.value = next;
+    },
+    { immediate: true },
+  );
   const cache = useQueryCache();
   const { wrong, busy, done } = useTrying();
   useIntervalFn(() => void refetch(), LOOKS_EVERY);
@@ -22,7 +31,7 @@ export function useWeek() {
       cache.setQueryData(key, await call(`/week${path}`, weekView, { method: 'POST', body }));
     });
   return {
-    view: data,
+    view,
     error,
     wrong,
     busy,

@@ -5,6 +5,7 @@ import DayField from '../parts/DayField.vue';
 import { sayDay } from '../parts/dates';
 import HoursForm from './HoursForm.vue';
 import PersonHours from './PersonHours.vue';
+import SetupFile from './SetupFile.vue';
 import { useSetupHours } from './setup-hours';
 
 /** Who is there when: what the plan of the week goes by. */
@@ -45,6 +46,12 @@ async function addHoliday(): Promise<void> {
         >Nobody works then</BenchButton
       >
     </form>
+    <SetupFile
+      kind="holidays"
+      title="Days that nobody works on, from and to a file"
+      columns="day, name"
+      @taken="setup.refetch()"
+    />
     <h2>People</h2>
     <PersonHours
       v-for="person in hours.people"
@@ -56,6 +63,12 @@ async function addHoliday(): Promise<void> {
       @back="setup.removeAbsence"
       @stay="setup.addExtra"
       @leave="setup.removeExtra"
+    />
+    <SetupFile
+      kind="absences"
+      title="Who is away when, from and to a file"
+      columns="name, from, to, why"
+      @taken="setup.refetch()"
     />
     <p class="muted">
       What people can is noted on their cards under People: the plan asks for lathe, relief valves and field.

@@ -17,6 +17,8 @@ const props = defineProps<{
   kind: SetupFileKind;
   /** What its heading says. */
   columns: string;
+  /** Where a page has several. */
+  title?: string;
 }>();
 const emit = defineEmits<{ taken: [codes: readonly PersonWithCode[]] }>();
 const chosen = ref({ name: '', csv: '' });
@@ -45,7 +47,7 @@ const take = () =>
 
 <template>
   <details class="file">
-    <summary class="label">From and to a file</summary>
+    <summary class="label">{{ title ?? 'From and to a file' }}</summary>
     <div class="body">
       <p class="muted">
         A CSV file with the columns: {{ columns }}. Nothing is written before you have seen what it would do.

@@ -8,7 +8,7 @@ import { useTrying } from '../stores/trying';
 /** Who is there when; each change answers with all of it. */
 export function useSetupHours() {
   const key = ['setup-hours'];
-  const { data } = useQuery({ key, query: () => call('/setup/hours', hoursView), staleTime: 0 });
+  const { data, refetch } = useQuery({ key, query: () => call('/setup/hours', hoursView), staleTime: 0 });
   const cache = useQueryCache();
   const { wrong, done } = useTrying();
   const post = (path: string, body: object = {}) =>
@@ -18,6 +18,7 @@ export function useSetupHours() {
   return {
     hours: computed(() => data.value),
     wrong,
+    refetch,
     setShop: (hours: WorkHours) => post('/shop', { hours }),
     setOwn: (person: string, hours: WorkHours | null) => post(`/people/${person}`, { hours }),
     addHoliday: (holiday: Holiday) => post('/holidays', holiday),

@@ -143,8 +143,17 @@ describe('cures', () => {
     });
     expect(others.every(({ change, lateAfter }) => change.kind !== 'overtime' || lateAfter > 0)).toBe(true);
   });
+  it('nothing that takes less than a tenth of the lateness', () => {
+    const evenings = [{ ...evening, to: 530 }];
+    const found = cures(lathe([turn('a', 400, 510, { hard: true }), turn('b', 200, 700)]), {
+      ...NOTHING,
+      evenings,
+    });
+    // Twenty minutes of 830: what is left is going before the other.
+    expect(found.map(({ change }) => change.kind)).not.toContain('overtime');
+  });
   it('three at the most, those that cure it wholly first', () => {
-    const evenings = [evening, { ...evening, to: 530 }, { ...evening, to: 560 }];
+    const evenings = [evening, { ...evening, to: 600 }, { ...evening, to: 605 }];
     const found = cures(lathe([turn('a', 400, 510), turn('b', 200, 700)]), { ...NOTHING, evenings });
     expect(found).toHaveLength(3);
     expect(found.map(({ lateAfter }) => lateAfter > 0)).toEqual([false, false, true]);

@@ -2,6 +2,7 @@ import { placingOf } from '../answer';
 import { instant } from '../engine/instant';
 import { instanceOf } from '../instance';
 import type { Budget } from '../engine/improve';
+import { grouped } from '../grouped';
 import { DAY } from '../score';
 import { differenceOf, latenessOf, type Shifted } from './difference';
 import type { LateJob } from './why-late';
@@ -59,6 +60,11 @@ export interface Cure {
 
 const DAYS_SOONER = [1, 2, 4];
 const SHOWN = 3;
+/** Less of the lateness than this is not worth an evening. */
+const WORTH = 0.1;
+/** As many as are tried in earnest, and how much shorter the others are looked at. */
+const TRIED = 10;
+const QUICKER = 6;
 
 /**
  * The three cheapest cures of a late job, each tried by planning the week with it: only those that make it less late.
@@ -72,39 +78,46 @@ export function curesOf(
   budget: Budget,
 ): Cure[] {
   const before = stands.map(placingOf);
-  return changesFor(late, means, stands)
-    .flatMap((change): Cure[] => {
-      const changed = withChange(week, change);
-      const instance = instanceOf(changed, before);
-      if (!instance.ok) return [];
-      const tried = instant(instance.value, budget);
-      if (!tried.ok) return [];
-      const plan = tried.value.plan.map(placingOf);
-      const own = latenessOf(changed, plan).get(late.job.id) ?? 0;
-      if (own >= late.minutes) return [];
-      const { later, moved } = differenceOf(changed, before, plan);
-      return [
-        {
-          change,
-          week: changed,
-          plan,
-          lateBefore: late.minutes,
-          lateAfter: own,
-          made: later,
-          price: priceOf(change, means),
-          moved: moved.filter(({ job }) => job !== late.job.id).length,
-        },
-      ];
-    })
-    .toSorted(
-      (a, b) =>
-        Number(a.lateAfter > 0) - Number(b.lateAfter > 0) ||
-        a.made.length - b.made.length ||
-        a.price - b.price ||
-        a.moved - b.moved,
-    )
+  const triedWith = (change: Change, puts: number): Cure[] => {
+    const changed = withChange(week, change);
+    const instance = instanceOf(changed, before);
+    if (!instance.ok) return [];
+    const tried = instant(instance.value, { ...budget, puts });
+    if (!tried.ok) return [];
+    const plan = tried.value.plan.map(placingOf);
+    const { later, moved } = differenceOf(changed, before, plan);
+    return [
+      {
+        change,
+        week: changed,
+        plan,
+        lateBefore: late.minutes,
+        lateAfter: latenessOf(changed, plan).get(late.job.id) ?? 0,
+        made: later,
+        price: priceOf(change, means),
+        moved: moved.filter(({ job }) => job !== late.job.id).length,
+      },
+    ];
+  };
+  // All are looked at quickly; those that promise the most are tried in earnest.
+  const looked = changesFor(late, means, stands).flatMap((change) =>
+    triedWith(change, budget.puts / QUICKER),
+  );
+  return looked
+    .toSorted(cheapestFirst)
+    .slice(0, TRIED)
+    .flatMap(({ change }) => triedWith(change, budget.puts))
+    .filter(({ lateAfter, lateBefore }) => lateAfter <= (1 - WORTH) * lateBefore)
+    .toSorted(cheapestFirst)
     .slice(0, SHOWN);
 }
+
+/** Those that cure it wholly first, then those that make nobody else late, the cheaper, and what moves the fewest. */
+const cheapestFirst = (a: Cure, b: Cure): number =>
+  Number(a.lateAfter > 0) - Number(b.lateAfter > 0) ||
+  a.made.length - b.made.length ||
+  a.price - b.price ||
+  a.moved - b.moved;
 
 /** Whatever stands on its chain could be otherwise: who it waited for stays longer, a part comes sooner, it goes first. */
 function changesFor({ job, chain }: LateJob, { evenings, parts }: Means, plan: readonly Placed[]): Change[] {
@@ -134,17 +147,22 @@ function changesFor({ job, chain }: LateJob, { evenings, parts }: Means, plan: r
 /** One evening is overtime; from two on it is a shift. */
 const LEAST_EVENINGS = 2;
 
+/** Whoever can work where the most is waited for could go on there, as many evenings as there are. */
 function secondShifts(chain: LateJob['chain'], evenings: readonly Evening[], until: number): Change[] {
-  const shifts = new Map<string, Change>();
-  for (const { placed, waitedFor } of chain) {
-    const place = placed.way.unit?.id;
-    if (place === undefined || waitedFor.kind !== 'taken' || waitedFor.what !== 'place') continue;
-    for (const person of new Set(placed.task.ways.flatMap((way) => way.person?.id ?? []))) {
+  const waited = chain.filter(({ waitedFor }) => waitedFor.kind === 'taken' && waitedFor.what === 'place');
+  const placesOf = grouped(waited, ({ placed }) => placed.way.unit?.id);
+  const mostFirst = [...placesOf].toSorted(([, a], [, b]) => b.length - a.length);
+  const shifts = new Map<Id, Change>();
+  for (const [place, links] of mostFirst) {
+    if (place === undefined) continue;
+    const able = links.flatMap(({ placed }) => placed.task.ways.flatMap((way) => way.person?.id ?? []));
+    for (const person of new Set(able)) {
+      if (shifts.has(person)) continue;
       const own: [number, number][] = [];
       for (const { person: who, from, to } of evenings)
         if (who === person && from < until && from >= (own.at(-1)?.[1] ?? 0)) own.push([from, to]);
       if (own.length >= LEAST_EVENINGS)
-        shifts.set(`${place} ${person}`, { kind: 'second shift', place, person, evenings: own });
+        shifts.set(person, { kind: 'second shift', place, person, evenings: own });
     }
   }
   return [...shifts.values()];

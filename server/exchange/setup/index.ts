@@ -1,5 +1,6 @@
 import type { SetupFileKind } from '@dusk-wren/contract';
 import type { Sequelize } from 'sequelize';
+import { absencesFile, holidaysFile } from './hours';
 import { instrumentsFile } from './instruments';
 import { peopleFile } from './people';
 import { placesFile } from './places';
@@ -14,6 +15,8 @@ export const setupFiles = (
   now: () => Date,
 ): Readonly<Record<SetupFileKind, SetupFile>> => ({
   people: peopleFile(sequelize, now),
+  holidays: holidaysFile(now),
+  absences: absencesFile(now),
   instruments: instrumentsFile(now),
   places: placesFile(),
   sites: sitesFile(),
