@@ -153,7 +153,7 @@ describe('cures', () => {
     expect(found.map(({ change }) => change.kind)).not.toContain('overtime');
   });
   it('three at the most, those that cure it wholly first', () => {
-    const evenings = [evening, { ...evening, to: 600 }, { ...evening, to: 605 }];
+    const evenings = [evening, { ...evening, to: 594 }, { ...evening, to: 598 }];
     const found = cures(lathe([turn('a', 400, 510), turn('b', 200, 700)]), { ...NOTHING, evenings });
     expect(found).toHaveLength(3);
     expect(found.map(({ lateAfter }) => lateAfter > 0)).toEqual([false, false, true]);
