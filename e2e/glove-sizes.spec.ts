@@ -60,6 +60,8 @@ test('whatever is pressed is as large as a gloved finger, whatever is read can b
     '/workings/positioner.stroke',
     '/workings/signature.analyse',
     '/workings/bluing.read',
+    '/week/outages',
+    '/week/file',
   ]) {
     await page.goto(`${FIRST}${path}`);
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();

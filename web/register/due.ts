@@ -1,10 +1,11 @@
-import { dueList, openDueDone, type DueLine } from '@dusk-wren/contract';
+import { dueList, type DueLine } from '@dusk-wren/contract';
 import { daysAfter } from '@dusk-wren/core/quantity';
 import { useQuery } from '@pinia/colada';
 import { computed, ref } from 'vue';
 import { call } from '../api/client';
 import { isoDay } from '../parts/dates';
 import { useCustomers } from '../stores/customers';
+import { useOpening } from '../stores/opening';
 import { useTrying } from '../stores/trying';
 
 export const HORIZONS = [30, 90, 365] as const;
@@ -53,28 +54,13 @@ export function useDue() {
   });
   const months = computed(() => byMonth(data.value?.valves ?? [], today));
   const { wrong, done } = useTrying();
-  const told = ref<{ opened: number; left: readonly { tag: string; why: string }[] }>();
-  /** Ids of the commands, kept so that a month that was asked for twice is opened once. */
-  const commands = new Map<string, string>();
-  const commandFor = (valve: string) => {
-    const command = commands.get(valve) ?? crypto.randomUUID();
-    commands.set(valve, command);
-    return command;
-  };
-  async function open(valves: readonly DueLine[]): Promise<void> {
-    const idle = valves.filter(({ open: job }) => job === null);
-    await done(async () => {
-      const body = { valves: idle.map(({ id }) => ({ valve: id, commandId: commandFor(id) })) };
-      const answer = await call('/due/open', openDueDone, { method: 'POST', body });
-      const tags = new Map(idle.map(({ id, tag }) => [String(id), tag]));
-      told.value = {
-        opened: answer.opened.length,
-        left: answer.left.map(({ valve, why }) => ({ tag: tags.get(valve) ?? '', why })),
-      };
-      for (const { valve } of answer.opened) commands.delete(valve);
-      await refetch();
-    });
-  }
+  const opening = useOpening(done);
+  const open = (valves: readonly DueLine[]) =>
+    opening.open(
+      '/due/open',
+      valves.flatMap(({ id, tag, open: job }) => (job === null ? [{ valve: id, tag }] : [])),
+      refetch,
+    );
   return {
     days,
     customer,
@@ -84,7 +70,7 @@ export function useDue() {
     months,
     asked,
     wrong,
-    told,
+    told: opening.told,
     open,
   };
 }

@@ -5,11 +5,10 @@ import {
   type OutageAsked,
   type OutagePreview,
 } from '@dusk-wren/contract/outages';
-import { openDueDone } from '@dusk-wren/contract';
 import type { ValveId } from '@dusk-wren/core/job';
 import { useQuery, useQueryCache } from '@pinia/colada';
-import { ref } from 'vue';
 import { call } from '../../api/client';
+import { useOpening } from '../../stores/opening';
 import { useTrying } from '../../stores/trying';
 
 /** Every outage, and how one is brought in. */
@@ -49,25 +48,7 @@ export function useOutage(id: () => string) {
     staleTime: 0,
   });
   const { wrong, busy, done } = useTrying();
-  const told = ref<{ opened: number; left: readonly { tag: string; why: string }[] }>();
-  /** Ids of the commands, kept so that what is asked twice is opened once. */
-  const commands = new Map<string, string>();
-  const commandFor = (valve: string) => {
-    const command = commands.get(valve) ?? crypto.randomUUID();
-    commands.set(valve, command);
-    return command;
-  };
-  const open = (jobs: readonly ToOpen[]) =>
-    done(async () => {
-      const valves = jobs.map(({ valve, when }) => ({ valve, when, commandId: commandFor(valve) }));
-      const answer = await call(`/outages/${id()}/open`, openDueDone, { method: 'POST', body: { valves } });
-      const tags = new Map(jobs.map(({ valve, tag }) => [String(valve), tag]));
-      told.value = {
-        opened: answer.opened.length,
-        left: answer.left.map(({ valve, why }) => ({ tag: tags.get(valve) ?? '', why })),
-      };
-      for (const { valve } of answer.opened) commands.delete(valve);
-      await refetch();
-    });
-  return { view: data, error, wrong, busy, told, open };
+  const opening = useOpening(done);
+  const open = (jobs: readonly ToOpen[]) => opening.open(`/outages/${id()}/open`, jobs, refetch);
+  return { view: data, error, wrong, busy, told: opening.told, open };
 }
