@@ -55,6 +55,7 @@ function serverOf(job: BenchJob, person: PersonStamp) {
     '/api/store/units': { units: [] },
     '/api/store/kits': { kits: [] },
     [`/api/jobs/${JOB}/stock`]: { parts: [], next: null },
+    [`/api/week/jobs/${JOB}`]: { readyAt: null, lateMinutes: 0, next: null },
   };
   return (address: string | URL | Request): Promise<Response> => {
     const found = answers[String(address)];
