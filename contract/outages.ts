@@ -4,11 +4,11 @@ import { jobOperation } from '@dusk-wren/core/schedule';
 import { CONSTRUCTION_IDS, PART_ROLES } from '@dusk-wren/core/valve';
 import { z } from 'zod';
 import { csvText, previewedRow } from './row-by-row';
+import { endsLater } from './week';
 
 /** Valves that are to be done in one shutdown. */
 
 const window = { from: z.iso.date(), to: z.iso.date() };
-const endsLater = { path: ['to'], message: 'it ends on the day that it begins, or later' };
 
 /** A list of valves before it is taken: a row a valve, found in the register. */
 export const outagePreviewRequest = z.strictObject({ csv: csvText });

@@ -136,7 +136,7 @@ export const openDueRequest = z.strictObject({
     .min(1)
     .max(200),
 });
-export const openDueDone = z.object({
+export const jobsOpened = z.object({
   opened: z.array(z.object({ valve: valveId, job: jobId })),
   /** What was not opened, and why, in words. */
   left: z.array(z.object({ valve: valveId, why: z.string() })),

@@ -11,7 +11,7 @@ const rowId = z.int().positive();
 
 /** Days on which somebody is away, the first and the last among them. */
 const absence = { from: z.iso.date(), to: z.iso.date(), why: words(80) };
-const endsLater = { path: ['to'], message: 'it ends on the day that it begins, or later' };
+export const endsLater = { path: ['to'], message: 'it ends on the day that it begins, or later' };
 export const absenceRequest = z
   .strictObject({ person: personId, ...absence })
   .refine(({ from, to }) => to >= from, endsLater);
@@ -20,10 +20,15 @@ export type AbsenceAsked = z.output<typeof absenceRequest>;
 export const holidayRequest = z.strictObject({ day: z.iso.date(), name: words(80) });
 export type Holiday = z.output<typeof holidayRequest>;
 
-/** Hours of one day that somebody stays for beyond their own. */
-export const extraHoursRequest = z
-  .strictObject({ person: personId, day: z.iso.date(), from: clock, to: clock })
+/** Hours of some days that somebody stays for beyond their own. */
+const evening = z
+  .strictObject({ day: z.iso.date(), from: clock, to: clock })
   .refine(({ from, to }) => to > from, { path: ['to'], message: 'it ends after it begins, on the same day' });
+export const extraHoursRequest = z.strictObject({
+  person: personId,
+  /** All of them or none. */
+  evenings: z.array(evening).min(1).max(31),
+});
 export type ExtraHoursAsked = z.output<typeof extraHoursRequest>;
 
 export const ownHoursRequest = z.strictObject({ hours: workHours.nullable() });

@@ -104,12 +104,17 @@ export function createApp(
   api.use(requirePerson);
   api.use(csrfOnWrites(config));
   api.use(requireSamePerson);
+  // Whatever is written may be something that the week is made of: it is looked at again, and planned where it is.
+  api.use((request, response, next) => {
+    if (request.method !== 'GET') response.on('finish', () => week.changed());
+    next();
+  });
   api.use(importRoutes(sequelize, printer, isoNow));
   api.use(photoRoutes());
   api.use(certificateRoutes(sequelize, now));
   api.use(express.json({ limit: MOST_JSON, strict: true }));
   api.use(notTooDeep);
-  api.use(jobRoutes({ sequelize, feed, streams, week, config, now }));
+  api.use(jobRoutes({ sequelize, feed, streams, config, now }));
   api.use(paperRoutes(printer, config));
   api.use(shopRoutes(config, feed, streams, isoNow));
   api.use(valveRoutes(sequelize, now));
@@ -118,7 +123,7 @@ export function createApp(
   api.use(setupRoutes(sequelize, now));
   api.use(setupInstrumentRoutes(sequelize, streams, now));
   api.use(placeRoutes(sequelize, now));
-  api.use(hoursRoutes(sequelize, week, now));
+  api.use(hoursRoutes(sequelize, now));
   api.use(outageRoutes(sequelize, now));
   api.use(weekRoutes({ sequelize, week, printer, config, now }));
   api.use(sheetRoutes(sequelize, now));

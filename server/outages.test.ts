@@ -1,4 +1,4 @@
-import { openDueDone } from '@dusk-wren/contract';
+import { jobsOpened } from '@dusk-wren/contract';
 import { outageView, type OutageView } from '@dusk-wren/contract/outages';
 import { learned, toComeView, weekView } from '@dusk-wren/contract/week';
 import { partsOf, valveKey, defaultValve } from '@dusk-wren/core/valve';
@@ -173,7 +173,7 @@ describe('its jobs', () => {
     const valves = commands.map(({ commandId, tag }) => ({ valve: idOf(tag), commandId, when: 'within' }));
     expect((await ada.post(`/api/outages/${id}/open`, { valves })).status).toBe(403);
     const twice = await Promise.all([0, 1].map(() => lea.post(`/api/outages/${id}/open`, { valves })));
-    const [first, second] = twice.map(({ body }) => openDueDone.parse(body).opened);
+    const [first, second] = twice.map(({ body }) => jobsOpened.parse(body).opened);
     expect(first).toHaveLength(2);
     expect(second).toEqual(first);
     const { jobs, week, days } = weekView.parse((await lea.get('/api/week')).body);
@@ -201,7 +201,7 @@ describe('its jobs', () => {
     const valves = ['HV-4', 'HV-1'].map((tag) => ({
       ...{ valve: idOf(tag), commandId: randomUUID(), when: 'within' },
     }));
-    const { opened, left } = openDueDone.parse((await lea.post(`/api/outages/${id}/open`, { valves })).body);
+    const { opened, left } = jobsOpened.parse((await lea.post(`/api/outages/${id}/open`, { valves })).body);
     expect([opened.length, left.map(({ valve }) => valve)]).toEqual([1, [idOf('HV-4')]]);
   });
   it('stay where the outage is taken off the list', async () => {

@@ -1,4 +1,4 @@
-import { dueList, openDueDone, valvePage } from '@dusk-wren/contract';
+import { dueList, jobsOpened, valvePage } from '@dusk-wren/contract';
 import { ordersView, stockView } from '@dusk-wren/contract/stock';
 import { jobId as jobIdSchema, readLog } from '@dusk-wren/core/job';
 import { must } from '@dusk-wren/core/problem';
@@ -8,8 +8,10 @@ import { defaultValve, valveKey, type ConstructionId, type Valve } from '@dusk-w
 import ICAL from 'ical.js';
 import Papa from 'papaparse';
 import { randomUUID } from 'node:crypto';
+import pino from 'pino';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { fileJob } from './database/file-job';
+import { fillTimes } from './database/fill-times';
 import { followDrawn } from './database/drawn-parts';
 import { loadRawLog } from './database/job-log';
 import { JobLifeRow, OrderLineRow, PartLifeRow } from './database/life-models';
@@ -17,6 +19,7 @@ import { JobRow, ValveRow } from './database/models';
 import { putKits, putStock } from './database/stock';
 import { carriedOf } from './database/valve-lives';
 import { fileValve } from './database/valves';
+import { WorkTimesRow } from './database/week-models';
 import { openShop, Screen, type Shop } from './testing/shop';
 
 let shop: Shop;
@@ -78,6 +81,19 @@ describe('a valve that has been here', () => {
     await ValveRow.update({ dueOn: null, due: null }, { where: { id: valve.id } });
     expect((await pageOf(valve.id)).due[0]?.at).toBe('2029-11-24');
     expect(await PartLifeRow.count({ where: { valveId: valve.id, fate: 'running' } })).toBeGreaterThan(1);
+  });
+
+  it('how long its work took is kept with it, and learned after all where an older server signed', async () => {
+    const valve = await file('LV-7');
+    const job = await lived(valve, '2025-01-10T08:00:00.000Z');
+    const kept = await WorkTimesRow.findByPk(job);
+    expect(kept?.construction).toBe(valve.valve.construction);
+    await WorkTimesRow.destroy({ where: { jobId: job } });
+    const stop = fillTimes(shop.sequelize, pino({ level: 'silent' }));
+    await expect
+      .poll(async () => (await WorkTimesRow.findByPk(job))?.body, { timeout: 60_000 })
+      .toBe(kept?.body);
+    stop();
   });
 
   it('two who look at it at once find the same, and nobody is refused', async () => {
@@ -248,7 +264,7 @@ describe('the recall list', () => {
     const asked = { valves: [one, two, three].map((each) => ({ valve: each?.id, commandId: randomUUID() })) };
     const [first, again] = [await ada.post('/api/due/open', asked), await ada.post('/api/due/open', asked)];
     expect(first.status, JSON.stringify(first.body)).toBe(200);
-    const [opened, twice] = [openDueDone.parse(first.body), openDueDone.parse(again.body)];
+    const [opened, twice] = [jobsOpened.parse(first.body), jobsOpened.parse(again.body)];
     expect(opened.opened.map(({ valve }) => valve)).toEqual([one?.id, two?.id]);
     expect(twice.opened).toEqual(opened.opened);
     expect(opened.left).toEqual([{ valve: three?.id, why: expect.stringMatching(/scrapped/) as string }]);

@@ -104,7 +104,7 @@ describe('the week', () => {
       hours: { days: ['Mon'], opens: '07:00', closes: '12:00', breakFrom: '09:00', breakTo: '09:20' },
     });
     const { people } = await hours('/extra', {
-      ...{ person: shop.people.ada, day: '2026-12-07', from: '15:30', to: '18:00' },
+      ...{ person: shop.people.ada, evenings: [{ day: '2026-12-07', from: '15:30', to: '18:00' }] },
     });
     const of = people.find(({ id }) => id === shop.people.ada);
     expect(of).toMatchObject({ hours: { breakFrom: '09:00' }, extra: [{ from: '15:30', to: '18:00' }] });
@@ -125,7 +125,17 @@ describe('the week', () => {
         { hours: { days: ['Mon'], opens: '07:00', closes: '15:00', breakFrom: '06:00', breakTo: '08:00' } },
       ],
       ['/absences', { person: shop.people.ada, from: '2026-12-09', to: '2026-12-08', why: 'ill' }],
-      ['/extra', { person: shop.people.ada, day: '2026-12-09', from: '18:00', to: '17:00' }],
+      [
+        '/extra',
+        {
+          person: shop.people.ada,
+          // One that cannot be, and none of them is kept.
+          evenings: [
+            { day: '2026-12-08', from: '16:00', to: '18:00' },
+            { day: '2026-12-09', from: '18:00', to: '17:00' },
+          ],
+        },
+      ],
       ['/absences/nine/remove', {}],
     ] as const;
     for (const [path, body] of wrong)

@@ -21,8 +21,8 @@ export {
   type WeekHours,
 } from './shop/shop';
 export { jobInWeek, midnightOf, type ShopDay, type ShopJob } from './shop/job-in-week';
-export { factorOf, LEAST_LEARNED, LEARNED_FROM, ratiosOf, type Ratio } from './shop/learned';
-export { chanceBy, endBy, promise, type Promised, type Spread } from './late/promise';
+export { factorFor, factorOf, LEAST_LEARNED, LEARNED_FROM, ratiosOf, type Ratio } from './shop/learned';
+export { chanceBy, promise } from './late/promise';
 export { byRisk, type Candidate } from './outage/risk';
 export { fitInto, type Asked, type Fitted, type Unfit } from './outage/fits';
 export { instanceOf, type Instance, type NoPlan } from './instance';

@@ -1,4 +1,4 @@
-import type { DueLine, dueQuery, openDueDone, openDueRequest } from '@dusk-wren/contract';
+import type { DueLine, dueQuery, jobsOpened, openDueRequest } from '@dusk-wren/contract';
 import type { PersonStamp } from '@dusk-wren/core/job';
 import { Op, type Sequelize, type WhereOptions } from 'sequelize';
 import type { z } from 'zod';
@@ -61,7 +61,7 @@ export const openDue = (
   { valves }: z.output<typeof openDueRequest>,
   person: PersonStamp,
   now: string,
-): Promise<z.output<typeof openDueDone>> =>
+): Promise<z.output<typeof jobsOpened>> =>
   openSeveral(
     sequelize,
     valves,

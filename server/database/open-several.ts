@@ -1,4 +1,4 @@
-import type { openDueDone } from '@dusk-wren/contract';
+import type { jobsOpened } from '@dusk-wren/contract';
 import { wordProblem } from '@dusk-wren/contract/wording';
 import type { CommandId, PersonStamp, ValveId } from '@dusk-wren/core/job';
 import type { Sequelize } from 'sequelize';
@@ -8,7 +8,7 @@ import { openJobOn } from './jobs';
 import { ValveRow } from './models';
 import { placeNext } from './next-place';
 
-type Opened = z.output<typeof openDueDone>;
+type Opened = z.output<typeof jobsOpened>;
 
 /** Opens a job on each of these valves, where it is worked next; what cannot be opened is said, and stops no other. */
 export async function openSeveral(

@@ -104,11 +104,15 @@ export const removeAbsence = (moment: Moment, id: number): Promise<void> =>
     return `${(await found(row.personId, transaction)).name} is not away ${spanOf(row.fromDay, row.toDay)}`;
   });
 
-export const addExtraHours = (moment: Moment, { person, day, from, to }: ExtraHoursAsked): Promise<void> =>
+export const addExtraHours = (moment: Moment, { person, evenings }: ExtraHoursAsked): Promise<void> =>
   changed(moment, async (transaction) => {
     const { name } = await found(person, transaction);
-    await ExtraHoursRow.create({ personId: person, day, opens: from, closes: to }, { transaction });
-    return `${name} stays ${from} to ${to} on ${sayDay(day)}`;
+    await ExtraHoursRow.bulkCreate(
+      evenings.map(({ day, from, to }) => ({ personId: person, day, opens: from, closes: to })),
+      { transaction },
+    );
+    const when = evenings.map(({ day, from, to }) => `${from} to ${to} on ${sayDay(day)}`);
+    return `${name} stays ${when.join(', ')}`;
   });
 
 export const removeExtraHours = (moment: Moment, id: number): Promise<void> =>

@@ -1,5 +1,5 @@
 import type { openOutageRequest } from '@dusk-wren/contract/outages';
-import type { openDueDone } from '@dusk-wren/contract';
+import type { jobsOpened } from '@dusk-wren/contract';
 import { valveId } from '@dusk-wren/core/job';
 import { workingDaysBefore } from '@dusk-wren/core/plan';
 import type { z } from 'zod';
@@ -14,7 +14,7 @@ export async function openOutage(
   moment: Moment,
   id: string,
   { valves }: z.output<typeof openOutageRequest>,
-): Promise<z.output<typeof openDueDone>> {
+): Promise<z.output<typeof jobsOpened>> {
   const { name, fromDay, toDay } = await findOutage(id);
   const { sequelize, by, now } = moment;
   const within = { reported: `Outage: ${name}`, due: toDay };

@@ -20,15 +20,18 @@ const lineOf = ({ id, name, fromDay, toDay, madeBy, madeAt }: OutageRow): Outage
   ...{ id, name, from: fromDay, to: toDay, by: madeBy, at: madeAt.toISOString() },
 });
 
-/** Every outage, the next one first. */
-export async function listOutages(): Promise<(OutageLine & { valves: number })[]> {
+/** Every outage, the next one first; those that are over come last. */
+export async function listOutages(today: string): Promise<(OutageLine & { valves: number })[]> {
   const rows = await OutageRow.findAll({
     order: [
-      ['fromDay', 'DESC'],
+      ['fromDay', 'ASC'],
       ['id', 'ASC'],
     ],
   });
-  return rows.map((row) => ({ ...lineOf(row), valves: ids.parse(JSON.parse(row.valves)).length }));
+  const isOver = ({ toDay }: OutageRow) => Number(toDay < today);
+  return rows
+    .toSorted((a, b) => isOver(a) - isOver(b))
+    .map((row) => ({ ...lineOf(row), valves: valvesOf(row).length }));
 }
 
 /** Keeps a list of valves for a window; a row that is none stops all of it, unless those are to be left. */
@@ -72,7 +75,7 @@ export async function findOutage(id: string): Promise<OutageRow> {
   return row;
 }
 
-export const valvesOf = ({ valves }: OutageRow): readonly string[] => ids.parse(JSON.parse(valves));
+const valvesOf = ({ valves }: OutageRow): readonly string[] => ids.parse(JSON.parse(valves));
 
 /** Its valves by risk, with what their jobs would be, and all that these take out of the store. */
 export async function outageView(id: string, by: PersonStamp, now: Date, zone: string): Promise<OutageView> {

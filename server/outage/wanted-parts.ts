@@ -7,7 +7,7 @@ import { partsOf, valveKey, type PartRole } from '@dusk-wren/core/valve';
 import { binsFor } from '../database/bins';
 import type { OutageCandidate } from './candidates';
 
-/** What a valve takes whatever is found, with what it leaves others of the bin. */
+/** A part that the store has too little of. */
 export interface Shortage {
   readonly part: PartRole;
   readonly leadDays: number;
@@ -69,18 +69,25 @@ export async function totalsOf(
   };
 }
 
+/** Where new parts go on: at the rebuild, or in the field where all of it is done there. */
+const TAKES_PARTS: readonly JobOperation['kind'][] = ['rebuild', 'field'];
+
 /** Its rebuild waits for what the store has too little of: ordered today it comes when such parts come. */
 export function waitingFor(
   operations: readonly JobOperation[],
   short: readonly Shortage[],
   now: string,
 ): JobOperation[] {
-  const parts = short.map(({ part, leadDays }): JobOperation => ({
-    ...{ id: `part: ${part}`, kind: 'part', minutes: 0, after: [], done: false, steps: [] },
-    until: workingDaysFrom(now, leadDays),
-  }));
-  const takes = operations.findIndex(({ kind }) => kind === 'rebuild' || kind === 'field');
-  const at = takes < 0 ? operations.length - 1 : takes;
+  // A part that its plan renews is waited for already.
+  const awaited = new Set(operations.map(({ id }) => id));
+  const parts = short
+    .map(({ part, leadDays }): JobOperation => ({
+      ...{ id: `part: ${part}`, kind: 'part', minutes: 0, after: [], done: false, steps: [] },
+      until: workingDaysFrom(now, leadDays),
+    }))
+    .filter(({ id }) => !awaited.has(id));
+  const takes = TAKES_PARTS.map((wanted) => operations.findIndex(({ kind }) => kind === wanted));
+  const at = takes.find((index) => index >= 0) ?? operations.length - 1;
   return [
     ...parts,
     ...operations.map((operation, i) =>

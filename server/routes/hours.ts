@@ -21,14 +21,13 @@ import {
   setShopHours,
 } from '../database/setup-hours';
 import { shopDay } from '../database/shop-day';
-import type { WeekKeeper } from '../week/keeper';
 import { onlyLead, personOf } from '../sign-in/person';
 import { read } from './read';
 
 const rowId = z.coerce.number().int().positive();
 
 /** Who is there when: hours, absences, holidays, hours that somebody stays for. Each answers with all of it, as it is then. */
-export function hoursRoutes(sequelize: Sequelize, week: WeekKeeper, now: () => Date): Router {
+export function hoursRoutes(sequelize: Sequelize, now: () => Date): Router {
   const router = Router();
   router.use('/setup/hours', onlyLead);
   const moment = (request: Request) => ({ sequelize, by: personOf(request), now: now() });
@@ -57,7 +56,6 @@ export function hoursRoutes(sequelize: Sequelize, week: WeekKeeper, now: () => D
   for (const [path, write] of Object.entries(writes))
     router.post(`/setup/hours${path}`, async (request, response) => {
       await write(request);
-      week.changed();
       response.json(await asItIs());
     });
   return router;

@@ -8,7 +8,6 @@ import type { Config } from '../config';
 import { eventStream } from '../live/event-stream';
 import type { LiveFeed } from '../live/feed';
 import type { OpenStreams } from '../live/open-streams';
-import type { WeekKeeper } from '../week/keeper';
 import { withoutStatement } from '../database/failures';
 import { Refusal } from '../refusal';
 import { isConfirmed } from '../sign-in/confirmation';
@@ -25,13 +24,12 @@ interface Host {
   readonly sequelize: Sequelize;
   readonly feed: LiveFeed;
   readonly streams: OpenStreams;
-  readonly week: WeekKeeper;
   readonly config: Config;
   readonly now: () => Date;
 }
 
 /** Jobs: listed, opened, read, written to by commands, and followed live. */
-export function jobRoutes({ sequelize, feed, streams, week, config, now }: Host): Router {
+export function jobRoutes({ sequelize, feed, streams, config, now }: Host): Router {
   const router = Router();
 
   router.get('/jobs', async (request, response) => {
@@ -43,7 +41,6 @@ export function jobRoutes({ sequelize, feed, streams, week, config, now }: Host)
   router.post('/jobs', async (request, response) => {
     const opening = read(openJobRequest, request.body);
     const id = await openJobOn(sequelize, opening, personOf(request), now().toISOString());
-    week.changed();
     response.status(201).json({ id });
   });
 
@@ -91,7 +88,6 @@ export function jobRoutes({ sequelize, feed, streams, week, config, now }: Host)
       return;
     }
     feed.grown(id, answer.entries);
-    week.changed();
     response.json({ version: answer.version, entries: answer.entries });
   });
 

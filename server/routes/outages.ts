@@ -2,7 +2,7 @@ import { openOutageRequest, outagePreviewRequest, outageRequest } from '@dusk-wr
 import { Router, type Request } from 'express';
 import type { Sequelize } from 'sequelize';
 import { z } from 'zod';
-import { shopZone } from '../database/shop-day';
+import { shopDay, shopZone } from '../database/shop-day';
 import { outagePartsCsv } from '../exchange/outage-files';
 import { openOutage } from '../outage/open-outage';
 import { addOutage, listOutages, outageView, removeOutage } from '../outage/outages';
@@ -14,12 +14,13 @@ import { read } from './read';
 export function outageRoutes(sequelize: Sequelize, now: () => Date): Router {
   const router = Router();
   const moment = (request: Request) => ({ sequelize, by: personOf(request), now: now() });
+  const listed = async () => listOutages(await shopDay(now().toISOString()));
   const idOf = (request: Request) => read(z.uuid(), request.params['id']);
   const viewFor = async (request: Request, id: string) =>
     outageView(id, personOf(request), now(), await shopZone());
 
   router.get('/outages', async (_request, response) => {
-    response.json({ outages: await listOutages() });
+    response.json({ outages: await listed() });
   });
 
   router.post('/outages/preview', onlyLead, async (request, response) => {
@@ -48,7 +49,7 @@ export function outageRoutes(sequelize: Sequelize, now: () => Date): Router {
 
   router.post('/outages/:id/remove', onlyLead, async (request, response) => {
     await removeOutage(moment(request), idOf(request));
-    response.json({ outages: await listOutages() });
+    response.json({ outages: await listed() });
   });
   return router;
 }

@@ -1,7 +1,7 @@
 import type { HoursOfPerson, Learned } from '@dusk-wren/contract/week';
 import { dayIn } from '@dusk-wren/core/quantity';
 import {
-  factorOf,
+  factorFor,
   gapsOf,
   weekOfShop,
   type Gaps,
@@ -67,7 +67,7 @@ export async function draftOf(now: Date, zone: string): Promise<Draft> {
     ...{ id, hard, weight, operations },
     ...(due === null ? {} : { due }),
     ...(notBefore === null ? {} : { release: notBefore }),
-    factor: (kind: OperationKind) => factorOf(learned[construction]?.[kind] ?? []),
+    factor: (kind: OperationKind) => factorFor(learned, construction, kind),
   }));
   const plain = weekOfShop(shop, asked, days);
   const left = new Set(

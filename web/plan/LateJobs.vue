@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { hoursView, type WeekJobView, type WeekView } from '@dusk-wren/contract/week';
-import type { Cure, Id } from '@dusk-wren/core/schedule';
+import type { Cure } from '@dusk-wren/core/schedule';
 import type { Remote } from 'comlink';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { call } from '../api/client';
@@ -61,16 +61,13 @@ async function take({ change }: Cure): Promise<void> {
     const start = new Date(Date.parse(props.view.from) + change.start * 60_000).toISOString();
     if (job) await props.week.pin({ job: job.id, id: String(change.id), start });
   } else if (change.kind === 'overtime' || change.kind === 'second shift') {
-    const evenings = change.kind === 'overtime' ? [[change.from, change.to] as const] : change.evenings;
-    await props.week.after(async () => {
-      for (const [from, to] of evenings) await stays(change.person, from, to);
-    });
+    const stretches = change.kind === 'overtime' ? [[change.from, change.to] as const] : change.evenings;
+    const evenings = stretches.map(([from, to]) => ({
+      ...{ day: dayAt(props.view, from), from: clockAt(props.view, from), to: clockAt(props.view, to) },
+    }));
+    const body = { person: change.person, evenings };
+    await props.week.after(() => call('/setup/hours/extra', hoursView, { method: 'POST', body }));
   }
-}
-function stays(person: Id, from: number, to: number) {
-  const at = { from: clockAt(props.view, from), to: clockAt(props.view, to) };
-  const body = { person, day: dayAt(props.view, from), ...at };
-  return call('/setup/hours/extra', hoursView, { method: 'POST', body });
 }
 </script>
 

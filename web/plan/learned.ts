@@ -12,10 +12,6 @@ const knownOf = (learned: Learned, construction: ConstructionId, kind: Operation
   return own.length >= LEAST_LEARNED ? own : [];
 };
 
-/** By what the minutes of such work are multiplied. */
-export const factorFor = (learned: Learned, construction: ConstructionId, kind: OperationKind): number =>
-  factorOf(knownOf(learned, construction, kind));
-
 /**
  * How such work comes out over what it is planned at, by its factor: as on such valves, else as on all together, for a
  * promise wants some spread even where a kind of valve is new here.

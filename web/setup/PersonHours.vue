@@ -43,9 +43,7 @@ const evening = ref({ day: '', from: '', to: '' });
 const extra = computed(() =>
   extraHoursRequest.safeParse({
     person: props.person.id,
-    day: evening.value.day,
-    from: clock(evening.value.from),
-    to: clock(evening.value.to),
+    evenings: [{ day: evening.value.day, from: clock(evening.value.from), to: clock(evening.value.to) }],
   }),
 );
 function stay(): void {

@@ -1,4 +1,4 @@
-import { openDueDone } from '@dusk-wren/contract';
+import { jobsOpened } from '@dusk-wren/contract';
 import { ref } from 'vue';
 import { call } from '../api/client';
 import type { useTrying } from './trying';
@@ -21,7 +21,7 @@ export function useOpening(done: ReturnType<typeof useTrying>['done']) {
   const open = <T extends OnValve>(path: string, jobs: readonly T[], after: () => Promise<unknown>) =>
     done(async () => {
       const valves = jobs.map(({ tag: _, ...job }) => ({ ...job, commandId: commandFor(job.valve) }));
-      const answer = await call(path, openDueDone, { method: 'POST', body: { valves } });
+      const answer = await call(path, jobsOpened, { method: 'POST', body: { valves } });
       const tags = new Map(jobs.map(({ valve, tag }) => [valve, tag]));
       told.value = {
         opened: answer.opened.length,

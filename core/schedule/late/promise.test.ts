@@ -4,7 +4,7 @@ import { readWeek, weekFile, type Week } from '..';
 import { placingOf } from '../answer';
 import { instanceOf } from '../instance';
 import { instant, NO_CLOCK } from '../engine/instant';
-import { chanceBy, endBy, promise } from './promise';
+import { chanceBy, promise } from './promise';
 
 const budget = { ...NO_CLOCK, puts: 20_000 };
 const operation = (minutes: number) => ({ id: 'turn', minutes, place: 'lathe' });
@@ -32,9 +32,10 @@ describe('when a new job can be promised by', () => {
     const asked = must(promise(week, stood, fresh, () => [0.5, 1, 2], { budget, weeks: 3000 }));
     // Of nine equal chances of (100, 60) times (½, 1, 2) the sums are 80, 110, 130, 160, 170, 220, 230, 260, 320.
     expect(chanceBy(asked, 160)).toBeCloseTo(4 / 9, 1);
-    expect(endBy(asked, 0.5)).toBe(170);
-    expect(endBy(asked, 0.8)).toBe(260);
-    expect(endBy(asked, 1)).toBe(320);
+    expect(chanceBy(asked, 170)).toBeCloseTo(5 / 9, 1);
+    expect(chanceBy(asked, 260)).toBeCloseTo(8 / 9, 1);
+    expect(chanceBy(asked, 319)).toBeLessThan(1);
+    expect(chanceBy(asked, 320)).toBe(1);
     expect(chanceBy(asked, 79)).toBe(0);
   });
   it('comes out the same for the same seed', () => {

@@ -62,10 +62,6 @@ export function simulated(
   }).toSorted((a, b) => a - b);
 }
 
-/** The minute by which it is over in so many of a hundred weeks. */
-export const endBy = ({ ends }: Promised, chance: number): number =>
-  ends[Math.min(ends.length - 1, Math.max(0, Math.ceil(chance * ends.length) - 1))] ?? Infinity;
-
 /** In what share of weeks it is over by then. */
 export const chanceBy = ({ ends }: Promised, minute: number): number =>
   ends.length === 0 ? 0 : ends.filter((end) => end <= minute).length / ends.length;

@@ -44,19 +44,19 @@ interface Window {
  * spare is tried before the window. Minutes from now.
  */
 export function fitInto(
-  own: Week,
+  shop: Week,
   stands: readonly Placing[],
   asked: readonly Asked[],
   window: Window,
   budget: Budget,
 ): Fitted {
-  const week = { ...own, pinned: stands.map(pinAt) };
+  const week = { ...shop, pinned: stands.map(pinAt) };
   const within = asked.map(({ job }) => ({ ...job, release: window.from, due: window.to, hard: true }));
   const tried = (taken: readonly WeekJob[]) => {
     const plan = planned(week, taken, budget);
     const late = plan && latenessOf({ ...week, jobs: [...week.jobs, ...taken] }, plan);
     const later =
-      late && taken.flatMap(({ id }) => ((late.get(id) ?? 0) > 0 ? [[id, late.get(id) ?? 0] as const] : []));
+      late && [...late].filter(([id, minutes]) => minutes > 0 && taken.some((job) => job.id === id));
     return plan && later && { plan, later };
   };
   const whole = tried(within);

@@ -1,4 +1,5 @@
 import type { Plan, PlannedStep } from '../../plan';
+import type { ConstructionId } from '../../valve';
 import type { JobOperation, OperationKind } from './job-operations';
 
 /** Done over planned of one kind of work on one job, as its log shows it. */
@@ -54,6 +55,15 @@ function inOrder(steps: readonly PlannedStep[]) {
 /** As many of the last as are looked at, and fewer than this say nothing (handbook part 7, section 2). */
 export const LEARNED_FROM = 20;
 export const LEAST_LEARNED = 5;
+
+/** How long work took lately, by construction and kind, the newest last. */
+export type Learned = Readonly<
+  Partial<Record<ConstructionId, Readonly<Partial<Record<OperationKind, readonly number[]>>>>>
+>;
+
+/** By what the minutes of such work are multiplied. */
+export const factorFor = (learned: Learned, construction: ConstructionId, kind: OperationKind): number =>
+  factorOf(learned[construction]?.[kind] ?? []);
 
 /** The median of what came out lately, the newest last; 1 while too little is known. */
 export function factorOf(ratios: readonly number[]): number {

@@ -1,4 +1,10 @@
-import { absenceRequest, holidayRequest, type AbsenceAsked, type Holiday } from '@dusk-wren/contract/week';
+import {
+  absenceRequest,
+  holidayRequest,
+  type AbsenceAsked,
+  type Holiday,
+  type HoursOfPerson,
+} from '@dusk-wren/contract/week';
 import { dayIn } from '@dusk-wren/core/quantity';
 import { listHours } from '../../database/setup-hours';
 import { noteChange, type Moment } from '../../database/setup-changes';
@@ -10,7 +16,7 @@ import { setupFile, type SetupFile } from './setup-file';
 
 const hoursNow = async (now: () => Date) => listHours(dayIn(now().toISOString(), await shopZone()));
 
-const noted = ({ by, now }: Moment, what: string, transaction: Transaction): Promise<void> =>
+const noteHours = ({ by, now }: Moment, what: string, transaction: Transaction): Promise<void> =>
   noteChange({ by, at: now, subject: 'hours', what }, transaction);
 
 /** Days on which nobody works, from today on. */
@@ -24,7 +30,7 @@ export const holidaysFile = (now: () => Date): SetupFile =>
     read: (cells) => holidayRequest.safeParse({ day: cells['day'], name: cells['name'] }),
     writer: (moment, changes) => async (transaction) => {
       for (const { is } of changes) await HolidayRow.upsert(is, { transaction });
-      await noted(moment, `${changes.length} days that nobody works on, by a file`, transaction);
+      await noteHours(moment, `${changes.length} days that nobody works on, by a file`, transaction);
       return [];
     },
   });
@@ -39,24 +45,31 @@ const NOBODY = z
 
 /** Who is away when, from today on; an absence is known by its person and its first day. */
 export function absencesFile(now: () => Date): SetupFile {
-  /** By their names, as of the last time that a file was looked at. */
-  let people = new Map<string, AbsenceAsked['person']>();
+  const file = async () => absencesOf((await hoursNow(now)).people);
+  return {
+    write: async () => (await file()).write(),
+    look: async (csv) => (await file()).look(csv),
+    take: async (moment, asked) => (await file()).take(moment, asked),
+  };
+}
+
+function absencesOf(people: readonly HoursOfPerson[]): SetupFile {
+  const idOf = new Map(people.map(({ id, name }) => [name.toLowerCase(), id]));
   return setupFile<Away>({
     heading: ['name', 'from', 'to', 'why'],
     may: [],
-    here: async () => {
-      const { people: all } = await hoursNow(now);
-      people = new Map(all.map(({ id, name }) => [name.toLowerCase(), id]));
-      return all.flatMap(({ id: person, name, away }) =>
-        away.map(({ id, from, to, why }) => ({ id: String(id), is: { person, name, from, to, why } })),
-      );
-    },
+    here: () =>
+      Promise.resolve(
+        people.flatMap(({ id: person, name, away }) =>
+          away.map(({ id, from, to, why }) => ({ id: String(id), is: { person, name, from, to, why } })),
+        ),
+      ),
     nameOf: ({ name, from }) => `${name}, ${from}`,
     nameIn: (cells) => `${cells['name'] ?? ''}, ${cells['from'] ?? ''}`,
     cellsOf: ({ name, from, to, why }) => [name, from, to, why],
     read: (cells) => {
       const name = (cells['name'] ?? '').trim();
-      const person = people.get(name.toLowerCase());
+      const person = idOf.get(name.toLowerCase());
       if (person === undefined) return NOBODY.safeParse({});
       return absenceRequest
         .transform((asked) => ({ ...asked, name }))
@@ -71,7 +84,7 @@ export function absencesFile(now: () => Date): SetupFile {
         if (was) await AbsenceRow.update(row, { where: { id: Number(was.id) }, transaction });
         else await AbsenceRow.create(row, { transaction });
       }
-      await noted(moment, `${changes.length} absences by a file`, transaction);
+      await noteHours(moment, `${changes.length} absences by a file`, transaction);
       return [];
     },
   });

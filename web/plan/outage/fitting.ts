@@ -1,10 +1,16 @@
 import type { OutageValve, OutageView } from '@dusk-wren/contract/outages';
 import { weekView, type PlacingView, type WeekView, placingText } from '@dusk-wren/contract/week';
-import { findingOfWeek, jobInWeek, midnightOf, type Asked, type Unfit } from '@dusk-wren/core/schedule';
+import {
+  factorFor,
+  findingOfWeek,
+  jobInWeek,
+  midnightOf,
+  type Asked,
+  type Unfit,
+} from '@dusk-wren/core/schedule';
 import type { Remote } from 'comlink';
 import { call } from '../../api/client';
 import type { WeekPlanner } from '../../workers/week.worker';
-import { factorFor } from '../learned';
 import { sayAt } from '../words';
 
 const DAY = 24 * 60;

@@ -1,10 +1,17 @@
 import { toComeView, weekView, type ToComeAsked, type WeekView } from '@dusk-wren/contract/week';
-import { findingOfWeek, jobInWeek, type JobOperation, type OperationKind } from '@dusk-wren/core/schedule';
+import {
+  chanceBy,
+  factorFor,
+  findingOfWeek,
+  jobInWeek,
+  type JobOperation,
+  type OperationKind,
+} from '@dusk-wren/core/schedule';
 import type { ConstructionId } from '@dusk-wren/core/valve';
 import type { Remote } from 'comlink';
 import { call } from '../../api/client';
 import type { WeekPlanner } from '../../workers/week.worker';
-import { factorFor, spreadOf } from '../learned';
+import { spreadOf } from '../learned';
 
 /** A day, and in how many of a hundred weeks the job is ready by its end. */
 export interface PromisedDay {
@@ -70,7 +77,7 @@ export function daysOf(
   const chances = days.flatMap(({ day, midnight }, i): PromisedDay[] => {
     const over = days[i + 1]?.midnight ?? midnight + 24 * 60;
     if (!open.some(([from, to]) => from < over && to > midnight)) return [];
-    return [{ day, chance: ends.filter((end) => end < over).length / ends.length }];
+    return [{ day, chance: chanceBy({ ends }, over) }];
   });
   const first = chances.findIndex(({ chance }) => chance > LEAST);
   const last = chances.findIndex(({ chance }) => chance >= MOST);
