@@ -14,9 +14,10 @@ import {
 } from '@dusk-wren/core/job';
 import { CHECK_IDS, CAUSE_IDS, SYMPTOM_IDS } from '@dusk-wren/core/diagnosis';
 import { blockedSchema } from '@dusk-wren/core/plan';
-import { leakSchema } from '@dusk-wren/core/quantity';
+import { leakSchema, linePattern } from '@dusk-wren/core/quantity';
 import { LIKENESSES, SHELF_UNIT_KINDS, valveSchema } from '@dusk-wren/core/valve';
 import { z } from 'zod';
+import { instrumentTrouble } from './instrument-trouble';
 import { plannedPiece } from './planned';
 
 /** The HTTP API as the web and the server both see it: schemas of what is sent and what comes back. */
@@ -122,6 +123,10 @@ export const instrumentView = z.object({
   simulated: z.boolean(),
   calibrationDue: z.string(),
   inCalibration: z.boolean(),
+  /** It does by itself what whoever stands at it would, as simulated ones do. */
+  byItself: z.boolean().default(true),
+  /** How its lines read, where it types or sends them to whatever screen stands by. */
+  lines: linePattern.exactOptional(),
 });
 export type InstrumentView = z.output<typeof instrumentView>;
 export const instrumentsView = z.object({ instruments: z.array(instrumentView) });
@@ -144,6 +149,8 @@ export const openJobRequest = z.strictObject({
   due: z.iso.date().exactOptional(),
   /** Only this unit of the valve, swapped out before, is on the bench. */
   only: z.enum(SHELF_UNIT_KINDS).exactOptional(),
+  /** The work order that it is opened for. */
+  order: z.string().max(40).exactOptional(),
 });
 export type OpenJobRequest = z.input<typeof openJobRequest>;
 export const openJobView = z.object({ id: jobId });
@@ -235,11 +242,15 @@ export const readingMessage = z.discriminatedUnion('kind', [
     psig: z.number(),
     phase: z.enum(['rising', 'holding', 'done']),
     held: z.number(),
-    leaked: leakSchema.shape.perMinute,
+    /** What was counted in the hold so far; nothing where the rig counts none and somebody watches. */
+    leaked: leakSchema.shape.perMinute.nullable(),
     of: leakSchema.shape.of,
     /** How many times faster than the clock this simulated run goes. */
     rate: z.number(),
   }),
+  z.object({ kind: z.literal('temperature'), celsius: z.number() }),
+  /** What is the matter with an instrument while it is read; nothing any more where it is `none`. */
+  z.object({ kind: z.literal('trouble'), trouble: instrumentTrouble }),
 ]);
 export type ReadingMessage = z.output<typeof readingMessage>;
 

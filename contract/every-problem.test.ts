@@ -79,6 +79,10 @@ const SAMPLES: { [C in AnyProblemCode]: [Extract<AnyProblem, { code: C }>, RegEx
   'step.already-done': [{ code: 'step.already-done', step: 'Lift' }, /“Lift” is done already/],
   'step.waits': [{ code: 'step.waits', step: 'Lift', waits: ['a', 'b'] }, /“Lift” waits for: a; b/],
   'step.wants': [{ code: 'step.wants', step: 'Lift', wants: 'a crane' }, /“Lift” wants a crane/],
+  'instrument.trouble': [
+    { code: 'instrument.trouble', trouble: { is: 'lost', at: '10.0.0.7:502', again: false } },
+    /10\.0\.0\.7:502 does not answer/,
+  ],
   'instrument.unknown': [{ code: 'instrument.unknown', id: 'x' }, /No such instrument/],
   'call.none': [{ code: 'call.none', part: 'stem' }, /no call on the stem yet/],
   'entry.unknown': [{ code: 'entry.unknown', seq: 7 }, /Entry 7/],
@@ -115,12 +119,23 @@ const SAMPLES: { [C in AnyProblemCode]: [Extract<AnyProblem, { code: C }>, RegEx
   'not-found': [{ code: 'not-found', what: 'job' }, /no such job/],
   'sign-in.needed': [{ code: 'sign-in.needed' }, /still here/],
   'sign-in.wrong': [{ code: 'sign-in.wrong' }, /do not go together/],
+  'origin.other': [
+    { code: 'origin.other', origin: 'https://evil.test' },
+    /a page of https:\/\/evil\.test, which is not this shop’s\. Nothing was changed/,
+  ],
   'csrf.missing': [{ code: 'csrf.missing' }, /Reload/],
   'job.stale': [{ code: 'job.stale', version: 9 }, /stands at entry 9/],
   'command.other-answer': [{ code: 'command.other-answer' }, /something else/],
   'import.exists': [{ code: 'import.exists', tag: 'V-1' }, /V-1 is here already; nothing was changed/],
   'week.changed': [{ code: 'week.changed' }, /has changed .* Look again/],
   'week.no-better': [{ code: 'week.no-better' }, /no better than the plan that stands, which stays/],
+  'token.wrong': [{ code: 'token.wrong' }, /opens nothing: .* A lead makes another/],
+  'token.scope': [{ code: 'token.scope', wants: 'due' }, /not for that: it wants the scope “due”/],
+  'order.settled': [
+    { code: 'order.settled', number: 'WO-1', state: 'taken' },
+    /WO-1 is taken already; nothing was changed/,
+  ],
+  'hook.host': [{ code: 'hook.host', host: 'erp.test' }, /erp\.test is not among the hosts/],
   'week.impossible': [
     { code: 'week.impossible', why: 'V-1, strip: taken.' },
     /cannot be planned so: V-1, strip: taken\. Nothing was changed/,
@@ -140,6 +155,15 @@ const SAMPLES: { [C in AnyProblemCode]: [Extract<AnyProblem, { code: C }>, RegEx
   'sheet.own': [{ code: 'sheet.own', person: 'Ada' }, /^Ada filed this sheet: a second person/],
   'person.unknown': [{ code: 'person.unknown', id: 'x' }, /Nobody of that name/],
   'photo.not-of-job': [{ code: 'photo.not-of-job', photo: 'x' }, /not sent for this job/],
+  'drill.no-sense': [
+    { code: 'drill.no-sense', drill: 'Set it', construction: 'gate-wedge' },
+    /^“Set it” makes no sense/,
+  ],
+  'drill.cannot-be-told': [
+    { code: 'drill.cannot-be-told', drill: 'Where is the fault?' },
+    /nobody could tell that/,
+  ],
+  'drill.not-planted': [{ code: 'drill.not-planted', drill: 'Bolt it' }, /chance makes it/],
   'leak.counted-otherwise': [
     { code: 'leak.counted-otherwise', found: 'drops', wanted: 'mL' },
     /allowed here in mL and was counted in drops/,
@@ -153,6 +177,7 @@ const SAMPLES: { [C in AnyProblemCode]: [Extract<AnyProblem, { code: C }>, RegEx
     },
     /has not settled: 12 psi in the last 5 s/,
   ],
+  'witness.own': [{ code: 'witness.own', person: 'Ada' }, /^Ada cannot watch their own work/],
   'person.other': [{ code: 'person.other', signedIn: 'Tam' }, /^Tam is signed in on this browser now/],
   'pin.needed': [{ code: 'pin.needed' }, /wants your PIN again/],
   'pin.wrong': [{ code: 'pin.wrong' }, /Nothing was signed/],

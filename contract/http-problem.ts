@@ -1,5 +1,6 @@
 import type { Problem } from '@dusk-wren/core/problem';
 import { z } from 'zod';
+import type { InstrumentTrouble } from './instrument-trouble';
 
 /** Refusals that only a server gives. */
 export type HostProblem =
@@ -12,9 +13,11 @@ export type HostProblem =
   | { code: 'sign-in.needed' }
   | { code: 'sign-in.wrong' }
   | { code: 'csrf.missing' }
+  | { code: 'origin.other'; origin: string }
   | { code: 'job.stale'; version: number }
   | { code: 'command.other-answer' }
   | { code: 'person.other'; signedIn: string }
+  | { code: 'witness.own'; person: string }
   | { code: 'pin.needed' }
   | { code: 'pin.wrong' }
   | { code: 'pin.too-short'; role: string; least: number }
@@ -41,9 +44,14 @@ export type HostProblem =
   | { code: 'setup.changed'; by: string; what: string }
   | { code: 'valve.job-open'; tag: string }
   | { code: 'valve.scrapped'; tag: string }
+  | { code: 'token.wrong' }
+  | { code: 'token.scope'; wants: string }
+  | { code: 'order.settled'; number: string; state: string }
+  | { code: 'hook.host'; host: string }
   | { code: 'week.impossible'; why: string }
   | { code: 'week.changed' }
   | { code: 'week.no-better' }
+  | { code: 'instrument.trouble'; trouble: InstrumentTrouble }
   | { code: 'server.failed'; requestId: string }
   | { code: 'database.away' }
   | { code: 'database.unwritable'; why: 'full' | 'read only' }

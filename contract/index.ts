@@ -50,6 +50,10 @@ export {
   type SessionView,
 } from './api';
 export { problemBody, type AnyProblem, type AnyProblemCode, type HostProblem } from './http-problem';
+export { instrumentTrouble, sayTrouble, type InstrumentTrouble } from './instrument-trouble';
+export * from './machine-scopes';
+export * from './machines';
+export * from './recordings';
 export * from './setup';
 export * from './places';
 export * from './setup-files';

@@ -1,6 +1,6 @@
 import { siteRulesSchema } from '@dusk-wren/core/inspection';
 import { INSTRUMENT_KINDS, ROLES } from '@dusk-wren/core/job';
-import { isTimeZone } from '@dusk-wren/core/quantity';
+import { isTimeZone, LONGEST_LINE } from '@dusk-wren/core/quantity';
 import { z } from 'zod';
 
 /** What a lead sets up, as web and server both see it. */
@@ -76,35 +76,62 @@ export const setupCalibration = z.object({
 /** What a certificate that is attached is called. */
 export const certificateQuery = z.strictObject({ name: words(120) });
 
-/** Something that a lead sets on a driver: a number within limits. */
-export interface DriverSetting {
-  readonly name: string;
-  readonly label: string;
-  readonly least: number;
-  readonly most: number;
-  readonly usual: number;
-}
+const settingNames = {
+  name: z.string(),
+  label: z.string(),
+  /** What it is a setting of, where a driver reads several values: settings of one label stand in one column. */
+  of: z.string().exactOptional(),
+};
+/** Something that a lead sets on a driver: a number within limits, one of a few words, or an address. */
+const driverSetting = z.discriminatedUnion('is', [
+  z.object({
+    ...settingNames,
+    is: z.literal('number'),
+    least: z.number(),
+    most: z.number(),
+    usual: z.number(),
+    whole: z.boolean().exactOptional(),
+  }),
+  z.object({ ...settingNames, is: z.literal('choice'), options: z.array(z.string()), usual: z.string() }),
+  z.object({ ...settingNames, is: z.literal('address'), usual: z.string() }),
+  z.object({ ...settingNames, is: z.literal('text'), usual: z.string(), most: z.number() }),
+]);
+export type DriverSetting = Readonly<z.output<typeof driverSetting>>;
 /** How a driver is set, by the names of its settings. */
 export const driverSettings = z
-  .record(z.string().min(1).max(40), z.number('each a number'))
-  .refine((settings) => Object.keys(settings).length <= 20, 'more than any driver has');
+  .record(
+    z.string().min(1).max(40),
+    z.union([z.number(), z.string().max(LONGEST_LINE)], 'each a number, or a line of text'),
+  )
+  .refine((settings) => Object.keys(settings).length <= 80, 'more than any driver has');
 export type DriverSettings = Readonly<z.output<typeof driverSettings>>;
-/** How a driver is to be set while it is tried. */
-export const trialQuery = z.record(z.string(), z.coerce.number()).pipe(driverSettings);
+/** How a driver is to be set while it is tried, as an address can say it. */
+export const trialQuery = z.record(z.string(), z.string().max(LONGEST_LINE));
 const driverView = z.object({
   driver: z.string(),
   kind: z.enum(INSTRUMENT_KINDS),
-  settings: z.array(
-    z.object({
-      name: z.string(),
-      label: z.string(),
-      least: z.number(),
-      most: z.number(),
-      usual: z.number(),
-    }) satisfies z.ZodType<DriverSetting>,
-  ),
+  settings: z.array(driverSetting),
 });
 export type DriverView = z.output<typeof driverView>;
+
+/** What the instrument's own face shows, to be held against what its driver reads. */
+export const compareRequest = z.strictObject({
+  settings: driverSettings,
+  channel: z.string().max(40),
+  shows: z.number().refine((value) => value !== 0, 'at zero every way reads alike: put something on it'),
+  unit: z.string().max(20),
+});
+const wayToRead = z.object({ type: z.string(), order: z.string(), scale: z.number(), unit: z.string() });
+export type WayToRead = z.output<typeof wayToRead>;
+/** What is read beside it, and every way of setting that would read what is shown. */
+export const comparedView = z.object({
+  /** Nothing where it is no number. */
+  reads: z.number().nullable(),
+  unit: z.string(),
+  isSame: z.boolean(),
+  ways: z.array(wayToRead.extend({ settings: driverSettings })),
+});
+export type Compared = z.output<typeof comparedView>;
 
 export const setupInstrument = z.object({
   id: z.uuid(),
@@ -185,6 +212,8 @@ export const SETUP_SUBJECTS = [
   'hours',
   'week',
   'recalls',
+  'training',
+  'machines',
 ] as const;
 export const setupChange = z.object({
   id: z.number(),

@@ -2,6 +2,7 @@ import type { InputIssue, Problem } from '@dusk-wren/core/problem';
 import { handle, type Figure } from '@dusk-wren/core/problem';
 import { anyQuantity, capital, format, type UnitSystem } from '@dusk-wren/core/quantity';
 import type { AnyProblem, AnyProblemCode } from './http-problem';
+import { sayTrouble } from './instrument-trouble';
 
 type Show = (figure: Figure) => string;
 type Words = { [C in AnyProblemCode]: (problem: Extract<AnyProblem, { code: C }>, show: Show) => string };
@@ -93,6 +94,11 @@ export const WORDING: Words = {
   'photo.not-of-job': () => 'That photograph was not sent for this job: nothing was pinned.',
   'leak.counted-otherwise': ({ found, wanted }) =>
     `The leak is allowed here in ${wanted} and was counted in ${found}: count ${wanted}.`,
+  'drill.no-sense': ({ drill, construction }) =>
+    `“${drill}” makes no sense on a valve of the kind ${construction}.`,
+  'drill.cannot-be-told': ({ drill }) =>
+    `“${drill}”: nobody could tell that from what there is to look at and to read. Plant something that shows.`,
+  'drill.not-planted': ({ drill }) => `Nothing can be put into “${drill}” by hand: chance makes it.`,
   'event.unknown-kind': ({ kind, seq }) => `Entry ${seq} is of a kind this version does not know: ${kind}.`,
   'event.unknown-format': ({ kind, format, known }) =>
     `An entry “${kind}” has format ${format}; this version knows up to ${known}.`,
@@ -110,9 +116,13 @@ export const WORDING: Words = {
   'not-found': ({ what }) => `There is no such ${what}.`,
   'sign-in.needed': () => 'Sign in first. What you entered is still here.',
   'sign-in.wrong': () => 'That name and PIN do not go together.',
+  'origin.other': ({ origin }) =>
+    `That came from a page of ${origin}, which is not this shop’s. Nothing was changed. If it is, whoever runs the server sets PUBLIC_URL to it.`,
   'csrf.missing': () => 'This page has lost its sign-in. Reload it; what was stored is safe.',
+  'instrument.trouble': ({ trouble }) => sayTrouble(trouble),
   'job.stale': ({ version }) => `Somebody else was faster: the job stands at entry ${version}.`,
   'command.other-answer': () => 'That command id was used for something else.',
+  'witness.own': ({ person }) => `${person} cannot watch their own work: somebody else does.`,
   'person.other': ({ signedIn }) =>
     `${signedIn} is signed in on this browser now. What you entered stays here for you: sign in again and it goes out under your name.`,
   'pin.needed': () => 'This is a signature: it wants your PIN again. It was not stored.',
@@ -158,6 +168,15 @@ export const WORDING: Words = {
   'week.changed': () =>
     'The week has changed while a better plan was looked for: that plan is of the week before. Look again.',
   'week.no-better': () => 'It is no better than the plan that stands, which stays.',
+  'token.wrong': () =>
+    'This token opens nothing: it is unknown, over or ended. A lead makes another on Setup → Machines.',
+  'token.scope': ({ wants }) =>
+    wants === ''
+      ? 'No token is for this: it is for people who are signed in.'
+      : `This token is not for that: it wants the scope “${wants}”.`,
+  'order.settled': ({ number, state }) => `Order ${number} is ${state} already; nothing was changed.`,
+  'hook.host': ({ host }) =>
+    `${host} is not among the hosts that this server may call. Whoever runs it names them (HOOK_HOSTS). Nothing was kept.`,
   'week.impossible': ({ why }) => `It cannot be planned so: ${why} Nothing was changed.`,
   'valve.scrapped': ({ tag }) =>
     `${tag} is scrapped: no job is opened on it. If it is back, say so on its page first.`,

@@ -7,6 +7,7 @@ import { builtServer, type BuiltServer } from '../scripts/machine/built-server.m
 import { nothingSerious } from './axe';
 import { jobAt, jobPath } from './api';
 import { DATABASE, FIRST, inHand, sign, signIn, title } from './bench';
+import { choose } from './choose';
 import { openOwnJob } from './own-job';
 import { workTo } from './plain';
 import { root } from './play-demo';
@@ -61,8 +62,7 @@ test('an empty shop: its first lead by the printed code, all that it wants befor
     await expect(page.locator('html[data-theme="daylight"]')).toBeAttached();
     await round.getByRole('button', { name: 'Name the shop' }).click();
     await page.getByLabel('Name of the shop').fill('Tanner’s Row valve shop');
-    await page.locator('.v-field', { hasText: 'Units that people begin with' }).click();
-    await page.getByRole('option', { name: 'SI' }).click();
+    await choose(page.locator('.v-field', { hasText: 'Units that people begin with' }), 'SI');
     await page.getByLabel('Time zone: type a town').fill('Lisb');
     await page.getByRole('option', { name: 'Europe/Lisbon' }).click();
     await page.getByRole('button', { name: 'Keep it' }).click();
@@ -141,13 +141,7 @@ test('an empty shop: its first lead by the printed code, all that it wants befor
     await abel.getByLabel('Where it sits').fill('kiln gas, east');
     await abel.getByRole('combobox', { name: 'Customer' }).press('ArrowDown');
     await abel.getByRole('option', { name: 'Lime kiln' }).click();
-    const scope = abel.locator('.v-field', { hasText: 'What it is for' });
-    // The list of customers may still be closing over it.
-    await expect(async () => {
-      await scope.click({ timeout: 2000 });
-      await abel.getByRole('option', { name: 'seat and function check' }).click({ timeout: 2000 });
-      await expect(scope).toContainText('seat and function check', { timeout: 2000 });
-    }).toPass();
+    await choose(abel.locator('.v-field', { hasText: 'What it is for' }), 'seat and function check');
     await abel.getByRole('button', { name: 'Open the job' }).click();
     await expect(abel.getByRole('group', { name: 'Nameplate' })).toContainText('seat and function check:');
     await expect(title(abel)).toBeVisible();

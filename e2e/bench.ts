@@ -9,6 +9,8 @@ export const SECOND = process.env[`DW_SECOND_${SHOP}`] ?? '';
 export const DATABASE = process.env[`DW_DATABASE_${SHOP}`] ?? '';
 /** Where their back-ups lie. */
 export const BACKUPS = process.env[`DW_BACKUPS_${SHOP}`] ?? '';
+/** Where rigs leave their recordings. */
+export const DROPS = process.env[`DW_DROPS_${SHOP}`] ?? '';
 /** Everybody in the demo has the same. */
 export const PIN = '2468';
 

@@ -1,6 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { nothingSerious } from './axe';
 import { signIn } from './bench';
+import { choose } from './choose';
 import { tooSmall } from './sizes';
 
 test('a valve is found by half of two words, put elsewhere, scrapped and back, and its next job opened from its page', async ({
@@ -60,9 +61,7 @@ test('a valve is found by half of two words, put elsewhere, scrapped and back, a
   await test.step('scrapped it takes no job; back in place it does', async () => {
     const stands = async (standing: string) => {
       await page.getByRole('button', { name: 'It stands elsewhere' }).click();
-      await page.locator('.move .v-select .v-field').click();
-      await page.getByRole('option', { name: standing, exact: true }).click();
-      await expect(page.locator('.move .v-select__selection-text')).toHaveText(standing);
+      await choose(page.locator('.move .v-select .v-field'), standing);
       await page.getByRole('button', { name: 'Keep it' }).click();
       await expect(page.getByRole('button', { name: 'Keep it' })).toHaveCount(0);
     };

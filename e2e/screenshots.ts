@@ -38,14 +38,10 @@ await press(ines, ' ');
 await ines.waitForTimeout(7000);
 await take(ines, 'job-runout');
 
-await ines.goto(HERE);
-await openJob(ines, 'DH-420');
-await workTo(ines, /^Blue check/);
-await press(ines, 'a');
-await inHand(ines).getByRole('radio', { name: /Bare/ }).click();
-await inHand(ines).getByRole('application').focus();
-for (let i = 0; i < 4; i++) await ines.keyboard.press('Shift+ArrowRight');
-await take(ines, 'job-bluing');
+await ines.goto(`${HERE}/drill/comes-off-next?on=relief-spring&level=1&seed=3`);
+for (const part of ['7 bonnet', '2 cap', '7 bonnet'])
+  await ines.getByRole('list', { name: 'Parts' }).getByRole('button', { name: part, exact: true }).click();
+await take(ines, 'drill');
 
 const inspector = await as('Noor Castellane', 'daylight');
 await openJob(inspector, 'DH-415');

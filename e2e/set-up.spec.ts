@@ -4,6 +4,7 @@ import { defaultValve, type ConstructionId } from '@dusk-wren/core/valve';
 import { releaseHold } from './another-screen';
 import { nothingSerious } from './axe';
 import { inHand, openSheet, signHere, signIn, title } from './bench';
+import { choose } from './choose';
 import { openNamed, openOn } from './own-job';
 import { workTo } from './plain';
 import { isReally } from './really';
@@ -160,8 +161,7 @@ test('a positioner that hunts: less gain until it stands; its supply vented and 
   });
   await workTo(page, /^Half of the signal/);
   await air(page);
-  await inHand(page).locator('.range .v-field').click();
-  await page.getByRole('option', { name: '4–20 mA' }).click();
+  await choose(inHand(page).locator('.range .v-field'), '4–20 mA');
   await button(page, '12 mA in').click();
   const gain = inHand(page).locator('.screw', { hasText: 'Gain screw' });
   await expect(gain).toContainText('it hunts by', { timeout: 30_000 });
@@ -176,7 +176,8 @@ test('a positioner that hunts: less gain until it stands; its supply vented and 
   const supply = inHand(page).locator('.gauges div', { hasText: 'supply' });
   await expect(supply).toContainText(/^supply0(\.\d)? psig/);
   await button(page, 'Supply on again').click();
-  await expect(supply).toContainText(/^supply(19|20)/);
+  // A positioner that draws air holds its regulator a little under what it is set to.
+  await expect(supply).toContainText(/^supply(18|19|20)/, { timeout: 20_000 });
   await expect(inHand(page).getByText('12 mA in. One side only')).toBeVisible();
 });
 

@@ -3,6 +3,7 @@ import { TOTP } from 'otpauth';
 import { postFrom } from './api';
 import { nothingSerious } from './axe';
 import { PIN, signIn, title } from './bench';
+import { choose } from './choose';
 import { openOwnJob } from './own-job';
 import { tooSmall } from './sizes';
 
@@ -156,8 +157,7 @@ test('a second factor: a lead asks for it, sets an authenticator up at the next 
   };
   await page.goto(`${origin}/setup`);
   await page.getByRole('button', { name: 'Shop' }).click();
-  await page.locator('.v-field', { hasText: 'Who shows a code' }).click();
-  await page.getByRole('option', { name: 'leads', exact: true }).click();
+  await choose(page.locator('.v-field', { hasText: 'Who shows a code' }), 'leads');
   await page.getByRole('button', { name: 'Keep it' }).click();
   await expect(page.getByRole('status')).toContainText('Kept: ');
   await page.getByRole('navigation', { name: 'Main' }).getByRole('button', { name: /Petra/ }).click();
@@ -232,8 +232,7 @@ test('a gauge on the register: added, calibrated with how it was found and left,
   await gauge.getByRole('button', { name: 'What it read since it was last good' }).click();
   await expect(gauge.getByText(/^0 readings/)).toBeVisible();
   await test.step('what reads it is chosen, set, tried and kept, and is so after a reload', async () => {
-    await gauge.getByLabel('Read by').locator('xpath=ancestor::*[contains(@class,"v-field")][1]').click();
-    await page.getByRole('option', { name: 'simulated gauge' }).click();
+    await choose(gauge.locator('.v-field', { hasText: 'Read by' }), 'simulated gauge');
     const often = gauge.getByLabel('Readings a second, 2 to 20');
     await expect(often).toHaveValue('4');
     await often.fill('50');

@@ -3,6 +3,7 @@ import { expect, test, type Page } from '@playwright/test';
 import { nothingSerious } from './axe';
 import { postFrom } from './api';
 import { FIRST, inHand, signIn } from './bench';
+import { choose } from './choose';
 import { openOwnJob } from './own-job';
 import { workTo } from './plain';
 
@@ -139,8 +140,7 @@ test('who is away makes a job late, a cure is taken, and the day sheet follows',
         return people.find((each) => each.name === name)?.extra.map((each) => [each.from, each.to]);
       })
       .toContainEqual([from, to]);
-    await page.locator('.files .v-field').click();
-    await page.getByRole('option', { name }).click();
+    await choose(page.locator('.files .v-field'), name);
     const sheet = await page.getByRole('link', { name: /^Day sheet/ }).getAttribute('href');
     const pdf = await page.request.get(new URL(sheet ?? '', FIRST).href, { timeout: 60_000 });
     expect([pdf.status(), pdf.headers()['content-type']]).toEqual([200, 'application/pdf']);
@@ -239,8 +239,7 @@ test('a new job is promised a day by its chance, and taken in for it', async ({ 
   await signIn(page, 'Petra Lundholm');
   await plan(page);
   const section = page.getByRole('region', { name: 'A new job' });
-  await section.locator('.v-field').last().click();
-  await page.getByRole('option', { name: 'Globe, bolted bonnet' }).click();
+  await choose(section.locator('.v-field').last(), 'Globe, bolted bonnet');
   await section.getByRole('button', { name: 'When could it be ready?' }).click();
   const days = section.getByRole('list', { name: 'Ready by the end of' });
   await expect(days.getByRole('listitem').first()).toBeVisible({ timeout: 60_000 });

@@ -1,7 +1,9 @@
+import { execFile } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { basename, join } from 'node:path';
 import { pathToFileURL } from 'node:url';
+import { promisify } from 'node:util';
 import { nodeModules } from './machine/modules.mjs';
 import { main, root, step } from './machine/say.mjs';
 import { run } from './machine/run.mjs';
@@ -55,7 +57,7 @@ export async function build() {
     const esbuild = await import('esbuild');
     await esbuild.build({
       entryPoints: [
-        ...['main', 'prepare', 'people', 'keep'],
+        ...['main', 'prepare', 'people', 'keep', 'bench-device'],
         ...['documents/printer-worker', 'week/planner-worker'],
       ].map((name) => ({ in: join(root, `server/${name}.ts`), out: basename(name) })),
       outdir: join(root, 'server/dist'),
@@ -71,7 +73,32 @@ export async function build() {
     });
   });
   mkdirSync(join(root, 'server/dist'), { recursive: true });
+  await step('Writing the bill of materials', materials);
   writeFileSync(MARK, hash);
+}
+
+/**
+ * What of others runs in production, with version and licence, as CycloneDX: for whoever has to know. `--omit=dev` would
+ * leave out what development needs as well, Vue among it: what is for development alone is marked, and left out here.
+ */
+async function materials() {
+  const { stdout } = await promisify(execFile)(
+    'npm',
+    ['sbom', '--sbom-format=cyclonedx', '--sbom-type=application'],
+    { cwd: root, maxBuffer: 64 * 1024 * 1024 },
+  );
+  const bill = JSON.parse(stdout);
+  const isForDevelopment = ({ properties = [] }) =>
+    properties.some(({ name, value }) => name === 'cdx:npm:package:development' && value === 'true');
+  const components = bill.components.filter((each) => !isForDevelopment(each));
+  const here = new Set(components.map((each) => each['bom-ref']));
+  const dependencies = bill.dependencies
+    .filter(({ ref }) => here.has(ref) || ref === bill.metadata.component['bom-ref'])
+    .map(({ ref, dependsOn }) => ({ ref, dependsOn: dependsOn.filter((each) => here.has(each)) }));
+  writeFileSync(
+    join(root, 'server/dist/bill-of-materials.cdx.json'),
+    JSON.stringify({ ...bill, components, dependencies }, null, 1),
+  );
 }
 
 /** Our own workspaces go into the bundle, packages from npm stay outside. */

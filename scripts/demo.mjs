@@ -1,4 +1,4 @@
-import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { build } from './build.mjs';
@@ -64,7 +64,7 @@ await main(async () => {
     stops.push(claim(home));
     if (process.argv.includes('--fresh')) {
       await step('Starting over: removing the demo data', async () => {
-        for (const name of ['mariadb', 'mariadb.half-made', 'secrets.json', 'backups'])
+        for (const name of ['mariadb', 'mariadb.half-made', 'secrets.json', 'backups', 'rigs'])
           rmSync(join(home, name), { recursive: true, force: true });
       });
     }
@@ -84,9 +84,14 @@ await main(async () => {
       LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
       SHOP_NAME: 'Pinder Street valve shop',
       BACKUP_DIR: join(database.home, 'backups'),
+      DROP_FOLDER: join(database.home, 'rigs'),
       // Pictures leave their memory behind in as many places as there are arenas.
       MALLOC_ARENA_MAX: '2',
     };
+    mkdirSync(env.DROP_FOLDER, { recursive: true });
+    env.BENCH_DEVICE_PORT = String(
+      await step('Starting the stand-in for a bench on the network', () => startDevice(home, stops)),
+    );
     await step(isNew ? 'Making tables and playing the demo jobs' : 'Bringing the database up to date', () =>
       run('node', [join(root, 'server/dist/prepare.mjs'), '--demo'], {
         env,
@@ -95,7 +100,7 @@ await main(async () => {
     );
     const server = await step('Starting the server', () => startServer(env, stops));
     process.stdout.write(
-      `\nDusk Wren is at http://127.0.0.1:${PORT}\n\n  Sign in as Ines Okoro (technician), Noor Castellane (inspector) or Petra Lundholm (lead); the PIN of everybody here is 2468.\n  Ctrl-C stops it; the data stays. \`npm run demo -- --fresh\` starts over.\n\n`,
+      `\nDusk Wren is at http://127.0.0.1:${PORT}\n\n  Sign in as Ines Okoro (technician), Noor Castellane (inspector) or Petra Lundholm (lead); the PIN of everybody here is 2468.\n  A CSV put into ${env.DROP_FOLDER}, its name beginning with the tag of an open job, lands on that job.\n  Ctrl-C stops it; the data stays. \`npm run demo -- --fresh\` starts over.\n\n`,
     );
     const which = await Promise.race([
       server.ended.then(() => 'server'),
@@ -113,16 +118,32 @@ await main(async () => {
 });
 
 async function startServer(env, stops) {
+  return (await startReady('main', 'server', env, stops)).started;
+}
+
+/** The bench that is read over the network keeps its port, where nobody else has taken it. */
+async function startDevice(home, stops) {
+  const file = join(home, 'bench-device.port');
+  const kept = existsSync(file) ? Number(readFileSync(file, 'utf8')) : 0;
+  const env = kept && (await portIsFree(kept)) ? { BENCH_DEVICE_PORT: String(kept) } : {};
+  const { ready } = await startReady('bench-device', 'stand-in for a bench', env, stops);
+  writeFileSync(file, String(ready));
+  return ready;
+}
+
+/** A process of the build, and what it says as it is ready. */
+async function startReady(name, what, env, stops) {
   let ready;
   const isReady = new Promise((done) => {
     ready = done;
   });
-  const server = start('node', [join(root, 'server/dist/main.mjs')], {
+  const started = start('node', [join(root, `server/dist/${name}.mjs`)], {
     env,
-    onLine: (line) => (line.startsWith('{"ready"') ? ready(true) : process.stdout.write(`  ${line}\n`)),
+    onLine: (line) =>
+      line.startsWith('{"ready"') ? ready(JSON.parse(line).ready) : process.stdout.write(`  ${line}\n`),
   });
-  stops.push(() => server.stop());
-  const first = await Promise.race([isReady, server.ended]);
-  if (first !== true) throw new Plain('The server did not start; see above.');
-  return server;
+  stops.push(() => started.stop());
+  const first = await Promise.race([isReady, started.ended.then(() => undefined)]);
+  if (!first) throw new Plain(`The ${what} did not start; see above.`);
+  return { started, ready: first };
 }

@@ -16,10 +16,12 @@ import { certificateRoutes } from './routes/certificates';
 import { healthRoutes } from './routes/health';
 import { notTooDeep } from './routes/depth';
 import { importRoutes } from './routes/import';
+import { forPeople, machines } from './machines/bearer';
 import { jobRoutes } from './routes/jobs';
 import { paperRoutes } from './routes/papers';
 import { keepingRoutes } from './routes/keeping';
 import { photoRoutes } from './routes/photos';
+import { recordingRoutes } from './routes/recordings';
 import { hoursRoutes } from './routes/hours';
 import { placeRoutes } from './routes/places';
 import { sessionRoutes } from './routes/session';
@@ -32,10 +34,14 @@ import { siteRoutes } from './routes/sites';
 import { shopRoutes } from './routes/shop';
 import { stockRoutes } from './routes/stock';
 import { fleetRoutes } from './routes/fleet';
+import { drillRoutes } from './routes/drills';
+import { openApiRoutes } from './routes/open-api';
+import { machineRoutes } from './routes/machines';
 import { outageRoutes } from './routes/outages';
 import { valveRoutes } from './routes/valves';
 import { weekRoutes } from './routes/week';
 import { csrfGuard } from './sign-in/csrf';
+import { ownPagesOnly } from './sign-in/origin';
 import { requirePerson, requireSamePerson } from './sign-in/person';
 import { sessions } from './sign-in/session';
 import { withoutStatement } from './database/failures';
@@ -80,7 +86,10 @@ export function createApp(
       // A failure is logged once, where it is answered.
       customLogLevel: () => 'debug',
       serializers: { err: withoutStatement },
-      redact: ['req.headers.cookie', 'req.headers["x-csrf-token"]', 'res.headers["set-cookie"]'],
+      redact: [
+        ...['req.headers.cookie', 'req.headers.authorization', 'req.headers["x-csrf-token"]'],
+        'res.headers["set-cookie"]',
+      ],
     }),
   );
   app.use(helmet(securityHeaders(config)));
@@ -99,11 +108,14 @@ export function createApp(
     response.set('cache-control', 'no-store');
     next();
   });
-  api.use(sessions(sequelize, config));
-  api.use(sessionRoutes(sequelize, config, now));
-  api.use(requirePerson);
-  api.use(csrfOnWrites(config));
-  api.use(requireSamePerson);
+  api.use(openApiRoutes());
+  api.use(machines(now));
+  api.use(forPeople(ownPagesOnly(config)));
+  api.use(forPeople(sessions(sequelize, config)));
+  api.use(forPeople(sessionRoutes(sequelize, config, now)));
+  api.use(forPeople(requirePerson));
+  api.use(forPeople(csrfOnWrites(config)));
+  api.use(forPeople(requireSamePerson));
   // Whatever is written may be something that the week is made of: it is looked at again, and planned where it is.
   api.use((request, response, next) => {
     if (request.method !== 'GET') response.on('finish', () => week.changed());
@@ -115,6 +127,7 @@ export function createApp(
   api.use(express.json({ limit: MOST_JSON, strict: true }));
   api.use(notTooDeep);
   api.use(jobRoutes({ sequelize, feed, streams, config, now }));
+  api.use(recordingRoutes(config));
   api.use(paperRoutes(printer, config));
   api.use(shopRoutes(config, feed, streams, isoNow));
   api.use(valveRoutes(sequelize, now));
@@ -125,11 +138,13 @@ export function createApp(
   api.use(placeRoutes(sequelize, now));
   api.use(hoursRoutes(sequelize, now));
   api.use(outageRoutes(sequelize, now));
+  api.use(drillRoutes({ sequelize, printer, config, now }));
   api.use(weekRoutes({ sequelize, week, printer, config, now }));
   api.use(sheetRoutes(sequelize, now));
   api.use(setupFileRoutes(sequelize, now));
   api.use(recallRoutes(sequelize, printer, now));
   api.use(siteRoutes(sequelize, config, now));
+  api.use(machineRoutes(sequelize, config, now));
   api.use(keepingRoutes(sequelize, config, clock, now));
   api.use(notFound);
   app.use('/api', api);
@@ -146,7 +161,7 @@ export function createApp(
 
 /** What no page of ours asks of a browser. */
 const permissions: RequestHandler = (_request, response, next) => {
-  response.set('permissions-policy', 'geolocation=(), microphone=(), payment=(), usb=()');
+  response.set('permissions-policy', 'geolocation=(), microphone=(), payment=(), usb=(), serial=(self)');
   next();
 };
 

@@ -6,6 +6,8 @@ export const UNNAMED = 'Valve shop';
 const schema = z.object({
   DATABASE_URL: z.url({ protocol: /^(mariadb|mysql)$/ }),
   SESSION_SECRET: z.string().min(32),
+  /** The one before it, good beside it until whoever signed in by it has signed in anew. */
+  SESSION_SECRET_BEFORE: z.string().min(32).optional(),
   PORT: z.coerce.number().int().min(0).max(65535).default(4780),
   HOST: z.string().default('127.0.0.1'),
   /** Where people reach this server, for the address in the certificate's QR code. */
@@ -30,6 +32,10 @@ const schema = z.object({
     .default(24),
   /** Seals back-ups: without it nobody reads them again, the shop itself neither. */
   BACKUP_PASSPHRASE: z.string().min(12).optional(),
+  /** Where rigs leave their recordings; without it none are taken. */
+  DROP_FOLDER: z.string().min(1).optional(),
+  /** Hosts that may be told of what happens, by commas; without it none is. */
+  HOOK_HOSTS: z.string().max(1000).optional(),
   /** Seconds after which a database that says nothing is taken for gone. */
   DATABASE_SILENCE: z.coerce.number().min(1).max(600).default(20),
   /** Whose shop this is, on the sign-in page and on every paper, until a lead names it on Setup. */

@@ -1,9 +1,12 @@
-import { liveMessage, readingMessage } from '@dusk-wren/contract';
+import { comparedView, liveMessage, readingMessage } from '@dusk-wren/contract';
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { EventRow, JobRow, PersonRow } from './database/models';
+import { filledIn } from './demo/device';
+import { BenchDevice, MAP } from './stand-ins/bench-device';
+import { serveRegisters } from './stand-ins/modbus-server';
 import { note, openShop, Screen, stripToRunout, type Shop } from './testing/shop';
 
 let shop: Shop;
@@ -180,13 +183,20 @@ describe('the simulated instruments', () => {
 });
 
 describe('a driver that is tried', () => {
-  const DRIVERS = ['dial', 'wrench', 'rig', 'gauge', 'gauge set'].map((kind) => `simulated ${kind}`);
+  // On the network nobody is there: that is said, and is a message like any other.
+  const DRIVERS = [
+    ...['dial', 'wrench', 'rig', 'gauge', 'gauge set'].map((kind) => `simulated ${kind}`),
+    ...['rig', 'gauge', 'gauge set', 'thermometer'].map((kind) => `Modbus ${kind}`),
+    ...['caliper', 'dial indicator', 'torque wrench', 'thermometer'].map((kind) => `lines of a ${kind}`),
+  ];
   it('every one there is reads with nothing on it, for a lead', async () => {
     const lea = await Screen.open(shop, 'lea');
     const { drivers } = (await lea.get('/api/setup/instruments')).body;
     expect(drivers.map(({ driver }: { driver: string }) => driver).sort()).toEqual([...DRIVERS].sort());
     for (const driver of DRIVERS) {
-      const path = `/api/setup/drivers/${encodeURIComponent(driver)}/trial`;
+      // Nothing is asked of a gauge that has taught nothing yet.
+      const taught = driver.startsWith('lines of') ? '?example=12.5&shows=12.5' : '';
+      const path = `/api/setup/drivers/${encodeURIComponent(driver)}/trial${taught}`;
       const heard = await listen(path, (messages) => messages.length >= 1, { cookie: lea.cookie });
       for (const message of heard) expect(readingMessage.safeParse(message).success, driver).toBe(true);
     }
@@ -201,6 +211,29 @@ describe('a driver that is tried', () => {
     const answer = await lea.get(`/api/setup/drivers/${encodeURIComponent(driver)}/trial?${query}`);
     expect(answer.status).toBe(status);
     expect(answer.body.text).toMatch(/\w/);
+  });
+  it('is held against what its own face shows: in another unit, lost, or at a register that is not there', async () => {
+    const lea = await Screen.open(shop, 'lea');
+    const { port, close } = await serveRegisters(new BenchDevice(() => 0).vector);
+    const compare = (settings: object, driver = 'Modbus thermometer') =>
+      lea.post(`/api/setup/drivers/${encodeURIComponent(driver)}/compare`, {
+        ...{ channel: 'temperature', shows: 21.4, unit: '°C' },
+        settings: { ...filledIn({ temperature: MAP.temperature }), port, ...settings },
+      });
+    expect(comparedView.parse((await compare({})).body)).toMatchObject({ isSame: true, ways: [] });
+    const wrong = comparedView.parse((await compare({ 'temperature: scale': 1 })).body);
+    expect(wrong.isSame).toBe(false);
+    expect(wrong.ways[0]).toMatchObject({ type: 'int16', scale: 0.1, unit: '°C' });
+    const right = await compare({ 'temperature: scale': 1, ...wrong.ways[0]?.settings });
+    expect(right.body.isSame).toBe(true);
+    expect((await compare({ 'temperature: register': 900 })).body.text).toMatch(
+      /no temperature at register 900/,
+    );
+    expect((await compare({ address: '8.8.8.8' })).status).toBe(400);
+    expect((await compare({}, 'simulated gauge')).status).toBe(404);
+    await close();
+    const lost = await compare({});
+    expect([lost.status, lost.body.text]).toEqual([422, expect.stringMatching(/does not answer/)]);
   });
   it('is nobody else’s to try', async () => {
     expect((await ada.get('/api/setup/drivers/simulated%20dial/trial')).status).toBe(403);

@@ -3,6 +3,7 @@ import { migrate } from './database/migrate';
 import { defineModels } from './database/models';
 import { readConfig } from './config';
 import { clearHalfPlayed } from './demo/clear';
+import { seedDevice } from './demo/device';
 import { seedDemo } from './demo/seed';
 
 /** Brings the database up to date and, with `--demo`, fills it with the demo when it is empty. */
@@ -18,6 +19,8 @@ try {
   if (process.argv.includes('--demo')) {
     await clearHalfPlayed();
     const seeded = await seedDemo(sequelize, (line) => process.stdout.write(`  ${line}\n`));
+    const device = process.env['BENCH_DEVICE_PORT'];
+    if (device !== undefined) await seedDevice(Number(device), Date.now());
     process.stdout.write(seeded ? '  demo data is in\n' : '  data is there already, kept\n');
   }
 } catch (error) {

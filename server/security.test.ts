@@ -1,6 +1,12 @@
 import fc from 'fast-check';
 import { randomUUID } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { pino } from 'pino';
+import request from 'supertest';
+import { z } from 'zod';
+import { createApp } from './app';
 import { EventRow, PersonRow } from './database/models';
 import { note, openShop, PIN, Screen, type Shop } from './testing/shop';
 
@@ -52,12 +58,71 @@ describe('sign-in', () => {
     expect(answer.status).toBe(403);
     expect(answer.body.problem.code).toBe('csrf.missing');
   });
+  it.each([
+    ['a page of somebody else', { origin: 'https://evil.test' }, 403],
+    ['one without an address', { origin: 'null' }, 403],
+    ['another port of this machine', { origin: 'http://127.0.0.1:1' }, 403],
+    ['a browser that says only that it is another site', { 'sec-fetch-site': 'cross-site' }, 403],
+    ['the page that people reach it by', { origin: 'http://127.0.0.1:4780' }, 200],
+    [
+      'a page of the very host that is asked',
+      { origin: 'http://valves.test:8080', host: 'valves.test:8080' },
+      200,
+    ],
+    ['our own page', { 'sec-fetch-site': 'same-origin' }, 200],
+    ['no browser', {}, 200],
+  ])('from %s, with the token: %j is %i', async (_whose, headers, status) => {
+    const { version } = (await ada.get(`/api/jobs/${job}`)).body;
+    const answer = await ada.agent
+      .post(`/api/jobs/${job}/commands`)
+      .set({ ...ada.headers(), ...headers })
+      .send({ baseVersion: version, commandId: randomUUID(), command: note('where from') });
+    expect([answer.status, answer.body.problem?.code]).toEqual([
+      status,
+      status === 403 ? 'origin.other' : undefined,
+    ]);
+  });
   it('ends when signed out', async () => {
     const screen = await Screen.open(shop, 'bo');
     expect((await screen.get('/api/jobs')).status).toBe(200);
     const session = await screen.get('/api/session');
     await screen.agent.delete('/api/session').set('x-csrf-token', session.body.csrf);
     expect((await screen.get('/api/jobs')).status).toBe(401);
+  });
+});
+
+describe('the log of requests', () => {
+  it('says what was asked, and nothing that opens anything', async () => {
+    const lines: string[] = [];
+    const logger = pino({ level: 'debug' }, { write: (line: string) => void lines.push(line) });
+    const app = createApp(shop.sequelize, shop.config, logger);
+    const secret = { authorization: 'Bearer dw_S3cr3tOfAMachine', cookie: 'dusk-wren=S3cr3tOfAPerson' };
+    await request(app.express)
+      .get('/api/due')
+      .set({ ...secret, 'x-csrf-token': 'S3cr3tOfAPage' });
+    await app.close();
+    expect(lines.join('')).toContain('/api/due');
+    expect(lines.join('')).not.toContain('S3cr3t');
+  });
+});
+
+describe('the bill of materials', () => {
+  it('is made with the build: what of others runs, with version and licence, and nothing of development', () => {
+    const { bomFormat, specVersion, components } = z
+      .object({
+        bomFormat: z.string(),
+        specVersion: z.string(),
+        components: z.array(
+          z.looseObject({ name: z.string(), version: z.string(), licenses: z.array(z.unknown()).optional() }),
+        ),
+      })
+      .parse(JSON.parse(readFileSync(join(import.meta.dirname, 'dist/bill-of-materials.cdx.json'), 'utf8')));
+    expect([bomFormat, Number(specVersion) >= 1.5]).toEqual(['CycloneDX', true]);
+    const names = components.map(({ name }) => name);
+    expect(names).toEqual(expect.arrayContaining(['express', 'sequelize', 'vue', 'zod']));
+    for (const developing of ['vitest', '@playwright/test', 'eslint'])
+      expect(names).not.toContain(developing);
+    expect(components.find(({ name }) => name === 'express')?.licenses).toEqual([{ license: { id: 'MIT' } }]);
   });
 });
 

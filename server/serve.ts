@@ -8,6 +8,9 @@ import { pruneSignIns } from './sign-in/prune';
 import { connect } from './database/connection';
 import { HALF_RESTORED, isHalfRestored } from './database/half-restored';
 import { watchClock } from './keeping/clock';
+import { watchFolder } from './drops/folder';
+import { hostsIn } from './machines/hosts';
+import { keepTelling } from './machines/teller';
 import { keepBackedUp } from './keeping/schedule';
 import { withoutStatement } from './database/failures';
 import { fillLives } from './database/fill-lives';
@@ -32,9 +35,13 @@ export async function serve(config: Config, logger: Logger): Promise<Running> {
   server.keepAliveTimeout = 65_000;
   const stopPruning = pruneSignIns((error) => logger.warn(withoutStatement(error), 'could not prune'));
   const stopBackingUp = keepBackedUp(sequelize, config, logger);
+  const stopLooking = config.DROP_FOLDER === undefined ? undefined : watchFolder(config.DROP_FOLDER, logger);
   const stopFilling = fillLives(sequelize, logger);
   const stopLearning = fillTimes(sequelize, logger);
   const stopPlanning = app.week.keepUp((error) => logger.warn(withoutStatement(error), 'could not plan'));
+  const stopTelling = keepTelling(sequelize, hostsIn(config.HOOK_HOSTS), (error) =>
+    logger.warn(withoutStatement(error), 'could not tell of what happened'),
+  );
   const stopWatching = watchClock(app.clock, (jump) => logger.warn(jump, 'the clock jumped'));
   await listening(server, config);
   const { port } = addressOf(server);
@@ -45,6 +52,7 @@ export async function serve(config: Config, logger: Logger): Promise<Running> {
       const closed = new Promise<void>((done) => server.close(() => done()));
       stopPruning();
       stopBackingUp();
+      await Promise.all([stopLooking?.(), stopTelling()]);
       stopFilling();
       stopLearning();
       stopPlanning();

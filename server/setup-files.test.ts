@@ -171,7 +171,7 @@ describe('instruments out of a file', () => {
     expect(does(rows)).toEqual(['2 new', '3 bad set to: a second: from 2 to 20']);
     const wrong = csv(`${heading},set to`, row('Gauge 8', 'a second = fast'), row('Gauge 9', 'hours = 2'));
     expect(does((await look('instruments', wrong)).rows)).toEqual([
-      '2 bad set to: “a second = fast”: each a number',
+      '2 bad set to: a second: from 2 to 20',
       '3 bad set to: hours: nothing on this driver is set by that name',
     ]);
   });

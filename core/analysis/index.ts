@@ -26,5 +26,6 @@ export { strokeLoop, strokePoints, type StrokePoint } from './stroke-points';
 export { stepResponse, type StepResponse } from './step-response';
 export { huntsBy, standsAt, type Moving } from './standing';
 export { thinned } from './thinned';
+export { heldOn, NOT_HELD, type Hold } from './hold';
 export { niceTop, plotPath, type PlotBox } from './plot';
 export * from './life';

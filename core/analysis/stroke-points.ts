@@ -1,5 +1,8 @@
 import type { StrokeRecording } from './signature';
 
+/** What of a recording its points are read from. */
+export type Ramp = Pick<StrokeRecording, 'signal' | 'travel'>;
+
 /** Travel at a signal, going up and coming down; percent, all of them. */
 export interface StrokePoint {
   readonly signal: number;
@@ -9,7 +12,7 @@ export interface StrokePoint {
 
 /** The loop of a recording, percent of the signal and of the rated travel, thinned to so many samples. */
 export function strokeLoop(
-  { signal, travel }: StrokeRecording,
+  { signal, travel }: Ramp,
   most: number,
   rated?: number,
 ): { signal: number[]; travel: number[] } {
@@ -30,7 +33,7 @@ const ABOUT = 1;
  * mean of the samples about it. `rated` is the travel in metres where the recording has a length. Says why there are none.
  */
 export function strokePoints(
-  { signal, travel }: StrokeRecording,
+  { signal, travel }: Ramp,
   at: readonly number[],
   rated?: number,
 ): readonly StrokePoint[] | 'no signal' | 'not all the way' {

@@ -57,6 +57,10 @@ export type Problem =
   | { code: 'person.unknown'; id: string }
   | { code: 'photo.not-of-job'; photo: string }
   | { code: 'leak.counted-otherwise'; found: string; wanted: string }
+  // drills
+  | { code: 'drill.no-sense'; drill: string; construction: string }
+  | { code: 'drill.not-planted'; drill: string }
+  | { code: 'drill.cannot-be-told'; drill: string }
   // formats
   | { code: 'event.unknown-kind'; kind: string; seq: number }
   | { code: 'event.unknown-format'; kind: string; format: number; known: number }

@@ -42,6 +42,8 @@ export interface Draft {
   readonly ofTheJob?: true;
   /** It wants air on the actuator: from the bench, for the valve's own supply is locked out or far away. */
   readonly benchAir?: true;
+  /** It lets a spring go: what the spring pressed on is safe to loosen only behind it. */
+  readonly unloads?: true;
   /** What of the isolation it does or proves. */
   readonly isolation?: IsolationPart;
   readonly task: Task;

@@ -21,6 +21,7 @@ export interface Sketch
         | 'provides'
         | 'because'
         | 'benchAir'
+        | 'unloads'
       >
     > {
   /** Its name where another step waits for it, else only how its id is spelt. */

@@ -53,6 +53,8 @@ export {
 export { daysAfter, daysBetween, monthsAfter, monthsBetween } from './calendar';
 export { dayIn, isTimeZone, minuteIn, sayDay, startOfDay } from './day';
 export { farFromUsual } from './plausible';
+export { unitMixedUp } from './unit-mixed-up';
+export { learnLine, linePattern, LONGEST_LINE, readLine, type LinePattern } from './gauge-line';
 export { typedUnits } from './typed-units';
 export { asRead, type Mark, type ReadOn } from './as-read';
 export { formatLeak, isWithin, LEAK_COUNTS, leakSchema, type Leak, type LeakCount } from './leak';

@@ -7,16 +7,21 @@ export {
   operationsOf,
   PLACE_KINDS,
   type JobOperation,
+  WORK_SKILLS,
   type OperationKind,
   type PlaceKind,
+  type WorkSkill,
 } from './shop/job-operations';
 export {
   findingOfWeek,
   gapsOf,
+  openOn,
   weekOfShop,
+  workSkillsOf,
   type Gaps,
   type OpenDay,
   type Shop,
+  type ShopPerson,
   type ShopPlace,
   type WeekHours,
 } from './shop/shop';

@@ -52,6 +52,7 @@ export { oringFit, type ORingFit } from './seals/oring-fit';
 export { positionerStroke, percentPoints, type StrokeTest } from './actuators/positioner-stroke';
 export { storedEnergy } from './pressure/stored-energy';
 export { reliefSet, type ReliefSet } from './relief/relief-set';
+export { reliefTestSheet } from './relief/relief-test-sheet';
 export { contactFrom, type BluingRead } from './seats/bluing-read';
 export { boreWear, type BoreWear } from './measuring/bore-wear';
 export { fitClearance } from './measuring/fit-clearance';

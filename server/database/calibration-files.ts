@@ -3,7 +3,7 @@ import { Refusal } from '../refusal';
 import { InstrumentRow } from './models';
 import { noteChange, type Moment } from './setup-changes';
 import { CalibrationFileRow, CalibrationRow } from './setup-models';
-import { oneAtATime } from './setup-names';
+import { oneAtATime } from './transacted';
 
 /** A certificate on paper, as a file. */
 export interface CertificateFile {

@@ -15,11 +15,13 @@ import { must } from '@dusk-wren/core/problem';
 import { UniqueConstraintError, type Sequelize, type Transaction } from 'sequelize';
 import { Refusal } from '../refusal';
 import { follow } from './followers';
+import { happened, happeningsOf } from './happenings';
 import { edgeFor } from './edge';
 import { appendLog, loadLog } from './job-log';
 import { JobRow, ReceiptRow } from './models';
 import { sheetFor } from './makers-sheets';
 import { keepState, stateOf } from './state-of';
+import { transacted } from './transacted';
 
 export type Committed =
   | { readonly kind: 'taken'; readonly version: number; readonly entries: readonly Entry[] }
@@ -45,7 +47,7 @@ export async function commit(sequelize: Sequelize, request: Request): Promise<Co
   if (!read.ok) throw new Refusal(read.problem);
   const command = read.value;
   const attempt = async (): Promise<Committed> => {
-    const { answer, state } = await sequelize.transaction((transaction) =>
+    const { answer, state } = await transacted(sequelize, (transaction) =>
       inTransaction(request, command, transaction),
     );
     if (state) keepState(request.jobId, state);
@@ -85,12 +87,18 @@ async function inTransaction(
   const recorded = must(record(state, facts.value, { commandId, by: person, ...moment }));
   const columns = columnsOf(recorded.state);
   const receiptRow = { commandId, jobId, firstSeq: state.version + 1, lastSeq: recorded.state.version };
+  const became = happeningsOf(
+    { job: state, state: job.state },
+    { job: recorded.state, state: columns.state },
+  );
   await follow({ jobId, before: state, after: recorded.state, entries: recorded.entries, transaction });
   await Promise.all([
     appendLog(jobId, recorded.entries, transaction),
     ReceiptRow.create(receiptRow, { transaction }),
     job.update({ ...columns, ordersVersion: columns.version }, { transaction }),
   ]);
+  const at = new Date(request.now);
+  for (const kind of became) await happened({ kind, at, jobId, tag: columns.tag }, transaction);
   return {
     answer: { kind: 'taken', version: recorded.state.version, entries: recorded.entries },
     state: recorded.state,

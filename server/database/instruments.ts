@@ -1,8 +1,9 @@
-import { driverSettings, type DriverSettings } from '@dusk-wren/contract';
+import { driverSettings, type DriverSettings, type InstrumentView } from '@dusk-wren/contract';
 import type { Command, Edge } from '@dusk-wren/core/command';
 import { instrumentId, instrumentStamp, type InstrumentStamp } from '@dusk-wren/core/job';
 import type { Transaction } from 'sequelize';
-import { isSimulated } from '../instruments/registry';
+import { doesByItself, isSimulated } from '../instruments/registry';
+import { linesOf } from '../instruments/settings';
 import { InstrumentRow } from './models';
 import { shopDay } from './shop-day';
 
@@ -12,16 +13,20 @@ function stampOn(row: InstrumentRow, today: string): InstrumentStamp {
     id: row.id,
     name: row.name,
     kind: row.kind,
-    simulated: isSimulated(row.driver),
+    simulated: isSimulated(row.driver, setOn(row)),
     calibrationDue: row.calibrationDue,
     inCalibration: row.calibrationDue >= today,
   });
 }
 
-export async function listInstruments(now: string): Promise<InstrumentStamp[]> {
+export async function listInstruments(now: string): Promise<InstrumentView[]> {
   const today = await shopDay(now);
-  return (await InstrumentRow.findAll({ where: { retiredAt: null }, order: [['name', 'ASC']] })).map((row) =>
-    stampOn(row, today),
+  return (await InstrumentRow.findAll({ where: { retiredAt: null }, order: [['name', 'ASC']] })).map(
+    (row) => ({
+      ...stampOn(row, today),
+      byItself: doesByItself(row.driver),
+      ...linesSetOn(row),
+    }),
   );
 }
 
@@ -32,6 +37,11 @@ export async function findInstrument(
   const row = await InstrumentRow.findOne({ where: { id, retiredAt: null } });
   if (!row) return undefined;
   return { stamp: stampOn(row, await shopDay(now)), driver: row.driver, settings: setOn(row) };
+}
+
+function linesSetOn(row: InstrumentRow): Pick<InstrumentView, 'lines'> {
+  const lines = linesOf(row.driver, setOn(row));
+  return lines ? { lines } : {};
 }
 
 /** How its driver is set, where it is not as usual. */

@@ -16,14 +16,17 @@ import { CONSTRUCTIONS, sizeWords, valveSchema, type ShelfUnitKind, type Valve }
 import { randomUUID } from 'node:crypto';
 import { Refusal } from '../refusal';
 import { commitOpening } from './commit';
+import { happened } from './happenings';
 import { loadLog } from './job-log';
 import { JobRow, ReceiptRow, ValveRow } from './models';
 import { shopDay, shopZone } from './shop-day';
 import { waitingFor } from './waiting-for';
 import { decodeCursor, likeAnywhere, pageOf } from './paging';
 import { carriedOf } from './valve-lives';
+import { transacted } from './transacted';
 import { PlannedJobRow } from './week-models';
 import { fileValve, holdValve, rulesOf } from './valves';
+import { takeOrder } from './work-orders';
 
 interface ListQuery {
   state: 'open' | 'released' | 'condemned' | 'all';
@@ -131,6 +134,8 @@ interface Opening {
   reported: string;
   due?: string;
   only?: ShelfUnitKind;
+  /** The work order that it is opened for. */
+  order?: string;
 }
 
 /** Opens a job on a valve on file or a new one; the same command id opens it once. */
@@ -142,7 +147,7 @@ export async function openJobOn(
 ): Promise<JobId> {
   const jobId = jobIdSchema.parse(randomUUID());
   try {
-    return await sequelize.transaction(async (transaction) => {
+    return await transacted(sequelize, async (transaction) => {
       const receipt = await ReceiptRow.findByPk(opening.commandId, { transaction });
       if (receipt) return await openedBy(receipt, person, transaction);
       const filed =
@@ -166,6 +171,10 @@ export async function openJobOn(
         { jobId, valveId: filed.id, commandId: opening.commandId, body, person, now },
         transaction,
       );
+      const at = new Date(now);
+      const order = opening.order ?? null;
+      if (order !== null) await takeOrder(order, jobId, at, transaction);
+      await happened({ kind: 'job opened', at, jobId, tag: filed.valve.tag, order }, transaction);
       return jobId;
     });
   } catch (error) {

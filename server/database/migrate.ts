@@ -22,6 +22,10 @@ import * as register from './migrations/017-register';
 import * as lives from './migrations/018-lives';
 import * as week from './migrations/019-week';
 import * as outages from './migrations/020-outages';
+import * as drills from './migrations/021-drills';
+import * as turns from './migrations/022-turns';
+import * as recordings from './migrations/023-recordings';
+import * as machines from './migrations/024-machines';
 
 type Log = (message: string) => void;
 
@@ -47,6 +51,10 @@ export const MIGRATIONS = [
   { name: '018-lives', ...lives },
   { name: '019-week', ...week },
   { name: '020-outages', ...outages },
+  { name: '021-drills', ...drills },
+  { name: '022-turns', ...turns },
+  { name: '023-recordings', ...recordings },
+  { name: '024-machines', ...machines },
 ];
 
 const PATIENCE_SECONDS = 120;

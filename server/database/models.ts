@@ -8,8 +8,11 @@ import {
 } from 'sequelize';
 import { id, uuid, text, maybe, json, day, moment, count } from './columns';
 import { defineLifeModels } from './life-models';
+import { defineMachineModels } from './machine-models';
+import { defineRecordingModels } from './recording-models';
 import { defineRegisterModels } from './register-models';
 import { defineSetupModels } from './setup-models';
+import { defineDrillModels } from './drill-models';
 import { defineWeekModels } from './week-models';
 
 /** Tables as Sequelize sees them. JSON columns hold text; whoever reads one parses it with its own schema. */
@@ -240,6 +243,9 @@ export function defineModels(sequelize: Sequelize): void {
   defineRegisterModels(sequelize);
   defineLifeModels(sequelize);
   defineWeekModels(sequelize);
+  defineDrillModels(sequelize);
+  defineRecordingModels(sequelize);
+  defineMachineModels(sequelize);
   PersonRow.init(
     {
       id: id(),

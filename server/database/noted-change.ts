@@ -1,7 +1,7 @@
 import type { SetupChange } from '@dusk-wren/contract';
 import type { Transaction } from 'sequelize';
 import { noteChange, type Moment } from './setup-changes';
-import { oneAtATime } from './setup-names';
+import { oneAtATime } from './transacted';
 
 /** As many letters as a line of the changes has. */
 const MOST_LETTERS = 200;

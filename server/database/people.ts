@@ -1,7 +1,8 @@
 import { personStamp, type PersonStamp, type Role } from '@dusk-wren/core/job';
 import { randomUUID } from 'node:crypto';
-import { Transaction, type Sequelize } from 'sequelize';
+import type { Sequelize, Transaction } from 'sequelize';
 import { PersonRow } from './models';
+import { oneAtATime } from './transacted';
 
 const stampOf = (row: PersonRow): PersonStamp =>
   personStamp.parse({ id: row.id, name: row.name, role: row.role });
@@ -56,8 +57,7 @@ export async function addFirstPerson(
   sequelize: Sequelize,
   person: NewPerson,
 ): Promise<PersonStamp | undefined> {
-  const isolationLevel = Transaction.ISOLATION_LEVELS.SERIALIZABLE;
-  return sequelize.transaction({ isolationLevel }, async (transaction) =>
+  return oneAtATime(sequelize, async (transaction) =>
     (await PersonRow.count({ transaction })) > 0
       ? undefined
       : stampOf(await PersonRow.create({ id: randomUUID(), ...person }, { transaction })),

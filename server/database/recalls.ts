@@ -13,7 +13,7 @@ import { loadRawLog } from './job-log';
 import { EventRow, InstrumentRow, JobRow } from './models';
 import { noteChange, type Moment } from './setup-changes';
 import { RecallRow } from './setup-models';
-import { oneAtATime } from './setup-names';
+import { oneAtATime } from './transacted';
 import { settleValveOf } from './valve-lives';
 
 /** Jobs of one instrument that are weighed at once. */

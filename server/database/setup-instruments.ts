@@ -27,7 +27,8 @@ import { toRaw } from './job-log';
 import { EventRow, InstrumentRow, JobRow } from './models';
 import { noteChange, type Moment } from './setup-changes';
 import { CalibrationRow } from './setup-models';
-import { oneAtATime, refuseTaken } from './setup-names';
+import { refuseTaken } from './setup-names';
+import { oneAtATime } from './transacted';
 import { shopDay } from './shop-day';
 
 const percent = (share: number) => Math.round(share * 1e6) / 1e4;
@@ -53,7 +54,7 @@ function viewOf(row: InstrumentRow, { done, files, today }: Around): SetupInstru
     ...{ id, name, serial, reach, resolution, driver, calibrationDue },
     kind: kindOf(row),
     settings: setOn(row),
-    simulated: isSimulated(driver),
+    simulated: isSimulated(driver, setOn(row)),
     inCalibration: calibrationDue >= today,
     // A row that was just made has no such day at all yet.
     retired: row.retiredAt instanceof Date,

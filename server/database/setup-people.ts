@@ -10,7 +10,8 @@ import { badgeHash, refuseTakenBadge } from './badges';
 import { forgetDevicesOf } from './known-devices';
 import { PersonRow } from './models';
 import { noteChange, type Moment } from './setup-changes';
-import { oneAtATime, refuseTaken } from './setup-names';
+import { refuseTaken } from './setup-names';
+import { oneAtATime } from './transacted';
 import { FORGOTTEN } from './second-factors';
 import { forgetTriesOf } from './sign-in-tries';
 

@@ -4,7 +4,8 @@ import type { Transaction } from 'sequelize';
 import { Refusal } from '../refusal';
 import { noteChange, type Moment } from './setup-changes';
 import { WorkPlaceRow } from './setup-models';
-import { oneAtATime, refuseTaken } from './setup-names';
+import { refuseTaken } from './setup-names';
+import { oneAtATime } from './transacted';
 
 function viewOf(row: WorkPlaceRow): WorkPlace {
   const { id, name, kind, count, days, opens, closes } = row;

@@ -7,7 +7,7 @@ import { Refusal } from '../refusal';
 import { effectsOn } from './effects';
 import { EventRow, JobRow, SheetRow, ValveRow } from './models';
 import { noteChange, type Moment } from './setup-changes';
-import { oneAtATime } from './setup-names';
+import { oneAtATime } from './transacted';
 
 const sheetIn = (row: SheetRow): MakersSheet => makersSheet.parse(JSON.parse(row.body));
 

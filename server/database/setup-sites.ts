@@ -12,7 +12,7 @@ import { Refusal } from '../refusal';
 import { effectsOn } from './effects';
 import { JobRow, SiteRow, ValveRow } from './models';
 import { noteChange, type Moment } from './setup-changes';
-import { oneAtATime } from './setup-names';
+import { oneAtATime } from './transacted';
 
 const rulesIn = (row: SiteRow): SiteRules => siteRulesSchema.parse(JSON.parse(row.rules));
 

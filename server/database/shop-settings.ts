@@ -4,7 +4,7 @@ import { UNNAMED, type Config } from '../config';
 import { InstrumentRow, PersonRow, SiteRow } from './models';
 import { noteChange, type Moment } from './setup-changes';
 import { SettingRow, WorkPlaceRow } from './setup-models';
-import { oneAtATime } from './setup-names';
+import { oneAtATime } from './transacted';
 import { ZONE_HERE } from './shop-day';
 
 /** Until a lead says otherwise: long enough for a round of lapping. */

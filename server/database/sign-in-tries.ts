@@ -1,5 +1,6 @@
 import { Op, type Sequelize } from 'sequelize';
 import { TriesRow } from './models';
+import { transacted } from './transacted';
 
 /** Wrong PINs that are let pass without a wait: thick gloves. */
 const FREE = 4;
@@ -26,7 +27,7 @@ export async function beginTry(
 ): Promise<{ wait: number } | { failuresBefore: number }> {
   const none = { key, failures: 0, lastAt: now, nextAt: new Date(0) };
   await TriesRow.bulkCreate([none], { ignoreDuplicates: true });
-  return sequelize.transaction(async (transaction) => {
+  return transacted(sequelize, async (transaction) => {
     const row = await TriesRow.findByPk(key, { transaction, lock: transaction.LOCK.UPDATE });
     if (!row) return { failuresBefore: 0 };
     const early = row.nextAt.getTime() - now.getTime();

@@ -9,6 +9,7 @@ import { duesNow } from './due-days';
 import { JobLifeRow, PartLifeRow } from './life-models';
 import { JobRow, ValveRow } from './models';
 import { stateOf } from './state-of';
+import { transacted } from './transacted';
 
 /** A repair that came back: another job this soon after. */
 const CAME_BACK_DAYS = 90;
@@ -25,7 +26,7 @@ export async function livesOf(valve: string, transaction: Transaction | null = n
   const missing = signed.filter(({ id }) => !kept.has(id));
   if (missing.length === 0) return rows.map(livedJob);
   if (transaction) await sumUp(valve, missing, transaction);
-  else await JobLifeRow.sequelize?.transaction((own) => sumUp(valve, missing, own));
+  else if (JobLifeRow.sequelize) await transacted(JobLifeRow.sequelize, (own) => sumUp(valve, missing, own));
   return (await rowsOf(valve, transaction)).map(livedJob);
 }
 

@@ -8,6 +8,7 @@ import { ValveChangeRow } from './register-models';
 import type { Moment } from './setup-changes';
 import { standingOf } from './valve-register';
 import { fileValve } from './valves';
+import { transacted } from './transacted';
 import { settleValve } from './valve-lives';
 import { keepWords } from './valve-words';
 
@@ -25,7 +26,7 @@ export async function moveValve(
   { standing, why, ...asked }: z.output<typeof valveMoveRequest>,
 ): Promise<void> {
   try {
-    await moment.sequelize.transaction(async (transaction) => {
+    await transacted(moment.sequelize, async (transaction) => {
       const row = await found(id, transaction);
       const valve = { ...valveSchema.parse(JSON.parse(row.body)), ...asked };
       await put(moment, row, { valve, standing: standing ?? standingOf(row), why }, transaction);

@@ -1,4 +1,5 @@
 import type { Model, ModelStatic } from 'sequelize';
+import { AttemptRow, DrillTaskRow, WitnessedRow, WorkRuleRow } from '../database/drill-models';
 import {
   EventRow,
   FaultCountRow,
@@ -16,6 +17,8 @@ import {
   ValveRow,
 } from '../database/models';
 import { DrawnPartRow, JobLifeRow, OrderLineRow, PartLifeRow } from '../database/life-models';
+import { CallRow, HappeningRow, HookRow, MachineTokenRow, WorkOrderRow } from '../database/machine-models';
+import { RecordingRow } from '../database/recording-models';
 import { SharedWordRow, ValveChangeRow, WordRow } from '../database/register-models';
 import { WorkPlaceRow } from '../database/setup-models';
 import {
@@ -36,6 +39,12 @@ const TABLES: readonly ModelStatic<Model>[] = [
   EventRow,
   ReceiptRow,
   PhotoRow,
+  RecordingRow,
+  CallRow,
+  HookRow,
+  HappeningRow,
+  WorkOrderRow,
+  MachineTokenRow,
   JobRow,
   ValveRow,
   WordRow,
@@ -58,6 +67,10 @@ const TABLES: readonly ModelStatic<Model>[] = [
   PlannedJobRow,
   WantRow,
   WorkTimesRow,
+  AttemptRow,
+  DrillTaskRow,
+  WorkRuleRow,
+  WitnessedRow,
   StockRow,
   KitRow,
   UnitRow,

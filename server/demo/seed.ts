@@ -9,6 +9,7 @@ import { AbsenceRow } from '../database/week-models';
 import { fileValve } from '../database/valves';
 import { playHistory } from './history';
 import { PAST, type PastValve } from './past';
+import { seedDrills } from './drills';
 import { seedOutage } from './outage';
 import { onTheServer, Play } from './play';
 import { valveKey } from '@dusk-wren/core/valve';
@@ -107,6 +108,7 @@ export async function seedDemo(
     await new Play(onTheServer(sequelize, jobId), story, own, opened).run();
   }
   if (past === PAST) await seedOutage(sequelize, lead, new Date(now));
+  await seedDrills(people, lead, now);
   await SheetRow.create(sheetRow(SINCE, lead, new Date(now - DAY)));
   // Last, so that an interrupted playing is seen as such and starts over.
   await PersonRow.bulkCreate(

@@ -18,6 +18,7 @@ import { UniqueConstraintError, type Sequelize, type Transaction } from 'sequeli
 import { Refusal } from '../refusal';
 import { fileJob } from '../database/file-job';
 import { JobRow, PersonRow } from '../database/models';
+import { transacted } from '../database/transacted';
 import { fileValve, findValve, findValveOf } from '../database/valves';
 import type { Printer } from './printer';
 
@@ -64,7 +65,7 @@ export async function importJob(
   const stamp: Stamp = { commandId: commandId.parse(randomUUID()), by: person, at: now };
   const { entries, state: after } = must(record(state.value, [{ kind: 'job-imported', body }], stamp));
   try {
-    await sequelize.transaction(async (transaction) => {
+    await transacted(sequelize, async (transaction) => {
       await write(exported, [...log.value, ...entries], after, transaction);
       await along?.(transaction);
     });

@@ -7,6 +7,7 @@ import { daySheetPdf } from './day-sheet-pdf';
 import { isolationPdf } from './isolation-pdf';
 import { jobSheetPdf } from './job-sheet-pdf';
 import type { JobPaper } from './paper';
+import { trainingPdf } from './training-pdf';
 import type { Answer, Errand, Paper } from './printer';
 
 const PRINTS: Readonly<Record<Paper, (paper: JobPaper) => Promise<Buffer>>> = {
@@ -20,6 +21,10 @@ export default async function work(errand: Errand): Promise<Answer> {
   if (errand.kind === 'day-sheet') {
     const { day, sheets, address, shop } = errand;
     return { kind: 'printed', pdf: await daySheetPdf(day, sheets, { address, shop }) };
+  }
+  if (errand.kind === 'training') {
+    const { training, address, shop } = errand;
+    return { kind: 'printed', pdf: await trainingPdf(training, { address, shop }) };
   }
   const log: Entry[] = must(readLog(errand.log));
   if (errand.kind === 'replay') return { kind: 'replayed', refused: replay(log) };

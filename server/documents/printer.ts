@@ -6,6 +6,7 @@ import { Piscina } from 'piscina';
 import { Refusal } from '../refusal';
 import type { DaySheet } from './day-sheet-pdf';
 import type { PrintedBy } from './paper';
+import type { Training } from './training-pdf';
 import { codesOf, writtenCode } from './paper-code';
 import { loadRawLog } from '../database/job-log';
 
@@ -37,6 +38,12 @@ export type Errand =
       readonly kind: 'day-sheet';
       readonly day: string;
       readonly sheets: readonly DaySheet[];
+      readonly address: string;
+      readonly shop: PrintedBy;
+    }
+  | {
+      readonly kind: 'training';
+      readonly training: Training;
       readonly address: string;
       readonly shop: PrintedBy;
     }
@@ -97,6 +104,13 @@ export class Printer {
   /** What each does on a day, on paper. */
   async daySheet(day: string, sheets: readonly DaySheet[], address: string): Promise<Buffer> {
     const answer = await this.ask({ kind: 'day-sheet', day, sheets, address, shop: await this.shop() });
+    if (answer.kind !== 'printed') throw new Error('the printer answered something else');
+    return Buffer.from(answer.pdf);
+  }
+
+  /** What somebody has learnt, on paper. */
+  async training(training: Training, address: string): Promise<Buffer> {
+    const answer = await this.ask({ kind: 'training', training, address, shop: await this.shop() });
     if (answer.kind !== 'printed') throw new Error('the printer answered something else');
     return Buffer.from(answer.pdf);
   }

@@ -1,3 +1,9 @@
+import type { DriverSettings } from '@dusk-wren/contract';
+import { LINE_GAUGES } from './line-gauges';
+import { modbusGauge } from './modbus/gauge';
+import { modbusGaugeSet } from './modbus/gauge-set';
+import { modbusRig } from './modbus/rig';
+import { modbusThermometer } from './modbus/thermometer';
 import { simulatedDial } from './simulated-dial';
 import { simulatedGauge } from './simulated-gauge';
 import { simulatedGaugeSet } from './simulated-gauge-set';
@@ -12,6 +18,11 @@ const SOURCES: readonly Source[] = [
   simulatedRig,
   simulatedGauge,
   simulatedGaugeSet,
+  modbusGauge,
+  modbusGaugeSet,
+  modbusRig,
+  modbusThermometer,
+  ...LINE_GAUGES,
 ];
 
 /** The drivers that there are, each with the kind that it reads and what is set on it. */
@@ -21,6 +32,12 @@ export function sourceFor(driver: string): Source | undefined {
   return SOURCES.find((source) => source.driver === driver);
 }
 
-export function isSimulated(driver: string): boolean {
-  return sourceFor(driver)?.simulated ?? false;
+/** It does by itself what whoever stands at it would. */
+export const doesByItself = (driver: string): boolean => sourceFor(driver)?.simulated ?? false;
+
+/** Nothing real is behind it: a simulated source, or a device at this machine’s own address, which is a stand-in. */
+export function isSimulated(driver: string, settings: DriverSettings): boolean {
+  const setting = sourceFor(driver)?.settings.find(({ is }) => is === 'address');
+  const address = setting && String(settings[setting.name] ?? setting.usual);
+  return doesByItself(driver) || (address?.startsWith('127.') ?? false);
 }

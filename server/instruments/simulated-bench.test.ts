@@ -1,10 +1,8 @@
 import type { InstrumentControl, ReadingMessage } from '@dusk-wren/contract';
-import { plan, stepOf } from '@dusk-wren/core/plan';
-import { must } from '@dusk-wren/core/problem';
-import { conditionOf } from '@dusk-wren/core/simulation';
 import { BenchJob } from '@dusk-wren/core/testing/bench';
 import { defaultValve } from '@dusk-wren/core/valve';
 import { expect, it } from 'vitest';
+import { workAt } from '../testing/work-at';
 import { OpenControls } from './controls';
 import { simulatedGaugeSet } from './simulated-gauge-set';
 
@@ -19,22 +17,8 @@ async function after(
   job = benchJob(),
   meanwhile: (job: BenchJob) => BenchJob = (same) => same,
 ): Promise<Bench> {
-  const current = must(plan(job.state));
-  const step = current && stepOf(current, STEP);
-  if (!current || !step) throw new Error('no such step');
-  const condition = { ...conditionOf('FV-1'), positioner: { zero: 0, span: 0, balance: 0 } };
   let grown = job.state;
-  const work = {
-    state: job.state,
-    stateNow: () => grown,
-    plan: current,
-    step,
-    pass: 0,
-    check: undefined,
-    settings: {},
-    condition,
-    rate: 1000,
-  };
+  const work = { ...workAt(job, STEP), stateNow: () => grown };
   const open = new OpenControls();
   const { controls } = open.begin('a reading', ME);
   for (const control of settings) open.send('a reading', ME, control);

@@ -17,6 +17,7 @@ import { positionerOf, type Valve } from '@dusk-wren/core/valve';
 import type { Controls } from './controls';
 import { pause } from './pace';
 import type { Work } from './source';
+import { sweptTo, type Sweep } from './sweep';
 
 const SAMPLE_SECONDS = 0.1;
 /** Nobody waits for a simulation: a stroke of eight seconds in two. */
@@ -47,18 +48,6 @@ function turnsIn(state: JobState): Turns {
     ]),
   ) as Record<keyof ScrewTurns, number>;
   return { by, count: entries.length };
-}
-
-/** A signal on its way up to its whole range and down again. */
-interface Sweep {
-  readonly from: number;
-  readonly seconds: number;
-}
-
-/** Where a sweep stands, as a share of the range; 0 once it is over. */
-function sweptTo({ from, seconds }: Sweep, now: number): number {
-  const share = (now - from) / seconds;
-  return Math.max(0, share < 0.5 ? 2 * share : 2 - 2 * share);
 }
 
 function set(plant: Plant, control: InstrumentControl): void {

@@ -6,14 +6,14 @@ import type { Source } from './source';
 
 const DEGREES_A_SECOND = 60;
 const A_SECOND = 'a second';
-const perSecond = (settings: DriverSettings) => settings[A_SECOND] ?? 12;
+const perSecond = (settings: DriverSettings) => Number(settings[A_SECOND] ?? 12);
 
 /** A dial indicator on a stem that is turned steadily in its V-blocks. */
 export const simulatedDial: Source = {
   driver: 'simulated dial',
   kind: 'dial indicator',
   simulated: true,
-  settings: [{ name: A_SECOND, label: 'Readings a second', least: 6, most: 30, usual: 12 }],
+  settings: [{ name: A_SECOND, label: 'Readings a second', is: 'number', least: 6, most: 30, usual: 12 }],
   async *trial({ settings }, stop) {
     const dice = chance(seedFrom('a dial on a ground bar'));
     while (await pause(1000 / perSecond(settings), stop))

@@ -7,14 +7,14 @@ import type { Source } from './source';
 
 const FASTER = 5;
 const A_SECOND = 'a second';
-const secondsBetween = (settings: DriverSettings) => 1 / (settings[A_SECOND] ?? 4);
+const secondsBetween = (settings: DriverSettings) => 1 / Number(settings[A_SECOND] ?? 4);
 
 /** The gauge at an opened vent. */
 export const simulatedGauge: Source = {
   driver: 'simulated gauge',
   kind: 'gauge',
   simulated: true,
-  settings: [{ name: A_SECOND, label: 'Readings a second', least: 2, most: 20, usual: 4 }],
+  settings: [{ name: A_SECOND, label: 'Readings a second', is: 'number', least: 2, most: 20, usual: 4 }],
   async *trial({ settings }, stop) {
     const dice = chance(seedFrom('a gauge open to the air'));
     const apart = secondsBetween(settings);

@@ -1,7 +1,14 @@
-import type { DriverSetting, DriverSettings, ReadingMessage } from '@dusk-wren/contract';
+import type {
+  Compared,
+  DriverSetting,
+  DriverSettings,
+  InstrumentTrouble,
+  ReadingMessage,
+} from '@dusk-wren/contract';
 import type { CheckId } from '@dusk-wren/core/diagnosis';
 import type { InstrumentKind, JobState } from '@dusk-wren/core/job';
 import type { Plan, PlannedStep } from '@dusk-wren/core/plan';
+import type { LinePattern } from '@dusk-wren/core/quantity';
 import type { Condition } from '@dusk-wren/core/simulation';
 
 import type { Controls } from './controls';
@@ -40,6 +47,14 @@ export interface Source {
   readonly settings: readonly DriverSetting[];
   /** What it reads with nothing on it, to see that it reads. */
   readonly trial: (trial: Trial, stop: AbortSignal) => AsyncGenerator<ReadingMessage, void>;
+  /** What it reads of a channel beside what its own face shows; where it cannot be wrong about that, there is nothing to compare. */
+  readonly compare?: (
+    settings: DriverSettings,
+    channel: string,
+    shows: { readonly value: number; readonly unit: string },
+  ) => Promise<Compared | InstrumentTrouble>;
+  /** How its lines read, where it types or sends them to a screen and the server has nothing to listen to. */
+  readonly lines?: (settings: DriverSettings) => LinePattern | undefined;
   /** Readings until the caller stops listening; what is set meanwhile is taken from `controls` between them. */
   readonly read: (work: Work, stop: AbortSignal, controls: Controls) => AsyncGenerator<ReadingMessage, void>;
 }

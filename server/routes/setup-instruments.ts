@@ -1,6 +1,7 @@
 import {
   calibrationRequest,
   changeInstrumentRequest,
+  compareRequest,
   instrumentReadingsQuery,
   newInstrumentRequest,
   trialQuery,
@@ -18,7 +19,7 @@ import {
 } from '../database/setup-instruments';
 import { instrumentsDue } from '../exchange/instruments-due';
 import { drivers, sourceFor } from '../instruments/registry';
-import { settingsOf, wrongOfDriver } from '../instruments/settings';
+import { readSettings, settingsOf, wrongOfDriver } from '../instruments/settings';
 import { eventStream } from '../live/event-stream';
 import type { OpenStreams } from '../live/open-streams';
 import { Refusal } from '../refusal';
@@ -60,13 +61,24 @@ export function setupInstrumentRoutes(sequelize: Sequelize, streams: OpenStreams
   router.get('/setup/drivers/:driver/trial', async (request, response) => {
     const source = sourceFor(read(z.string().max(40), request.params.driver));
     if (!source) throw new Refusal({ code: 'not-found', what: 'driver' });
-    const asked = read(trialQuery, request.query);
+    const asked = readSettings(source.driver, read(trialQuery, request.query));
     const issues = wrongOfDriver(source.driver, source.kind, asked);
     if (issues.length > 0) throw new Refusal({ code: 'request.invalid', issues });
     const stream = eventStream(request, response, streams);
     const settings = settingsOf(source, asked);
     for await (const message of source.trial({ settings }, stream.stop)) stream.send(message);
     stream.end();
+  });
+
+  router.post('/setup/drivers/:driver/compare', async (request, response) => {
+    const source = sourceFor(read(z.string().max(40), request.params.driver));
+    if (!source?.compare) throw new Refusal({ code: 'not-found', what: 'driver' });
+    const { settings, channel, shows, unit } = read(compareRequest, request.body);
+    const issues = wrongOfDriver(source.driver, source.kind, settings);
+    if (issues.length > 0) throw new Refusal({ code: 'request.invalid', issues });
+    const found = await source.compare(settingsOf(source, settings), channel, { value: shows, unit });
+    if ('is' in found) throw new Refusal({ code: 'instrument.trouble', trouble: found });
+    response.json(found);
   });
 
   router.get('/setup/instruments/:id/readings', async (request, response) => {

@@ -17,6 +17,7 @@ import { listSpares } from '../database/spares';
 import { listUnits } from '../database/shelf';
 import { keepImport, listImports } from '../database/stock-imports';
 import { listKits, listStock, stockFor } from '../database/stock';
+import { transacted } from '../database/transacted';
 import { read } from './read';
 
 /** The store: bins, kit sheets, units on the shelf, orders, and all of it as files. */
@@ -81,7 +82,7 @@ export function stockRoutes(sequelize: Sequelize, now: () => string): Router {
     const [written, skipped] = [file.preview.good, bad.length];
     const sha256 = createHash('sha256').update(csv).digest('hex');
     const person = personOf(request);
-    await sequelize.transaction(async (transaction) => {
+    await transacted(sequelize, async (transaction) => {
       await keepImport({ kind, person, at: now(), file: sha256, written, skipped, after }, transaction);
       await writeRead(file, transaction);
     });

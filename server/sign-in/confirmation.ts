@@ -1,5 +1,5 @@
-import { createHmac, timingSafeEqual } from 'node:crypto';
 import type { Config } from '../config';
+import { isSealed, seal } from './secrets';
 
 const GOOD_FOR = 12 * 60 * 60 * 1000;
 
@@ -9,7 +9,7 @@ const GOOD_FOR = 12 * 60 * 60 * 1000;
  */
 export function confirmationFor(config: Config, personId: string, commandId: string, now: Date): string {
   const until = now.getTime() + GOOD_FOR;
-  return `${until}.${sealOf(config, personId, commandId, until)}`;
+  return `${until}.${seal(config, whatIsConfirmed(personId, commandId, until))}`;
 }
 
 export function isConfirmed(
@@ -19,14 +19,10 @@ export function isConfirmed(
   confirmation: string | undefined,
   now: Date,
 ): boolean {
-  const [until = '', seal = ''] = (confirmation ?? '').split('.');
+  const [until = '', given = ''] = (confirmation ?? '').split('.');
   if (!(Number(until) > now.getTime())) return false;
-  const wanted = Buffer.from(sealOf(config, personId, commandId, Number(until)));
-  const given = Buffer.from(seal);
-  return given.length === wanted.length && timingSafeEqual(given, wanted);
+  return isSealed(config, whatIsConfirmed(personId, commandId, Number(until)), given);
 }
 
-const sealOf = ({ SESSION_SECRET }: Config, personId: string, commandId: string, until: number): string =>
-  createHmac('sha256', SESSION_SECRET)
-    .update(`confirmation ${personId} ${commandId} ${until}`)
-    .digest('base64url');
+const whatIsConfirmed = (personId: string, commandId: string, until: number): string =>
+  `confirmation ${personId} ${commandId} ${until}`;

@@ -1,5 +1,6 @@
-import { createHmac, timingSafeEqual } from 'node:crypto';
+import { createHmac } from 'node:crypto';
 import type { Config } from '../config';
+import { isSame } from './secrets';
 
 /** Letters and digits that are not taken for each other. */
 const LETTERS = 'ABCDEFGHJKLMNPQRSTUVWXYZ23456789';
@@ -17,7 +18,7 @@ export function firstLeadCode({ SESSION_SECRET, DATABASE_URL }: Config): string 
 }
 
 export function isFirstLeadCode(config: Config, typed: string): boolean {
-  const plain = (code: string) => Buffer.from(code.toUpperCase().replace(/[^A-Z0-9]/g, ''));
+  const plain = (code: string) => code.toUpperCase().replace(/[^A-Z0-9]/g, '');
   const [given, wanted] = [plain(typed), plain(firstLeadCode(config))];
-  return given.length === wanted.length && timingSafeEqual(given, wanted);
+  return isSame(given, wanted);
 }

@@ -3,6 +3,7 @@ import type { Request, RequestHandler } from 'express';
 import session from 'express-session';
 import { DataTypes, Op, type Sequelize } from 'sequelize';
 import type { Config } from '../config';
+import { secretsOf } from './secrets';
 
 declare module 'express-session' {
   interface SessionData {
@@ -44,7 +45,7 @@ export function sessions(sequelize: Sequelize, config: Config): RequestHandler {
   };
   return session({
     name: 'dusk-wren',
-    secret: config.SESSION_SECRET,
+    secret: secretsOf(config),
     store: new UnexpiredStore(options),
     resave: false,
     saveUninitialized: false,

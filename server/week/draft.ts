@@ -15,6 +15,7 @@ import { listPlaces } from '../database/setup-places';
 import { OutageRow, PinRow } from '../database/week-models';
 import { Op } from 'sequelize';
 import { timesLately } from '../database/work-times';
+import { wantingByPerson } from '../drill/work-rules';
 import { openJobs, type OpenJob } from './open-jobs';
 import { dayAfter, daysOf, plannedShop } from './shop';
 
@@ -53,14 +54,15 @@ export interface Draft {
 export async function draftOf(now: Date, zone: string): Promise<Draft> {
   const from = new Date(Math.floor(now.getTime() / MINUTE) * MINUTE);
   const today = dayIn(from.toISOString(), zone);
-  const [hours, places, jobs, pinRows, outages] = await Promise.all([
+  const [hours, places, jobs, pinRows, outages, wanting] = await Promise.all([
     listHours(today),
     listPlaces(),
     openJobs(),
     PinRow.findAll({ order: [['at', 'ASC']] }),
     lastDaysOfOutages(today),
+    wantingByPerson(now),
   ]);
-  const shop = plannedShop(hours, places);
+  const shop = plannedShop(hours, places, wanting);
   const days = daysOf(from, zone, daysFor(today, [...daysWanted(jobs), ...outages]));
   const learned = await learnedOf(jobs);
   const asked = jobs.map(({ view: { id, due, hard, weight, notBefore, construction }, operations }) => ({

@@ -4,8 +4,10 @@ import { dayIn } from '@dusk-wren/core/quantity';
 import { jobId } from '@dusk-wren/core/job';
 import { Op, QueryTypes, type Sequelize } from 'sequelize';
 import { lastChange } from '../database/setup-changes';
+import { wantingLine } from '../drill/work-rules';
 import { JobRow } from '../database/models';
 import { KeptWeekRow, PlannedJobRow } from '../database/week-models';
+import { transacted } from '../database/transacted';
 import { momentAt } from './draft';
 import { dayAfter } from './shop';
 
@@ -13,18 +15,20 @@ import { dayAfter } from './shop';
 const AGES_MILLISECONDS = 15 * 60_000;
 const DAYS_KEPT = 14;
 
-/** What a plan made now would be made of, as one line: open jobs as far as they have come, what is set up, and the time. */
+/** What a plan made now would be made of, as one line: open jobs as far as they have come, what is set up, who qualifies for what, and the time. */
 export async function whatItIsMadeOf(now: Date): Promise<string> {
   const { sequelize } = JobRow;
   if (!sequelize) throw new Error('the tables are not defined');
-  const [[jobs], change] = await Promise.all([
+  const [[jobs], change, wanting] = await Promise.all([
     sequelize.query<{ open: number; versions: string | null }>(
       "SELECT COUNT(*) AS open, SUM(version) AS versions FROM jobs WHERE state = 'open'",
       { type: QueryTypes.SELECT },
     ),
     lastChange(),
+    wantingLine(now),
   ]);
-  return [jobs?.open, jobs?.versions, change, Math.floor(now.getTime() / AGES_MILLISECONDS)].join(' ');
+  const age = Math.floor(now.getTime() / AGES_MILLISECONDS);
+  return [jobs?.open, jobs?.versions, change, wanting, age].join(' ');
 }
 
 /** The last plan that was made; nothing where there is none, or where an older server wrote it otherwise. */
@@ -40,7 +44,7 @@ export async function keepWeek(sequelize: Sequelize, madeOf: string, view: WeekV
   const from = new Date(view.from);
   const day = dayIn(view.from, view.zone);
   const planned = view.jobs.map(({ id }) => ({ id, said: plannedJob(view, id) }));
-  await sequelize.transaction(async (transaction) => {
+  await transacted(sequelize, async (transaction) => {
     await KeptWeekRow.upsert({ day, madeOf, from, body: JSON.stringify(view) }, { transaction });
     await KeptWeekRow.destroy({ where: { day: { [Op.lt]: dayAfter(day, -DAYS_KEPT) } }, transaction });
     await PlannedJobRow.destroy({ where: {}, transaction });

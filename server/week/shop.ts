@@ -6,6 +6,7 @@ import {
   type Shop,
   type ShopPlace,
   type WeekHours,
+  type WorkSkill,
 } from '@dusk-wren/core/schedule';
 import { dayIn, startOfDay } from '@dusk-wren/core/quantity';
 
@@ -69,7 +70,11 @@ function asOne(kind: PlaceKind, places: readonly WorkPlace[]): ShopPlace[] {
 }
 
 /** A shop as it was set up, as plans see it. */
-export function plannedShop({ shop, holidays, people }: HoursView, places: readonly WorkPlace[]): Shop {
+export function plannedShop(
+  { shop, holidays, people }: HoursView,
+  places: readonly WorkPlace[],
+  wanting: ReadonlyMap<string, readonly { readonly work: WorkSkill }[]> = new Map(),
+): Shop {
   const kinds = new Map<PlaceKind, WorkPlace[]>();
   for (const place of places) {
     const kind = KIND[place.kind];
@@ -86,6 +91,7 @@ export function plannedShop({ shop, holidays, people }: HoursView, places: reado
       id,
       role,
       skills,
+      withheld: (wanting.get(id) ?? []).map(({ work }) => work),
       ...(hours && { hours: weekHours(hours) }),
       away: away.flatMap(({ from, to }) => daysFrom(from, to)),
       extra: extra.map(({ day, from, to }) => ({ day, from: minutesOf(from), to: minutesOf(to) })),

@@ -1,4 +1,4 @@
-import { problemBody, type AnyProblem } from '@dusk-wren/contract';
+import { problemBody, sessionView, type AnyProblem } from '@dusk-wren/contract';
 import { wordProblem } from '@dusk-wren/contract/wording';
 import type { z } from 'zod';
 
@@ -54,7 +54,28 @@ interface Call {
 }
 
 /** The raw answer of a call; a lost connection is an `ApiProblem` like any other. */
-async function answer(path: string, { method = 'GET', body, person = personHere }: Call): Promise<Response> {
+async function answer(path: string, call: Call): Promise<Response> {
+  const response = await send(path, call);
+  // Signed out a moment ago, or in another window: the token is another one by now; whose write it is, the server looks at.
+  if (response.status !== 403 || !(await isOldToken(response)) || !(await renewToken())) return response;
+  return send(path, call);
+}
+
+const isOldToken = async (response: Response): Promise<boolean> =>
+  problemBody.safeParse(
+    await response
+      .clone()
+      .json()
+      .catch(() => undefined),
+  ).data?.problem.code === 'csrf.missing';
+
+async function renewToken(): Promise<boolean> {
+  const read = sessionView.safeParse(await (await send('/session', {})).json().catch(() => undefined));
+  if (read.success) csrf = read.data.csrf;
+  return read.success;
+}
+
+async function send(path: string, { method = 'GET', body, person = personHere }: Call): Promise<Response> {
   try {
     return await fetch(`/api${path}`, {
       method,
@@ -116,4 +137,11 @@ export async function callOr409<A extends z.ZodType, B extends z.ZodType>(
 export async function callForNothing(path: string, options: Call): Promise<void> {
   const response = await answer(path, options);
   if (!response.ok) throw await refusal(response);
+}
+
+/** A file as it is kept. */
+export async function callForBytes(path: string): Promise<Uint8Array> {
+  const response = await answer(path, {});
+  if (!response.ok) throw await refusal(response);
+  return new Uint8Array(await response.arrayBuffer());
 }

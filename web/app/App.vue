@@ -4,8 +4,11 @@ import { computed, shallowRef, watch, watchEffect } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useTheme } from 'vuetify';
 import KeySheet from '../keys/KeySheet.vue';
+import { listenForBursts } from '../keys/bursts';
 import { useKeys } from '../keys/keys';
+import { useGaugeLines } from '../stores/gauge-lines';
 import { usePreferences } from '../stores/preferences';
+import { hasWaitingDrills } from '../stores/waiting-drills';
 import { useSession } from '../stores/session';
 import { useIdleLock } from './leaving';
 import SideRail from './SideRail.vue';
@@ -16,6 +19,9 @@ const route = useRoute();
 const router = useRouter();
 const session = useSession();
 useIdleLock();
+const gauges = useGaugeLines();
+// Before any key of the page: what a gauge types is no key of it.
+listenForBursts({ isAwaited: gauges.isAwaited, take: gauges.hear });
 const bare = computed(() => route.meta['bare'] === true);
 watchEffect(() => {
   document.documentElement.dataset['theme'] = preferences.look;
@@ -27,6 +33,16 @@ watch(
   (other) => {
     if (other && !bare.value) void router.push({ path: '/sign-in', query: { to: route.fullPath } });
   },
+);
+// Exercises that were done without a connection are sent from whatever page is opened first.
+watch(
+  () => session.person?.id,
+  async () => {
+    if (!session.person || !hasWaitingDrills()) return;
+    const { useDrills } = await import('../drill/drills');
+    await useDrills().load();
+  },
+  { immediate: true },
 );
 /** Escape closes what is folded open, where the focus is or last opened; the focus stays where it was opened from. */
 function shut(event: KeyboardEvent): void {

@@ -3,6 +3,7 @@ import {
   mdiLightbulbOnOutline,
   mdiLogoutVariant,
   mdiPackageVariantClosed,
+  mdiSchoolOutline,
   mdiSigma,
   mdiStoreCog,
   mdiTagOutline,
@@ -61,6 +62,11 @@ const route = useRoute();
       <svg viewBox="0 0 24 24" width="24" height="24" aria-hidden="true">
         <path :d="mdiSigma" fill="currentColor" /></svg
       >Workings
+    </router-link>
+    <router-link to="/drill" class="place" :class="{ here: route.path.startsWith('/drill') }">
+      <svg viewBox="0 0 24 24" width="24" height="24" aria-hidden="true">
+        <path :d="mdiSchoolOutline" fill="currentColor" /></svg
+      >Drill
     </router-link>
     <router-link v-if="session.person?.role === 'lead'" to="/setup" class="place" active-class="here">
       <svg viewBox="0 0 24 24" width="24" height="24" aria-hidden="true">

@@ -3,7 +3,12 @@ import type { InstrumentView } from '@dusk-wren/contract';
 import { sayDay } from '../parts/dates';
 
 /** Which instrument is read, whether it is simulated, and whether its readings count. */
-defineProps<{ choices: readonly InstrumentView[]; instrument: InstrumentView | undefined }>();
+defineProps<{
+  choices: readonly InstrumentView[];
+  instrument: InstrumentView | undefined;
+  /** What is the matter with it while it is read. */
+  trouble?: string;
+}>();
 const picked = defineModel<string | undefined>();
 </script>
 
@@ -13,6 +18,7 @@ const picked = defineModel<string | undefined>();
       <label>
         <span class="visually-hidden">Instrument</span>
         <select
+          class="plain-field"
           :value="picked ?? instrument.id"
           @change="picked = ($event.target as HTMLSelectElement).value"
         >
@@ -29,24 +35,21 @@ const picked = defineModel<string | undefined>();
         >overdue since {{ sayDay(instrument.calibrationDue) }}: its readings do not count</span
       >
     </template>
-    <span v-else class="problem">No instrument of this kind is on file: read by eye and type it.</span>
+    <span v-if="trouble" class="problem trouble" role="alert">{{ trouble }}</span>
+    <span v-if="!instrument" class="problem"
+      >No instrument of this kind is on file: read by eye and type it.</span
+    >
   </p>
 </template>
 
 <style scoped>
+.trouble {
+  flex-basis: 100%;
+}
 .pick {
   display: flex;
   flex-wrap: wrap;
   gap: 12px;
   align-items: center;
-}
-select {
-  font: inherit;
-  color: var(--ink);
-  background: var(--card);
-  border: 1px solid var(--line);
-  border-radius: var(--radius);
-  min-height: var(--touch);
-  padding: 0 8px;
 }
 </style>

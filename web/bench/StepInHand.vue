@@ -10,6 +10,8 @@ import { sayMinutes } from '../parts/dates';
 import { useJob } from '../stores/job';
 import { usePreferences } from '../stores/preferences';
 import { STEP_DRAFTS } from '../stores/drafts';
+import GaugeLines from './GaugeLines.vue';
+import GaugePort from './GaugePort.vue';
 import NotNeeded from './NotNeeded.vue';
 import ShowMe from './ShowMe.vue';
 import { STEP_BAR } from './step-bar';
@@ -109,8 +111,10 @@ const needs = computed(() =>
       By its own button alone, no key: pressure or an open valve comes next.
     </p>
     <component :is="TASK_COMPONENTS[task.kind]" :step="step" :task="task" />
+    <GaugePort />
     <footer class="foot">
       <p v-if="job.said" class="problem" role="alert">{{ job.said }}</p>
+      <GaugeLines />
       <div ref="bar" class="bar">
         <NotNeeded
           v-if="step.optional && (task.kind === 'measure' || task.kind === 'stroke-test')"

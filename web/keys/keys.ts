@@ -1,4 +1,5 @@
 import { onBeforeUnmount, onMounted, reactive, shallowReactive } from 'vue';
+import { afterBurst } from './bursts';
 
 export interface Key {
   /** As `KeyboardEvent.key` gives it, lower case. */
@@ -74,7 +75,7 @@ function onKey(event: KeyboardEvent): void {
     const found = set.find(({ key, when }) => key === pressed && (when?.() ?? true));
     if (found) {
       event.preventDefault();
-      found.run();
+      afterBurst(found.run);
       return;
     }
   }

@@ -12,6 +12,7 @@ import { useKeys } from '../keys/keys';
 import BenchButton from '../parts/BenchButton.vue';
 import FloorHeading from '../parts/FloorHeading.vue';
 import FloorRow from '../parts/FloorRow.vue';
+import NobodyOnShift from '../drill/NobodyOnShift.vue';
 import MineToday from '../plan/MineToday.vue';
 import { device } from '../stores/device';
 import { useLastList } from '../stores/last-list';
@@ -162,6 +163,7 @@ useKeys([
         ><input v-model="mine" type="checkbox" @change="cursors = []" /> With me</label
       >
     </div>
+    <NobodyOnShift />
     <MineToday v-if="!error && cursors.length === 0 && typed === ''" />
     <p v-if="error" class="problem" role="alert">{{ error.message }}</p>
     <p v-if="error && !data && lastList.last" class="label">

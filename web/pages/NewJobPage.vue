@@ -5,11 +5,12 @@ import {
   valvePage,
   type ValveLine,
   type OpenJobRequest,
+  type WaitingOrder,
 } from '@dusk-wren/contract';
 import { PLACE_WORDS, SCOPE_WORDS, type Place, type Scope, type ValveId } from '@dusk-wren/core/job';
 import { placesOf, reachedOutOfLine, scopesOf } from '@dusk-wren/core/procedure';
 import { asksOf, blankDraft, valveFrom } from '@dusk-wren/core/valve';
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { call } from '../api/client';
 import SectionDrawing from '../drawings/SectionDrawing.vue';
@@ -22,6 +23,7 @@ import FeaturesSection from './receive/FeaturesSection.vue';
 import MediumSection from './receive/MediumSection.vue';
 import PlateSection from './receive/PlateSection.vue';
 import ValveOnFile from './receive/ValveOnFile.vue';
+import WaitingOrders from './receive/WaitingOrders.vue';
 
 /** Receiving a valve: one on file, or a new one whose plate fills in as it is typed. What is not known becomes an ask. */
 const router = useRouter();
@@ -74,6 +76,22 @@ const take = (id: ValveId, tag: string) =>
     const { valves } = await call(`/valves?${query.toString()}`, valveListView);
     picked.value = valves.find((each) => each.id === id);
   });
+/** The work order that this valve is received for: what it says stands here, to be changed. */
+const order = ref<WaitingOrder>();
+watch(order, (taken) => {
+  if (!taken) return;
+  const { asked: its, valves } = taken;
+  [reported.value, due.value, wanted.value] = [its.reported, its.due ?? '', its.scope];
+  const [only, ...others] = valves;
+  if (only && others.length === 0) return take(only.id, only.tag);
+  picked.value = undefined;
+  draft.value = {
+    ...draft.value,
+    ...{ tag: its.tag, serial: its.serial ?? draft.value.serial },
+    customer: its.customer ?? draft.value.customer,
+    location: its.location ?? draft.value.location,
+  };
+});
 const noCalls = new Map<never, never>();
 async function open(): Promise<void> {
   if (lacking.value.length > 0 || busy.value) return;
@@ -84,6 +102,7 @@ async function open(): Promise<void> {
     ...(scope.value === 'overhaul' ? {} : { scope: scope.value }),
     reported: reported.value,
     ...(due.value ? { due: due.value } : {}),
+    ...(order.value ? { order: order.value.number } : {}),
   };
   await trying(async () => {
     const { id } = await call('/jobs', openJobView, {
@@ -99,6 +118,7 @@ async function open(): Promise<void> {
   <div class="page new">
     <NamePlate :valve="valve" />
     <h1>Receive a valve</h1>
+    <WaitingOrders v-model="order" />
     <div class="halves">
       <form class="row-flat form" @submit.prevent="open">
         <PlateSection v-if="!picked" v-model="draft" @take="take" />
@@ -135,6 +155,7 @@ async function open(): Promise<void> {
           Will be asked on the bench: {{ asks.map(({ question }) => question).join(' ') }}
         </p>
         <p v-if="problem" class="problem" role="alert">{{ problem }} What you typed is kept here.</p>
+        <p v-if="order" class="label">Opened for work order {{ order.number }} of {{ order.from }}.</p>
         <BenchButton lamp kind="submit" :disabled="lacking.length > 0 || busy" :lacking="stillWanted"
           >Open the job</BenchButton
         >

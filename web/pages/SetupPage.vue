@@ -6,6 +6,7 @@ import FirstRound from '../setup/FirstRound.vue';
 import HoursSetup from '../setup/HoursSetup.vue';
 import InstrumentsSetup from '../setup/InstrumentsSetup.vue';
 import KeepingSetup from '../setup/KeepingSetup.vue';
+import MachinesSetup from '../setup/MachinesSetup.vue';
 import PeopleSetup from '../setup/PeopleSetup.vue';
 import PlacesSetup from '../setup/PlacesSetup.vue';
 import SheetsSetup from '../setup/SheetsSetup.vue';
@@ -25,6 +26,7 @@ const VIEWS = [
   ['sheets', 'Makers’ sheets'],
   ['shop', 'Shop'],
   ['keeping', 'Keeping'],
+  ['machines', 'Machines'],
   ['changes', 'Changes'],
 ] as const;
 type View = (typeof VIEWS)[number][0];
@@ -51,6 +53,7 @@ const view = computed<View>({
       <SheetsSetup v-else-if="view === 'sheets'" />
       <ShopSetup v-else-if="view === 'shop'" />
       <KeepingSetup v-else-if="view === 'keeping'" />
+      <MachinesSetup v-else-if="view === 'machines'" />
       <SetupChanges v-else />
     </template>
     <p v-else class="muted">A lead sets the shop up. Ask one for what is to be changed here.</p>

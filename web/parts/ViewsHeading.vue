@@ -11,7 +11,7 @@ defineProps<{
 <template>
   <div class="heading">
     <h1>{{ title }}</h1>
-    <nav class="label no-print" :aria-label="of">
+    <nav v-if="views.length > 1" class="label no-print" :aria-label="of">
       <router-link v-for="[to, label] in views" :key="to" :to="to" exact-active-class="shown">{{
         label
       }}</router-link>

@@ -98,7 +98,8 @@ export function useMoving(view: Ref<WeekView | undefined>, planner: Remote<WeekP
       ? sayDifference(view.value, view.value.plan, tried.value.plan)
       : [`It cannot lie there: ${tried.value.why}`];
   });
-  const canPut = computed(() => tried.value?.plan !== undefined && !asking.value);
+  // Not twice: what is being put down is answered first.
+  const canPut = computed(() => tried.value?.plan !== undefined && !asking.value && !week.busy.value);
 
   async function put(): Promise<void> {
     const [now, stands] = [held.value, view.value];

@@ -28,7 +28,10 @@ export function useWeek() {
   useIntervalFn(() => void refetch(), LOOKS_EVERY);
   const post = (path: string, body: object) =>
     done(async () => {
-      cache.setQueryData(key, await call(`/week${path}`, weekView, { method: 'POST', body }));
+      const next = await call(`/week${path}`, weekView, { method: 'POST', body });
+      // A look that was asked for before shows what is no more.
+      cache.cancelQueries({ key });
+      cache.setQueryData(key, next);
     });
   return {
     view,

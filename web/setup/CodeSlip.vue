@@ -1,21 +1,22 @@
 <script setup lang="ts">
 import type { PersonWithCode } from '@dusk-wren/contract';
-import { computed, onMounted, useTemplateRef } from 'vue';
-import BenchButton from '../parts/BenchButton.vue';
+import { computed } from 'vue';
 import { sayDay } from '../parts/dates';
+import ShownOnce from './ShownOnce.vue';
 
 /** Codes for the first sign-in, as they are read out or written down: shown this once. */
 const props = defineProps<{ given: readonly PersonWithCode[] }>();
 defineEmits<{ close: [] }>();
 const inFours = (code: string) => code.replace(/(.{4})(?=.)/g, '$1 ');
-const root = useTemplateRef<HTMLElement>('root');
-// Codes are shown once: whoever scrolled away to ask for them has to see them.
-onMounted(() => root.value?.scrollIntoView({ block: 'nearest' }));
 const until = computed(() => sayDay((props.given[0]?.until ?? '').slice(0, 10)));
 </script>
 
 <template>
-  <section ref="root" class="slip" aria-label="Code for the first sign-in">
+  <ShownOnce
+    label="Code for the first sign-in"
+    :passed="given.length > 1 ? 'I have passed them on' : 'I have passed it on'"
+    @close="$emit('close')"
+  >
     <p>
       <template v-if="given.length > 1"
         >Each of these {{ given.length }} signs in once with their code,</template
@@ -32,22 +33,10 @@ const until = computed(() => sayDay((props.given[0]?.until ?? '').slice(0, 10)))
       </div>
     </dl>
     <p v-else class="code number" role="status">{{ inFours(given[0]?.code ?? '') }}</p>
-    <BenchButton lamp @press="$emit('close')">{{
-      given.length > 1 ? 'I have passed them on' : 'I have passed it on'
-    }}</BenchButton>
-  </section>
+  </ShownOnce>
 </template>
 
 <style scoped>
-.slip {
-  display: grid;
-  gap: 8px;
-  justify-items: start;
-  padding: 14px 18px;
-  border: 1px solid var(--lamp);
-  border-radius: var(--radius);
-  background: var(--lit);
-}
 .code {
   font-size: 44px;
   letter-spacing: 0.08em;

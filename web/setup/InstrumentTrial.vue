@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import type { DriverSettings, ReadingMessage } from '@dusk-wren/contract';
+import { sayTrouble, type DriverSettings, type ReadingMessage } from '@dusk-wren/contract';
 import { formatNumber, psig, quantity } from '@dusk-wren/core/quantity';
 import { useIntervalFn } from '@vueuse/core';
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import BenchButton from '../parts/BenchButton.vue';
 import { openReadings } from '../stores/open-readings';
 import { usePreferences } from '../stores/preferences';
+import { settingsQuery } from './driver-settings';
 
 /** A driver that is tried as it is set, with nothing on it: what comes, and how often. */
 const props = defineProps<{ driver: string; settings: DriverSettings; lacking: string }>();
@@ -18,6 +19,7 @@ const count = ref(0);
 const seconds = ref(0);
 const silent = ref(0);
 const said = ref('');
+const trouble = ref('');
 let close: (() => void) | undefined;
 const running = ref(false);
 const clock = useIntervalFn(
@@ -37,11 +39,15 @@ function stop(why = ''): void {
 function start(): void {
   stop();
   [last.value, count.value, seconds.value, silent.value, running.value] = [undefined, 0, 0, 0, true];
-  const query = new URLSearchParams(
-    Object.entries(props.settings).map(([name, value]) => [name, String(value)]),
-  );
-  close = openReadings(`/api/setup/drivers/${encodeURIComponent(props.driver)}/trial?${query.toString()}`, {
+  const query = settingsQuery(props.settings);
+  trouble.value = '';
+  close = openReadings(`/api/setup/drivers/${encodeURIComponent(props.driver)}/trial?${query}`, {
     onReading: (reading) => {
+      if (reading.kind === 'trouble') {
+        trouble.value = sayTrouble(reading.trouble);
+        silent.value = 0;
+        return;
+      }
       last.value = reading;
       count.value++;
       silent.value = 0;
@@ -70,14 +76,20 @@ const reads = computed(() => {
     case 'rig':
       return show(psig(reading.psig));
     case 'bench':
+      return `supply ${show(psig(reading.supplyPsig))}, actuator ${show(psig(reading.drivenPsig))}, signal ${formatNumber(reading.signalPercent, 1)} %, travel ${formatNumber(reading.travelPercent, 1)} %`;
     case 'check':
       return `supply ${show(psig(reading.supplyPsig))}`;
+    case 'temperature':
+      return show(quantity('temperature', reading.celsius, '°C'));
+    case 'trouble':
+      return undefined;
   }
 });
 const often = computed(() =>
   seconds.value < 2 ? '' : `, ${formatNumber(count.value / seconds.value, 1)} readings a second`,
 );
 const words = computed(() => {
+  if (trouble.value !== '') return trouble.value;
   if (!running.value) return said.value;
   if (silent.value >= SILENT)
     return `Nothing has come for ${silent.value} s: is it switched on and connected?`;
@@ -91,7 +103,7 @@ const words = computed(() => {
   <div class="trial">
     <BenchButton v-if="running" @press="stop()">Stop trying</BenchButton>
     <BenchButton v-else :disabled="lacking !== ''" :lacking="lacking" @press="start">Try it</BenchButton>
-    <p class="number" role="status">{{ words }}</p>
+    <p class="number" :class="{ problem: trouble !== '' }" role="status">{{ words }}</p>
   </div>
 </template>
 

@@ -4,6 +4,7 @@ import { computed, ref } from 'vue';
 import BenchButton from '../parts/BenchButton.vue';
 import DayField from '../parts/DayField.vue';
 import InstrumentCard from './InstrumentCard.vue';
+import LandedFiles from './LandedFiles.vue';
 import RecallsSetup from './RecallsSetup.vue';
 import SetupFile from './SetupFile.vue';
 import { useSetupInstruments } from './setup-instruments';
@@ -94,6 +95,7 @@ async function keep(): Promise<void> {
       <span>The days that they are due, for any calendar, each with a word four weeks before.</span>
     </p>
     <RecallsSetup />
+    <LandedFiles />
     <InstrumentCard
       v-for="instrument in instruments"
       :key="instrument.id"

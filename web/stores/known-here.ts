@@ -3,6 +3,13 @@ import { kitsView, unitsView } from '@dusk-wren/contract/stock';
 import { NOT_KNOWN_HERE, type Edge } from '@dusk-wren/core/command';
 import type { useQueryCache } from '@pinia/colada';
 
+/** An instrument as an entry stamps it: how it is worked is no part of a reading. */
+function stampOf(instrument: InstrumentView | undefined) {
+  if (!instrument) return undefined;
+  const { byItself: _worked, lines: _typed, ...stamp } = instrument;
+  return stamp;
+}
+
 type Cache = ReturnType<typeof useQueryCache>;
 
 /**
@@ -14,7 +21,7 @@ export function knownHere(
   instruments: () => readonly InstrumentView[],
 ): Omit<Edge, 'person' | 'now'> {
   return {
-    instrument: (id) => instruments().find((each) => each.id === id),
+    instrument: (id) => stampOf(instruments().find((each) => each.id === id)),
     faultCounts: (symptom) => {
       const counts = faultCountsView.safeParse(cache.getQueryData(['fault-counts'])).data?.counts ?? [];
       return Object.fromEntries(

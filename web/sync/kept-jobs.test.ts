@@ -32,6 +32,7 @@ const gauge = {
   name: 'Gauge 1',
   kind: 'gauge' as const,
   simulated: true,
+  byItself: true,
   calibrationDue: '2027-01-01',
   inCalibration: true,
 };
@@ -361,6 +362,14 @@ describe('what lies on the device', () => {
     expect((await open(name)).small('text/step')).toBe('x');
   });
 
+  it('what waits to be sent stays however much is typed after it', async () => {
+    const name = randomUUID();
+    const kept = await open(name);
+    await kept.keepSmall('waiting/drills', ['one']);
+    for (let i = 0; i < 301; i++) await kept.keepSmall(`text/${i}`, 'x');
+    kept.close();
+    expect((await open(name)).small('waiting/drills')).toEqual(['one']);
+  });
   it('of small things only the last three hundred of a person stay', async () => {
     const name = randomUUID();
     const kept = await open(name);

@@ -87,9 +87,13 @@ export class KeptJobs {
       .where('[person+name]')
       .between([person, ''], [person, '\uffff'])
       .toArray();
-    const old = rows.sort((a, b) => b.at - a.at).slice(MOST_SMALL);
+    // What waits to be sent is no small thing: it stays however much is typed beside it.
+    const kept = rows
+      .sort((a, b) => b.at - a.at)
+      .filter(({ name }, i) => i < MOST_SMALL || name.startsWith('waiting/'));
+    const old = rows.filter((row) => !kept.includes(row));
     await this.store.small.bulkDelete(old.map(({ name }) => [person, name]));
-    const read = rows.slice(0, MOST_SMALL).map(async ({ name, value }) => {
+    const read = kept.map(async ({ name, value }) => {
       return [name, await unsealJson(key, aboutSmall({ person, name }), value)] as const;
     });
     await sealOlder(this.store, person, key);

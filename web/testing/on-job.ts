@@ -18,6 +18,7 @@ export const GAUGE_SET = {
   name: 'Gauge set 1',
   kind: 'gauge set',
   simulated: true,
+  byItself: true,
   calibrationDue: '2027-01-01',
   inCalibration: true,
 };
@@ -54,6 +55,7 @@ function serverOf(job: BenchJob, person: PersonStamp) {
     '/api/fault-counts': { counts: [] },
     '/api/store/units': { units: [] },
     '/api/store/kits': { kits: [] },
+    [`/api/jobs/${JOB}/recordings`]: { recordings: [], watched: false },
     [`/api/jobs/${JOB}/stock`]: { parts: [], next: null },
     [`/api/week/jobs/${JOB}`]: { readyAt: null, lateMinutes: 0, next: null },
   };

@@ -7,4 +7,4 @@ export {
   type RecordingColumns,
   type RecordingRole,
 } from './roles';
-export { strokeFrom } from './stroke';
+export { rampFrom, strokeFrom } from './stroke';

@@ -1,4 +1,5 @@
 import type { StrokeRecording } from '../signature';
+import type { Ramp } from '../stroke-points';
 import type { NumberTable } from './read-table';
 import type { ColumnMeaning, RecordingColumns, RecordingRole } from './roles';
 
@@ -25,12 +26,17 @@ export function strokeFrom(
   }
   return {
     stroke: {
+      ...{ travel: inSi(table, travel), pressure: net },
       time: columns.time ? inSi(table, columns.time) : Float64Array.from({ length: table.rows }, (_, i) => i),
-      pressure: net,
-      travel: inSi(table, travel),
       ...(columns.signal ? { signal: asShare(table, columns.signal) } : {}),
     },
   };
+}
+
+/** Travel by its signal alone, SI values, as a positioner is stroked; nothing where no column is of the travel. */
+export function rampFrom(table: NumberTable, { signal, travel }: RecordingColumns): Ramp | undefined {
+  if (!travel) return undefined;
+  return { travel: inSi(table, travel), ...(signal ? { signal: asShare(table, signal) } : {}) };
 }
 
 function inSi(table: NumberTable, { column, factor, offset }: ColumnMeaning): Float64Array {

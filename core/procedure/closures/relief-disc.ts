@@ -140,6 +140,7 @@ function apart(c: Context, { balancedBy, facing, pilot }: ReliefDisc): Draft[] {
       id: BACKED_OFF,
       title: 'Back off the compression screw, counting the turns',
       why: 'The turns bring the first pop near its set.',
+      unloads: true,
       caution: CAUTIONS.spring,
       off: ['compression screw'],
       task: taken(TURNS),

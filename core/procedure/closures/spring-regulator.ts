@@ -40,6 +40,7 @@ function apart(c: Context, closing: Closing): Draft[] {
       why: 'First of all, before any bolt.',
       caution: CAUTIONS.spring,
       off: ['adjusting screw'],
+      unloads: true,
       minutes: 4,
     },
     {

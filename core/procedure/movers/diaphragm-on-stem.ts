@@ -49,6 +49,7 @@ function apart(c: Context, moved: DiaphragmOnStem): Draft[] {
       why: 'Before any bolt: it holds the spring down.',
       caution: CAUTIONS.spring,
       off: ['adjusting screw'],
+      unloads: true,
       minutes: 4,
     },
     {

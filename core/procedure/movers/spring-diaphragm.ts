@@ -73,6 +73,7 @@ function off(c: Context): Draft[] {
       caution: CAUTIONS.spring,
       parts: ['actuator spring'],
       task: taken(TURNS),
+      unloads: true,
       minutes: 5,
     },
     ...uncoupled(c),

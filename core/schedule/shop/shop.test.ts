@@ -5,7 +5,15 @@ import { BenchJob } from '../../testing/bench';
 import { faultsOf, planWeek } from '..';
 import { operationsOf } from './job-operations';
 import { jobInWeek, type ShopJob } from './job-in-week';
-import { findingOfWeek, openOn, skillsOf, weekOfShop, type OpenDay, type Shop, type WeekHours } from './shop';
+import {
+  findingOfWeek,
+  openOn,
+  workSkillsOf,
+  weekOfShop,
+  type OpenDay,
+  type Shop,
+  type WeekHours,
+} from './shop';
 
 const SHIFT = [
   [480, 720],
@@ -36,10 +44,10 @@ describe('hours', () => {
 });
 
 it('who releases holds does not strip valves, but for a lead who is noted for a bench', () => {
-  expect(skillsOf({ role: 'technician', skills: ['Machining', 'welding'] })).toEqual(['bench', 'lathe']);
-  expect(skillsOf({ role: 'inspector', skills: [] })).toEqual(['inspector']);
-  expect(skillsOf({ role: 'lead', skills: ['relief'] })).toEqual(['relief', 'inspector']);
-  expect(skillsOf({ role: 'lead', skills: ['Bench'] })).toEqual(['bench', 'inspector']);
+  expect(workSkillsOf({ role: 'technician', skills: ['Machining', 'welding'] })).toEqual(['bench', 'lathe']);
+  expect(workSkillsOf({ role: 'inspector', skills: [] })).toEqual(['inspector']);
+  expect(workSkillsOf({ role: 'lead', skills: ['relief'] })).toEqual(['relief', 'inspector']);
+  expect(workSkillsOf({ role: 'lead', skills: ['Bench'] })).toEqual(['bench', 'inspector']);
 });
 
 describe('a shop and a job as a week', () => {

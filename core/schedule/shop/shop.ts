@@ -31,6 +31,8 @@ export interface ShopPerson {
   readonly role: Role;
   /** What else they can do, as it is noted of them. */
   readonly skills: readonly string[];
+  /** Work that they are not planned for yet: what the shop asks for it is wanting. */
+  readonly withheld?: readonly WorkSkill[];
   /** Their own hours, where they are not the shop's. */
   readonly hours?: WeekHours;
   /** ISO dates on which they are away. */
@@ -75,13 +77,18 @@ const SPECIAL = ['lathe', 'relief', 'field'] as const satisfies readonly WorkSki
  * What each may do: technicians work at a bench, inspectors and leads release holds, which nobody does on work of their
  * own: so that a lead works at a bench only where that is noted of them.
  */
-export function skillsOf({ role, skills }: Pick<ShopPerson, 'role' | 'skills'>): WorkSkill[] {
+export function workSkillsOf({
+  role,
+  skills,
+  withheld = [],
+}: Pick<ShopPerson, 'role' | 'skills' | 'withheld'>): WorkSkill[] {
   const has = (skill: keyof typeof NOTED) => skills.some((noted) => NOTED[skill].test(noted));
-  return [
+  const noted: readonly WorkSkill[] = [
     ...(role === 'technician' || has('bench') ? (['bench'] as const) : []),
     ...SPECIAL.filter(has),
     ...(role === 'technician' ? [] : (['inspector'] as const)),
   ];
+  return noted.filter((skill) => !withheld.includes(skill));
 }
 
 /** What jobs ask for and a shop has not set up. */
@@ -95,7 +102,7 @@ export interface Gaps {
 const findingOf = ({ places, people }: Pick<Shop, 'places' | 'people'>): Finding =>
   findingIn({
     places: new Set(places.map(({ kind }) => kind)),
-    skills: new Set(people.flatMap(skillsOf)),
+    skills: new Set(people.flatMap(workSkillsOf)),
     people: new Set(people.map(({ id }) => id)),
   });
 
@@ -133,7 +140,7 @@ export function weekOfShop(shop: Shop, jobs: readonly ShopJob[], days: readonly 
     })),
     people: shop.people.map((person) => ({
       id: person.id,
-      skills: skillsOf(person),
+      skills: workSkillsOf(person),
       open: [
         ...openOn(days, person.hours ?? shop.hours, new Set([...holidays, ...person.away])),
         ...extraOn(days, person.extra),

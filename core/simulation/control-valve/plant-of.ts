@@ -24,7 +24,7 @@ export interface ScrewTurns {
 }
 
 /** What one turn clockwise does: bias up, range spring less travel for the signal, nozzle more pressure on both sides; psi of the adjuster; times the gain. */
-const PER_TURN = { zero: 0.08, span: -0.06, nozzle: 0.1, adjuster: 0.8, gain: 1.6 } as const;
+export const PER_TURN = { zero: 0.08, span: -0.06, nozzle: 0.1, adjuster: 0.8, gain: 1.6 } as const;
 /** A valve that nobody wrote down is off by up to so much. */
 const OFF = { zero: 0.06, span: 0.1, balance: 0.15 } as const;
 /** And its spring by up to so many psi. */

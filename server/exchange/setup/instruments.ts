@@ -1,7 +1,7 @@
 import { newInstrumentRequest, type DriverSettings } from '@dusk-wren/contract';
 import type { z } from 'zod';
 import { instrumentAdded, instrumentChanged, listSetupInstruments } from '../../database/setup-instruments';
-import { wrongOfDriver } from '../../instruments/settings';
+import { readSettings, wrongOfDriver } from '../../instruments/settings';
 import { setupFile, type SetupFile } from './setup-file';
 
 type Line = z.output<typeof newInstrumentRequest> & { readonly retired?: boolean };
@@ -11,15 +11,14 @@ const sayMembers = (settings: DriverSettings): string =>
   Object.entries(settings)
     .map(([name, value]) => `${name} = ${value}`)
     .join('; ');
-/** What is not a number is left to be refused. */
-const readMembers = (cell: string): Record<string, number> =>
+const readMembers = (cell: string): Record<string, string> =>
   Object.fromEntries(
     cell
       .split(';')
       .filter((member) => member.trim() !== '')
       .map((member) => {
         const [name = '', value = ''] = member.split('=').map((word) => word.trim());
-        return [name, value === '' ? Number.NaN : Number(value)];
+        return [name, value];
       }),
   );
 
@@ -57,7 +56,10 @@ export const instrumentsFile = (now: () => Date): SetupFile =>
         reach: cells['reads'] ?? was?.reach ?? '',
         resolution: cells['read to'] ?? was?.resolution ?? '',
         driver: cells['read by'] ?? was?.driver ?? '',
-        settings: cells['set to'] === undefined ? (was?.settings ?? {}) : readMembers(cells['set to']),
+        settings:
+          cells['set to'] === undefined
+            ? (was?.settings ?? {})
+            : readSettings(cells['read by'] ?? was?.driver ?? '', readMembers(cells['set to'])),
       }),
     column: (path) => COLUMNS[path.split('.')[0] ?? ''] ?? path,
     refuses: (is, was) => [

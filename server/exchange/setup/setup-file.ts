@@ -3,7 +3,7 @@ import { wordProblem } from '@dusk-wren/contract/wording';
 import { issuesFromZod } from '@dusk-wren/core/problem';
 import type { z } from 'zod';
 import { refuseChangedSince, type Moment } from '../../database/setup-changes';
-import { oneAtATime } from '../../database/setup-names';
+import { oneAtATime } from '../../database/transacted';
 import { Refusal } from '../../refusal';
 import { fromCsv, toCsv, type CsvRow } from '../csv';
 import type { Transaction } from 'sequelize';

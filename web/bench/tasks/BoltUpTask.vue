@@ -2,13 +2,14 @@
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import { boltProgress, type ClickVerdict } from '@dusk-wren/core/task';
 import type { TaskOf } from '@dusk-wren/core/task';
-import { quantity, type Quantity } from '@dusk-wren/core/quantity';
+import { ofDimension, quantity, type Quantity } from '@dusk-wren/core/quantity';
 import { computed, ref, watch } from 'vue';
 import BoltCircle from '../../drawings/BoltCircle.vue';
 import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
 import QuantityField from '../../parts/QuantityField.vue';
 import WorkingPaper from '../../parts/WorkingPaper.vue';
+import { useLanding } from '../../stores/gauge-lines';
 import { useJob } from '../../stores/job';
 import StepBar from '../StepBar.vue';
 import { usePreferences } from '../../stores/preferences';
@@ -27,7 +28,7 @@ const aim = computed(() => aimed.value ?? progress.value?.next);
 const typed = ref<Quantity<'torque'>>();
 const last = computed(() => progress.value?.clicks.at(-1));
 
-const { instrument, choices, picked, running, start, stop } = useReadings(
+const { instrument, choices, picked, running, trouble, start, stop } = useReadings(
   'torque wrench',
   () => ({ step: props.step.id, pass: String(progress.value?.pass ?? 0) }),
   (reading) => {
@@ -45,6 +46,14 @@ function land(torque: Quantity<'torque'>, by: 'wrench' | 'hand'): void {
   job.act({ kind: 'tighten-bolt', body: { step: props.step.id, bolt: aim.value, torque, readBy } });
   aimed.value = undefined;
 }
+useLanding(({ value, instrument: wrench }) => {
+  const torque = ofDimension(value, 'torque');
+  const bolt = aim.value;
+  if (!torque || bolt === undefined) return undefined;
+  picked.value = wrench.id;
+  land(torque, 'wrench');
+  return `bolt ${bolt}`;
+});
 function landTyped(): void {
   if (typed.value) land(typed.value, 'hand');
   typed.value = undefined;
@@ -88,7 +97,7 @@ useKeys([{ key: 'w', label: 'Wrench in hand / put down', run: () => (running.val
         final {{ read(task.torque, 'wrench')
         }}{{ task.shown.source.standing === 'maker' ? ", the maker's figure" : ', computed' }}
       </p>
-      <InstrumentPick v-model="picked" :choices="choices" :instrument="instrument" />
+      <InstrumentPick v-model="picked" :choices="choices" :instrument="instrument" :trouble="trouble" />
       <p class="said label" :class="{ problem: last && last.verdict !== 'counts' }" role="status">
         {{ words }}
       </p>

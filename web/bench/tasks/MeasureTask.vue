@@ -20,6 +20,7 @@ import ContactRing from '../../parts/ContactRing.vue';
 import { sayDay } from '../../parts/dates';
 import QuantityField from '../../parts/QuantityField.vue';
 import WorkingPaper from '../../parts/WorkingPaper.vue';
+import { useLanding } from '../../stores/gauge-lines';
 import { useJob } from '../../stores/job';
 import { usePreferences } from '../../stores/preferences';
 import JudgedFigures from '../JudgedFigures.vue';
@@ -176,6 +177,16 @@ async function keepAndOn(ask: MeasureAsk): Promise<void> {
   if (next) toEmptyField(next);
 }
 
+/** What a gauge types or sends is kept for the field that has the focus, else for the first figure that is not taken. */
+useLanding(({ value, instrument }) => {
+  const asks = props.task.asks.filter(({ dimension }) => dimension === value.dimension);
+  const inHand = document.activeElement?.closest<HTMLElement>('[data-what]')?.dataset['what'];
+  const ask = asks.find(({ what }) => what === inHand) ?? asks.find((each) => !taken(each));
+  if (!ask) return undefined;
+  const body = { step: props.step.id, what: ask.what, value, readBy: instrument.id };
+  return job.act({ kind: 'take-measurement', body }) ? `kept as ${ask.what}` : `not kept as ${ask.what}`;
+});
+
 function take(ask: MeasureAsk): void {
   const value = typed[ask.what];
   if (value && job.act(byHand(ask, value))) typed[ask.what] = undefined;
@@ -218,6 +229,7 @@ function fromGauge(value: Quantity, readBy: InstrumentId, watched: readonly Watc
       :key="ask.what"
       class="ask"
       :class="{ taken: taken(ask) }"
+      :data-what="ask.what"
     >
       <QuantityField
         v-model="typed[ask.what]"

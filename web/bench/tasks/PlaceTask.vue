@@ -58,13 +58,14 @@ const reason = computed(
   () => [found.value?.next, ...others.value].find((each) => each?.check === current.value)?.reason ?? '',
 );
 const figures = ref('');
-const { instrument, choices, picked, running, start, stop } = useReadings(
+const { instrument, choices, picked, running, trouble, start, stop } = useReadings(
   'gauge set',
   () => ({ step: props.step.id, check: current.value ?? '' }),
   (reading) => {
     if (reading.kind !== 'check') return;
     figures.value = `at full signal: supply ${show(psig(reading.supplyPsig))}, actuator ${show(psig(reading.actuatorPsig))}, ${formatPercent(reading.strokePercent / 100)} of its stroke`;
-    answer(reading.result, 'instrument');
+    // What is proposed may be another check by now, for what the shop has learned comes after the page: this one was read.
+    answer(reading.check, reading.result, 'instrument');
     stop();
   },
 );
@@ -77,12 +78,12 @@ const readable = computed(
     moverOf(job.planned.valve.features).byAir === true,
 );
 
-function answer(result: number, by: 'hand' | 'instrument'): void {
-  if (!symptom.value || !current.value) return;
+function answer(check: CheckId, result: number, by: 'hand' | 'instrument'): void {
+  if (!symptom.value) return;
   const readBy = by === 'instrument' && instrument.value ? instrument.value.id : 'hand';
   job.act({
     kind: 'take-evidence',
-    body: { symptom: symptom.value, check: current.value, result, readBy },
+    body: { symptom: symptom.value, check, result, readBy },
   });
   asked.value = undefined;
 }
@@ -137,12 +138,12 @@ useKeys([
           <BenchButton
             v-for="(words, i) in checkOf(current).results"
             :key="words"
-            @press="answer(i, 'hand')"
+            @press="answer(current, i, 'hand')"
             >{{ words }}</BenchButton
           >
           <template v-if="readable && instrument">
             <BenchButton lamp hint="g" :disabled="running" @press="start">Read the gauges</BenchButton>
-            <InstrumentPick v-model="picked" :choices="choices" :instrument="instrument" />
+            <InstrumentPick v-model="picked" :choices="choices" :instrument="instrument" :trouble="trouble" />
           </template>
         </div>
       </section>

@@ -50,10 +50,11 @@ const words = props.live.weight
         'No pop up to half again its set: stuck shut, or stopped too soon. Pressure off; nothing is struck.',
     };
 
-const { samples, instrument, choices, picked, running, set, run, stop, now, unit, points } = usePressureOnRig(
-  () => props.step.id,
-  () => props.live.aim,
-);
+const { samples, instrument, choices, picked, running, trouble, set, run, stop, now, unit, points } =
+  usePressureOnRig(
+    () => props.step.id,
+    () => props.live.aim,
+  );
 const found = computed(() =>
   running.value
     ? undefined
@@ -159,7 +160,7 @@ useKeys([{ key: 'enter', label: words.keep, run: keep, when: () => found.value !
     <div class="live-rig">
       <PressureChart :points="points" :wanted="valueIn(live.aim, unit)" :unit="unit" :span="span" />
       <div class="now" aria-live="off">
-        <InstrumentPick v-model="picked" :choices="choices" :instrument="instrument" />
+        <InstrumentPick v-model="picked" :choices="choices" :instrument="instrument" :trouble="trouble" />
         <p class="live-reading number">
           {{ now ? parts(psig(now.psig)).number : '–' }} <small>{{ unit }}</small>
         </p>
@@ -208,7 +209,7 @@ useKeys([{ key: 'enter', label: words.keep, run: keep, when: () => found.value !
       :disabled="running"
       @placed="placed"
     />
-    <RigCocks v-if="running && !live.weight" @set="set" />
+    <RigCocks v-if="running && !live.weight" :by-itself="instrument?.byItself ?? true" @set="set" />
     <StepBar>
       <BenchButton v-if="found" lamp hint="enter" @press="keep">{{ words.keep }}</BenchButton>
       <BenchButton

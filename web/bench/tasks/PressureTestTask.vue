@@ -11,6 +11,7 @@ import {
   type TestOutcome,
 } from '@dusk-wren/core/task';
 import {
+  compare,
   formatLeak,
   capital,
   formatNumber,
@@ -49,7 +50,7 @@ const { show, parts } = preferences;
 type Sample = Extract<ReadingMessage, { kind: 'rig' }>;
 const samples = ref<Sample[]>([]);
 const now = computed(() => samples.value.at(-1));
-const { instrument, choices, picked, running, set, start, stop } = useReadings(
+const { instrument, choices, picked, running, trouble, set, start, stop } = useReadings(
   'test rig',
   () => ({ step: props.step.id }),
   (reading) => {
@@ -58,14 +59,23 @@ const { instrument, choices, picked, running, set, start, stop } = useReadings(
     if (reading.phase === 'done') stop();
   },
 );
+/** A simulated rig pumps by itself; at a real one nothing is done that nobody asked for. */
+const byItself = computed(() => instrument.value?.byItself ?? true);
 const hold = computed(() => si(props.task.hold));
 const unit = computed(() => preferredUnit(props.task.pressure, preferences.units));
 const points = computed(() =>
   samples.value.map((sample) => [sample.seconds, valueIn(psig(sample.psig), unit.value)] as const),
 );
 const { of } = props.task.allowed;
+/** A rig that counts no leak leaves it to whoever watches: so many in the hold. */
+const isCounted = computed(() => now.value?.leaked !== null);
+const counted = ref('');
+const countIn = (text: string): number | undefined =>
+  text.trim() !== '' && Number(text) >= 0 ? Number(text) : undefined;
+const leaked = computed(() => now.value?.leaked ?? countIn(counted.value) ?? 0);
+const isLeakKnown = computed(() => isCounted.value || countIn(counted.value) !== undefined);
 const leak = computed<Leak>(() => ({
-  perMinute: now.value && now.value.held > 0 ? (now.value.leaked / now.value.held) * 60 : 0,
+  perMinute: now.value && now.value.held > 0 ? (leaked.value / now.value.held) * 60 : 0,
   of: now.value?.of ?? of,
 }));
 const outcome = computed((): TestOutcome =>
@@ -73,6 +83,14 @@ const outcome = computed((): TestOutcome =>
     { pressure: psig(now.value?.psig ?? 0), hold: seconds(now.value?.held ?? 0), leak: leak.value },
     props.task,
   ),
+);
+/** Said while it happens: nobody waits out a hold that does not count. */
+const isTooHigh = computed(
+  () =>
+    running.value &&
+    now.value !== undefined &&
+    props.task.most !== undefined &&
+    compare(psig(now.value.psig), props.task.most) > 0,
 );
 /** The same leak as a flow: by the bubble of its own tube. */
 const flow = computed(() => asFlow(leak.value, props.task.tube));
@@ -82,24 +100,25 @@ const said = (what: TestOutcome, found: Leak): string =>
 
 const run = () => {
   samples.value = [];
+  counted.value = '';
   start();
 };
 function keep(): void {
-  if (now.value?.phase !== 'done' || !instrument.value) return;
+  if (now.value?.phase !== 'done' || !instrument.value || !isLeakKnown.value) return;
   send(psig(now.value.psig), seconds(now.value.held), leak.value, instrument.value.id);
 }
 const typed = ref<{ pressure?: GaugePressure; leak: string }>({ leak: '' });
 function keepTyped(): void {
-  const { pressure, leak: counted } = typed.value;
-  if (pressure && counted.trim() !== '' && Number(counted) >= 0)
-    send(pressure, props.task.hold, { perMinute: Number(counted), of }, 'hand');
+  const { pressure } = typed.value;
+  const perMinute = countIn(typed.value.leak);
+  if (pressure && perMinute !== undefined) send(pressure, props.task.hold, { perMinute, of }, 'hand');
 }
 function send(pressure: GaugePressure, hold: Time, found: Leak, readBy: InstrumentId | 'hand'): void {
   job.act({ kind: 'run-pressure-test', body: { step: props.step.id, pressure, hold, leak: found, readBy } });
 }
 /** It leaks now, or leaked when it was tried last and nobody has said where. */
 const leaks = computed(() => {
-  const isLeaking = now.value?.phase === 'done' && outcome.value === 'leaks';
+  const isLeaking = now.value?.phase === 'done' && isLeakKnown.value && outcome.value === 'leaks';
   const facts = job.state && new StepFacts(job.state, props.step.id, false);
   return isLeaking || (facts !== undefined && untracedLeak(props.task, facts) !== undefined);
 });
@@ -125,30 +144,38 @@ useKeys([{ key: 'enter', label: 'Keep this test', run: keep, when: () => now.val
     <div class="live-rig">
       <PressureChart :points="points" :wanted="valueIn(task.pressure, unit)" :unit="unit" :span="hold + 8" />
       <div class="now" aria-live="off">
-        <InstrumentPick v-model="picked" :choices="choices" :instrument="instrument" />
+        <InstrumentPick v-model="picked" :choices="choices" :instrument="instrument" :trouble="trouble" />
         <p class="live-reading number">
           {{ now ? parts(psig(now.psig)).number : '–' }} <small>{{ unit }}</small>
         </p>
-        <p class="label">
+        <p class="label" :class="{ problem: isTooHigh }">
           {{
-            !now
-              ? 'Not pumped up'
-              : now.phase === 'rising'
-                ? 'Rising'
-                : now.phase === 'holding'
-                  ? `Holding, ${show(seconds(hold - now.held))} left`
-                  : 'Hold is over'
+            isTooHigh
+              ? 'More than this test may have: vent it down.'
+              : !now
+                ? 'Not pumped up'
+                : now.phase === 'rising'
+                  ? 'Rising'
+                  : now.phase === 'holding'
+                    ? `Holding, ${show(seconds(hold - now.held))} left`
+                    : 'Hold is over'
           }}<template v-if="now && now.rate > 1 && running"
             >, {{ now.rate }} times faster than the clock</template
           >
         </p>
-        <p class="leak number">
-          {{ formatNumber(now?.leaked ?? 0, 1) }}
+        <v-text-field
+          v-if="!isCounted"
+          v-model="counted"
+          :label="`This rig counts none: ${of} seen in the hold`"
+          inputmode="decimal"
+        />
+        <p v-else class="leak number">
+          {{ formatNumber(leaked, 1) }}
           <small>{{ of }} in {{ show(seconds(now?.held ?? 0)) }}</small>
           <small v-if="flow" class="muted"> = {{ show(flow) }}</small>
         </p>
         <p
-          v-if="now?.phase === 'done'"
+          v-if="now?.phase === 'done' && isLeakKnown"
           class="verdict label"
           :class="outcome === 'holds' ? 'fit' : 'rework'"
           role="status"
@@ -159,19 +186,29 @@ useKeys([{ key: 'enter', label: 'Keep this test', run: keep, when: () => now.val
         </p>
       </div>
     </div>
-    <RigCocks v-if="running" @set="set" />
+    <RigCocks v-if="running" :by-itself="byItself" @set="set" />
     <StepBar>
-      <BenchButton v-if="now?.phase === 'done'" lamp hint="enter" @press="keep">{{
-        outcome === 'holds'
-          ? 'Keep this test'
-          : outcome === 'leaks' && task.test === 'seat'
-            ? 'Keep it: back to the seat'
-            : 'Keep it, put right and run again'
-      }}</BenchButton>
+      <BenchButton
+        v-if="now?.phase === 'done'"
+        lamp
+        hint="enter"
+        :disabled="!isLeakKnown"
+        lacking="what was counted in the hold"
+        @press="keep"
+        >{{
+          outcome === 'holds'
+            ? 'Keep this test'
+            : outcome === 'leaks' && task.test === 'seat'
+              ? 'Keep it: back to the seat'
+              : 'Keep it, put right and run again'
+        }}</BenchButton
+      >
       <BenchButton v-if="!running" :lamp="now?.phase !== 'done'" @press="run">{{
-        samples.length > 0 ? 'Run again' : 'Pump up'
+        samples.length > 0 ? 'Run again' : byItself ? 'Pump up' : 'Read the rig'
       }}</BenchButton>
-      <BenchButton v-else @press="stop">Stop, pressure off</BenchButton>
+      <BenchButton v-else @press="stop">{{
+        byItself ? 'Stop, pressure off' : 'Stop the pump, read no more'
+      }}</BenchButton>
     </StepBar>
     <LeakCauses v-if="leaks" :step="step" :task="task" />
     <GasEnergy v-if="task.fluid === 'gas'" :pressure="task.pressure" :volume="task.volume" />

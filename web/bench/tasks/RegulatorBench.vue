@@ -20,10 +20,11 @@ const props = defineProps<{ step: PlannedStep; task: TaskOf<'measure'>; live: Re
 const job = useJob();
 const { show, parts } = usePreferences();
 
-const { samples, instrument, choices, picked, running, run, stop, now, unit, points } = usePressureOnRig(
-  () => props.step.id,
-  () => props.live.wanted,
-);
+const { samples, instrument, choices, picked, running, trouble, run, stop, now, unit, points } =
+  usePressureOnRig(
+    () => props.step.id,
+    () => props.live.wanted,
+  );
 const ends = computed(() => Math.max(...props.live.reads.map(({ after }) => valueIn(after, 's'))));
 /** The mean of a second about the moment: a gauge trembles. */
 const found = computed(() =>
@@ -65,7 +66,7 @@ useKeys([{ key: 'enter', label: 'Keep what it reads', run: keep, when: () => isO
     <div class="live-rig">
       <PressureChart :points="points" :wanted="valueIn(live.wanted, unit)" :unit="unit" :span="ends + 2" />
       <div class="now" aria-live="off">
-        <InstrumentPick v-model="picked" :choices="choices" :instrument="instrument" />
+        <InstrumentPick v-model="picked" :choices="choices" :instrument="instrument" :trouble="trouble" />
         <p class="live-reading number">
           {{ now ? parts(psig(now.psig)).number : '–' }} <small>{{ unit }}</small>
         </p>

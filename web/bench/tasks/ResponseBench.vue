@@ -89,10 +89,11 @@ const series = computed((): XySeries[] =>
 <template>
   <div class="response">
     <InstrumentPick
-      v-if="!bench.now.value"
+      v-if="!bench.now.value || bench.trouble.value !== ''"
       :model-value="bench.picked.value"
       :choices="bench.choices.value"
       :instrument="bench.instrument.value"
+      :trouble="bench.trouble.value"
       @update:model-value="bench.pick"
     />
     <div v-if="bench.now.value" class="live">

@@ -3,9 +3,13 @@ import type { InstrumentControl } from '@dusk-wren/contract';
 import { ref } from 'vue';
 import BenchButton from '../../parts/BenchButton.vue';
 
-/** Pump and vent of a rig that runs: pumping with its vent shut, until somebody says otherwise. */
+/**
+ * Pump and vent of a rig that runs. One that does it by itself pumps with its vent shut until somebody says otherwise; a real
+ * one does nothing that nobody has asked for.
+ */
+const props = defineProps<{ byItself: boolean }>();
 const emit = defineEmits<{ set: [control: InstrumentControl] }>();
-const pumping = ref(true);
+const pumping = ref(props.byItself);
 const vented = ref(false);
 function pump(): void {
   pumping.value = !pumping.value;

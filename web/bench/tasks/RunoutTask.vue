@@ -12,6 +12,7 @@ import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
 import QuantityField from '../../parts/QuantityField.vue';
 import WorkingPaper from '../../parts/WorkingPaper.vue';
+import { useLanding } from '../../stores/gauge-lines';
 import { useJob } from '../../stores/job';
 import StepBar from '../StepBar.vue';
 import { usePreferences } from '../../stores/preferences';
@@ -32,7 +33,7 @@ const typed = ref<Quantity<'length'>>();
 const byHand = ref(false);
 const pitch = 360 / props.task.stations;
 
-const { instrument, choices, picked, running, start, stop } = useReadings(
+const { instrument, choices, picked, running, trouble, start, stop } = useReadings(
   'dial indicator',
   () => ({ step: props.step.id }),
   (reading) => {
@@ -49,6 +50,13 @@ function take(station: number, value: number): void {
   if (readings.value.every((each) => each !== undefined)) stop();
 }
 const next = computed(() => readings.value.findIndex((each) => each === undefined));
+useLanding(({ value, instrument: gauge }) => {
+  if (value.dimension !== 'length' || gauge.kind !== 'dial indicator' || next.value < 0) return undefined;
+  const station = next.value;
+  picked.value = gauge.id;
+  take(station, valueIn(value, 'thou'));
+  return `reading ${station + 1} of ${props.task.stations}`;
+});
 function takeTyped(): void {
   if (!typed.value || next.value < 0) return;
   byHand.value = true;
@@ -120,7 +128,7 @@ useKeys([
         :live="running ? live : undefined"
       />
       <div class="side">
-        <InstrumentPick v-model="picked" :choices="choices" :instrument="instrument" />
+        <InstrumentPick v-model="picked" :choices="choices" :instrument="instrument" :trouble="trouble" />
         <p v-if="!answer" class="reading number" aria-live="off">
           <template v-if="live"
             >{{ live.thou >= 0 ? '+' : '' }}{{ parts(thou(live.thou)).number }}

@@ -42,10 +42,11 @@ const gauges = computed(() => {
 <template>
   <div class="bench-air">
     <InstrumentPick
-      v-if="!now"
+      v-if="!now || bench.trouble.value !== ''"
       :model-value="bench.picked.value"
       :choices="bench.choices.value"
       :instrument="bench.instrument.value"
+      :trouble="bench.trouble.value"
       @update:model-value="bench.pick"
     />
     <div v-if="now" class="live">

@@ -14,7 +14,9 @@ import { usePreferences } from '../../stores/preferences';
 import StepBar from '../StepBar.vue';
 import GainScrew from './GainScrew.vue';
 import TurnScrew from './TurnScrew.vue';
-import StrokeRecording, { type Recorded } from './StrokeRecording.vue';
+import LandedRecordings from './LandedRecordings.vue';
+import type { Recorded } from './stroke-of-file';
+import StrokeRecording from './StrokeRecording.vue';
 import StrokeGauges from './StrokeGauges.vue';
 import { useRatedTravel } from './use-rated-travel';
 import { useStrokeBench } from './use-stroke-bench';
@@ -202,6 +204,7 @@ function keep(): void {
     <StrokeGauges :bench="bench" :at="at" :busy="isGoing">
       <GainScrew :step="step" :bench="bench" :screws="task.screws" />
     </StrokeGauges>
+    <LandedRecordings :at="at" :rated="rated" :kept="kept?.body.recording?.file" @points="recorded" />
     <BenchButton v-if="!isGoing" class="fine" :aria-pressed="fine" @press="fine = !fine"
       >Eleven points instead of five</BenchButton
     >

@@ -132,10 +132,11 @@ useKeys([{ key: 'enter', label: 'Keep what it reads', run: keep, when: () => fig
 <template>
   <div class="swept">
     <InstrumentPick
-      v-if="!bench.now.value"
+      v-if="!bench.now.value || bench.trouble.value !== ''"
       :model-value="bench.picked.value"
       :choices="bench.choices.value"
       :instrument="bench.instrument.value"
+      :trouble="bench.trouble.value"
       @update:model-value="bench.pick"
     />
     <div v-if="bench.now.value" class="live">

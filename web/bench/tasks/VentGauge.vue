@@ -3,7 +3,7 @@ import { STEADY_FOR, steadiness, type Watched } from '@dusk-wren/core/isolation'
 import type { InstrumentId } from '@dusk-wren/core/job';
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import { preferredUnit, psig, seconds, si, valueIn, type Quantity } from '@dusk-wren/core/quantity';
-import { computed, shallowRef } from 'vue';
+import { computed, shallowRef, watch } from 'vue';
 import PressureChart from '../../charts/PressureChart.vue';
 import BenchButton from '../../parts/BenchButton.vue';
 import { usePreferences } from '../../stores/preferences';
@@ -22,7 +22,7 @@ const looks = shallowRef<readonly Watched[]>([]);
 const LOOKED_BACK = 190;
 const live = computed(() => looks.value.at(-1)?.reads);
 const stands = computed(() => steadiness(looks.value));
-const { instrument, choices, picked, running, start, stop } = useReadings(
+const { instrument, choices, picked, running, trouble, isBlind, start, stop } = useReadings(
   'gauge',
   () => ({ step: props.step.id }),
   (reading) => {
@@ -31,6 +31,10 @@ const { instrument, choices, picked, running, start, stop } = useReadings(
     looks.value = [...looks.value.slice(-LOOKED_BACK), look];
   },
 );
+// What was seen before it was lost is watched anew.
+watch(isBlind, (is) => {
+  if (is) looks.value = [];
+});
 function watchGauge(): void {
   looks.value = [];
   start();
@@ -54,7 +58,7 @@ function take(): void {
 <template>
   <div class="live">
     <div class="now">
-      <InstrumentPick v-model="picked" :choices="choices" :instrument="instrument" />
+      <InstrumentPick v-model="picked" :choices="choices" :instrument="instrument" :trouble="trouble" />
       <p class="live-reading number" aria-live="off">
         <template v-if="live"
           >{{ parts(live).number }} <small>{{ parts(live).unit }}</small></template

@@ -12,7 +12,7 @@ const props = defineProps<{ step: string }>();
 const emit = defineEmits<{ read: [torque: Quantity, instrument: string] }>();
 const { show } = usePreferences();
 const last = shallowRef<Quantity<'torque'>>();
-const { instrument, choices, picked, running, start, stop } = useReadings(
+const { instrument, choices, picked, running, trouble, start, stop } = useReadings(
   'torque wrench',
   () => ({ step: props.step }),
   (reading) => {
@@ -27,7 +27,7 @@ function keep(): void {
 
 <template>
   <div v-if="choices.length > 0" class="wrench">
-    <InstrumentPick v-model="picked" :choices="choices" :instrument="instrument" />
+    <InstrumentPick v-model="picked" :choices="choices" :instrument="instrument" :trouble="trouble" />
     <StepBar>
       <BenchButton v-if="!running" @press="start">Wrench in hand</BenchButton>
       <template v-else>

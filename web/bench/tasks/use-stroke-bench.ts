@@ -25,7 +25,9 @@ export function useStrokeBench(step: () => string, keeps = TO_TELL_IT_STANDS) {
       if (reading.kind === 'bench') samples.value = [...samples.value.slice(-keeps), reading];
     },
   );
-  const now = computed(() => (readings.running.value ? samples.value.at(-1) : undefined));
+  const now = computed(() =>
+    readings.running.value && !readings.isBlind.value ? samples.value.at(-1) : undefined,
+  );
   const signal = ref(0);
 
   function start(): void {

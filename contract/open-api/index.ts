@@ -1,0 +1,4 @@
+export { openApiDocument, type OpenApiDocument } from './document';
+export { GROUPS, isPersonsWrite, type Operation } from './operation';
+export { OPERATIONS } from './operations';
+export type { JsonSchema } from './schemas';
