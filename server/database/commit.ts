@@ -92,11 +92,10 @@ async function inTransaction(
     { job: recorded.state, state: columns.state },
   );
   await follow({ jobId, before: state, after: recorded.state, entries: recorded.entries, transaction });
-  await Promise.all([
-    appendLog(jobId, recorded.entries, transaction),
-    ReceiptRow.create(receiptRow, { transaction }),
-    job.update({ ...columns, ordersVersion: columns.version }, { transaction }),
-  ]);
+  // One after the other: where a transaction is given up, a statement sent behind the one that failed is kept by itself.
+  await appendLog(jobId, recorded.entries, transaction);
+  await ReceiptRow.create(receiptRow, { transaction });
+  await job.update({ ...columns, ordersVersion: columns.version }, { transaction });
   const at = new Date(request.now);
   for (const kind of became) await happened({ kind, at, jobId, tag: columns.tag }, transaction);
   return {

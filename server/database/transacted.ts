@@ -15,7 +15,8 @@ export const isLostToAnother = (error: unknown): boolean =>
 
 /**
  * Work in a transaction, done again where it lost to another one: a deadlock, or a commit that came first on another node of
- * a cluster. What it does beside the database must bear being done twice.
+ * a cluster. What it does beside the database must bear being done twice. It sends one write at a time: whatever was sent
+ * behind a statement that the transaction was given up at is no part of it any more, and is kept.
  */
 export async function transacted<T>(
   sequelize: Sequelize,
