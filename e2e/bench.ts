@@ -43,10 +43,23 @@ export async function openSheet(page: Page, name: string): Promise<void> {
 export const inHand = (page: Page) => page.locator('#in-hand');
 export const title = (page: Page) => inHand(page).getByRole('heading', { level: 2 });
 
+/** A hand is on a key for so long at least; what comes faster is a gauge’s, where one types into this shop. */
+export const ON_A_KEY_MILLISECONDS = 40;
+
 /** A key of the bench, once the step in hand has stood long enough to take one. */
 export async function press(page: Page, key: string): Promise<void> {
   await expect(inHand(page)).not.toHaveClass(/fresh/);
-  await page.keyboard.press(key);
+  await page.keyboard.press(key, { delay: ON_A_KEY_MILLISECONDS });
+}
+
+/** Ring after ring by its key, each seen to be in before the next, until none is left. */
+export async function ringsIn(page: Page, ring: () => Promise<void>): Promise<void> {
+  const next = inHand(page).getByRole('button', { name: /^Ring \d+ in$/ });
+  while ((await next.count()) > 0) {
+    const words = await next.innerText();
+    await ring();
+    await expect(inHand(page).getByRole('button', { name: words, exact: true })).toBeHidden();
+  }
 }
 
 /** Signs what is in hand: its own button, then the PIN again. */

@@ -1,5 +1,5 @@
 import { expect, type Locator, type Page } from '@playwright/test';
-import { inHand, press, title } from './bench';
+import { inHand, press, ringsIn, title } from './bench';
 
 /** The step in hand done on the screen, by its own buttons and fields; then another one is in hand. */
 async function andOn(page: Page, work: (step: Locator) => Promise<void>): Promise<void> {
@@ -20,9 +20,8 @@ export const oneGrit = (page: Page) =>
 
 export const ringByRing = (page: Page) =>
   andOn(page, async (step) => {
-    const whole = step.getByRole('button', { name: 'Packing done' });
-    for (let ring = 0; ring < 20 && (await whole.count()) === 0; ring++) await press(page, ' ');
-    await whole.click();
+    await ringsIn(page, () => press(page, ' '));
+    await step.getByRole('button', { name: 'Packing done' }).click();
   });
 
 /** Types figures by their labels, each kept with Enter. */

@@ -1,9 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
-import { inHand, PIN, signIn, title } from './bench';
+import { inHand, ON_A_KEY_MILLISECONDS, PIN, ringsIn, signIn, title } from './bench';
 import { logOf, openOwnJob } from './own-job';
-
-/** A hand is on a key for so long at least; what comes faster is a gauge’s, where one types into this shop. */
-const ON_A_KEY_MILLISECONDS = 40;
 
 /** A hand on the keys alone: what it presses is counted. */
 class Hand {
@@ -96,7 +93,7 @@ async function byKeys(hand: Hand, step: string): Promise<void> {
   }
   if (await has('Pick up the wrench')) return hand.key('w');
   if (await has(/^Ring \d+ in/)) {
-    while (!(await has('Packing done'))) await hand.key(' ');
+    await ringsIn(page, () => hand.key(' '));
     return hand.key('Enter');
   }
   if (await has('Pump up')) {

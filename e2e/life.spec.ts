@@ -14,7 +14,10 @@ const turnTo = (page: Page, path: string) => page.goto(new URL(path, page.url())
 async function openValve(page: Page, tag: string): Promise<void> {
   await turnTo(page, '/valves');
   await page.getByLabel(/^Find/).fill(tag);
-  await page.getByRole('list', { name: 'Valves' }).getByRole('link', { name: tag }).click();
+  // What is found takes the place of what was listed: a hand waits for it too.
+  const found = page.getByRole('list', { name: 'Valves' }).getByRole('link');
+  await expect(found).toHaveCount(1);
+  await found.click();
   await expect(page.getByRole('group', { name: 'Nameplate' })).toContainText(tag);
 }
 

@@ -12,6 +12,7 @@ export default defineConfig({
   expect: { timeout: 10_000 },
   reporter: [
     ['list'],
+    ['./what-was-shown.ts'],
     ['json', { outputFile: process.env['PLAYWRIGHT_JSON_OUTPUT_NAME'] ?? '../.data/results/e2e.json' }],
   ],
   outputDir: '../test-results',

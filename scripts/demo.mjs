@@ -1,23 +1,16 @@
-import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { createServer } from 'node:net';
+import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { build } from './build.mjs';
 import { dataHome, privateDatabase } from './machine/database.mjs';
 import { debianPackages } from './machine/debian.mjs';
+import { demoShop, WHO_IS_THERE } from './machine/demo-shop.mjs';
 import { nodeModules } from './machine/modules.mjs';
+import { portIsFree, publicPort } from './machine/ports.mjs';
 import { run, start } from './machine/run.mjs';
 import { main, note, Plain, root, step } from './machine/say.mjs';
+import { stopping } from './machine/stopping.mjs';
 
-const PORT = Number(process.env.PORT ?? 4780);
 const DATABASE = 'dusk_wren_demo';
-
-function portIsFree(port) {
-  return new Promise((done) => {
-    const probe = createServer();
-    probe.once('error', () => done(false));
-    probe.listen(port, '127.0.0.1', () => probe.close(() => done(true)));
-  });
-}
 
 function alive(pid) {
   try {
@@ -39,29 +32,14 @@ function claim(home) {
 }
 
 await main(async () => {
-  if (!Number.isInteger(PORT) || PORT < 1 || PORT > 65535)
-    throw new Plain(`PORT is ${process.env.PORT}; it must be a number from 1 to 65535.`);
-  if (!(await portIsFree(PORT)))
-    throw new Plain(`Port ${PORT} is in use. Stop what uses it, or choose another: PORT=4781 npm run demo`);
-  const stops = [];
-  let stopping;
-  const stopAll = () =>
-    (stopping ??= (async () => {
-      for (const stop of stops.reverse()) await stop();
-    })());
-  const onSignal = (signal) => {
-    process.stdout.write(`\n${signal}: stopping what was started\n`);
-    void stopAll().then(() => process.exit(0));
-  };
-  process.on('SIGINT', onSignal);
-  process.on('SIGTERM', onSignal);
-
+  const port = await publicPort('npm run demo');
+  const stops = stopping();
   try {
     await debianPackages('mariadb-server');
     await nodeModules();
     await build();
     const home = dataHome('demo');
-    stops.push(claim(home));
+    stops.add(claim(home));
     if (process.argv.includes('--fresh')) {
       await step('Starting over: removing the demo data', async () => {
         for (const name of ['mariadb', 'mariadb.half-made', 'secrets.json', 'backups', 'rigs'])
@@ -71,24 +49,14 @@ await main(async () => {
     const isNew = !existsSync(join(home, 'mariadb'));
     const database = await step('Starting a private database on loopback', async () => {
       const started = await privateDatabase({ name: 'demo', databases: [DATABASE] });
-      stops.push(started.stop);
+      stops.add(started.stop);
       return started;
     });
     const env = {
+      ...demoShop({ port, secrets: database.secrets, home: database.home }),
       DATABASE_URL: database.url(DATABASE),
-      SESSION_SECRET: database.secrets.session,
-      PORT: String(PORT),
-      HOST: '127.0.0.1',
-      PUBLIC_URL: process.env.PUBLIC_URL ?? `http://127.0.0.1:${PORT}`,
-      WEB_ROOT: join(root, 'web/dist'),
-      LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
-      SHOP_NAME: 'Pinder Street valve shop',
-      BACKUP_DIR: join(database.home, 'backups'),
-      DROP_FOLDER: join(database.home, 'rigs'),
-      // Pictures leave their memory behind in as many places as there are arenas.
-      MALLOC_ARENA_MAX: '2',
+      PORT: String(port),
     };
-    mkdirSync(env.DROP_FOLDER, { recursive: true });
     env.BENCH_DEVICE_PORT = String(
       await step('Starting the stand-in for a bench on the network', () => startDevice(home, stops)),
     );
@@ -100,20 +68,20 @@ await main(async () => {
     );
     const server = await step('Starting the server', () => startServer(env, stops));
     process.stdout.write(
-      `\nDusk Wren is at http://127.0.0.1:${PORT}\n\n  Sign in as Ines Okoro (technician), Noor Castellane (inspector) or Petra Lundholm (lead); the PIN of everybody here is 2468.\n  A CSV put into ${env.DROP_FOLDER}, its name beginning with the tag of an open job, lands on that job.\n  Ctrl-C stops it; the data stays. \`npm run demo -- --fresh\` starts over.\n\n`,
+      `\nDusk Wren is at http://127.0.0.1:${port}\n\n  ${WHO_IS_THERE}\n  A CSV put into ${env.DROP_FOLDER}, its name beginning with the tag of an open job, lands on that job.\n  Ctrl-C stops it; the data stays. \`npm run demo -- --fresh\` starts over.\n\n`,
     );
     const which = await Promise.race([
       server.ended.then(() => 'server'),
       database.ended.then(() => 'database'),
     ]);
-    if (!stopping) throw new Plain(`The ${which} has ended by itself; see above. Data is kept.`);
-    await stopAll();
+    if (!stops.hasBegun()) throw new Plain(`The ${which} has ended by itself; see above. Data is kept.`);
+    await stops.all();
   } catch (error) {
-    if (stopping) return stopping;
-    await stopAll();
+    if (stops.hasBegun()) return stops.all();
+    await stops.all();
     throw error;
   } finally {
-    if (!stopping) note('stopped');
+    note('stopped');
   }
 });
 
@@ -142,7 +110,7 @@ async function startReady(name, what, env, stops) {
     onLine: (line) =>
       line.startsWith('{"ready"') ? ready(JSON.parse(line).ready) : process.stdout.write(`  ${line}\n`),
   });
-  stops.push(() => started.stop());
+  stops.add(() => started.stop());
   const first = await Promise.race([isReady, started.ended.then(() => undefined)]);
   if (!first) throw new Plain(`The ${what} did not start; see above.`);
   return { started, ready: first };

@@ -29,7 +29,7 @@ await main(async () => {
   const suites = wanted.length > 0 ? wanted : SUITES;
   await debianPackages(
     ...(suites.includes('server') || suites.includes('e2e') ? ['mariadb-server'] : []),
-    ...(suites.includes('server') ? ['poppler-utils'] : []),
+    ...(suites.includes('server') ? ['poppler-utils', 'rsync', 'haproxy'] : []),
     ...(suites.includes('e2e') ? ['chromium-headless-shell'] : []),
   );
   await nodeModules();

@@ -5,11 +5,11 @@ import { fileURLToPath } from 'node:url';
 
 const BUILT = fileURLToPath(new URL('../../server/dist/main.mjs', import.meta.url));
 
-/** The built server as a process on a free port, once it is ready; it ends with this process however that ends. */
-export async function builtServer(env) {
+/** The built server as a process, on a free port unless told which, once it is ready; it ends with this process however that ends. */
+export async function builtServer(env, port = 0) {
   if (!existsSync(BUILT)) throw new Error('the server is not built: run `npm run build`');
   const child = spawn('setpriv', ['--pdeathsig=TERM', process.execPath, BUILT], {
-    env: { ...env, PORT: '0' },
+    env: { ...env, PORT: String(port) },
     stdio: ['ignore', 'pipe', 'inherit'],
   });
   let output = '';
@@ -23,6 +23,8 @@ export async function builtServer(env) {
   });
   return {
     url,
+    pid: child.pid,
+    ended: once(child, 'exit'),
     said: (what) => what.exec(output)?.[1] ?? '',
     stop: async (signal = 'SIGTERM') => {
       if (child.exitCode !== null || child.signalCode !== null) return;

@@ -7,6 +7,8 @@ const PROGRAMS = {
   'mariadb-server': ['/usr/sbin/mariadbd'],
   'chromium-headless-shell': ['/usr/bin/chromium-headless-shell'],
   'poppler-utils': ['/usr/bin/pdftotext'],
+  haproxy: ['/usr/sbin/haproxy'],
+  rsync: ['/usr/bin/rsync'],
 };
 
 /** Installs the Debian packages whose programs are missing; says how when it may not. */

@@ -4,12 +4,13 @@ import { join } from 'node:path';
 import { dataHome, privateDatabase } from '../machine/database.mjs';
 import { run, start } from '../machine/run.mjs';
 import { root } from '../machine/say.mjs';
+import { bareCommits, p95, timed } from './timing.mjs';
+import { signedIn } from './signed-in.mjs';
 import { MANY_LIVES, manyLives, OFTEN_HERE, WAITING_JOBS } from './lives.mjs';
 
 const DATABASE = 'dusk_wren_bench';
 const RESIDENT_LIMIT_MB = 250;
 const ROUNDS = 150;
-const WARM_UP = 150;
 const HEADROOM_MS = 20;
 const MANY_JOBS = 100_000;
 const LIST_LIMIT_MS = 500;
@@ -18,20 +19,6 @@ const MANY_VALVES = 100_000;
 const REGISTER_LIMIT_MS = 50;
 /** Where two words that many valves have seldom or never go together, all that have the rarer one are looked at. */
 const WALKED_LIMIT_MS = 200;
-
-const p95 = (times) => [...times].sort((a, b) => a - b)[Math.floor(times.length * 0.95)];
-
-/** Times of a piece of work, after a few that do not count: code and caches are warm in a running shop. */
-async function timed(rounds, work, warmUp = WARM_UP) {
-  const times = [];
-  for (let i = 0; i < warmUp; i++) await work(i);
-  for (let i = warmUp; i < warmUp + rounds; i++) {
-    const began = performance.now();
-    await work(i);
-    times.push(performance.now() - began);
-  }
-  return times;
-}
 
 /** Memory of the server with the demo, a command's answer against a bare commit on the same database, lists of many jobs. */
 export async function serverLoad(report) {
@@ -55,7 +42,7 @@ export async function serverLoad(report) {
     });
     try {
       const url = await Promise.race([isReady, server.ended.then(() => '')]);
-      const bare = p95(await bareCommits(database.url(DATABASE)));
+      const bare = p95(await bareCommits(database.url(DATABASE), ROUNDS));
       const shop = await signedIn(`${url}/api`);
       const answered = p95(await commands(shop));
       report('Command committed and answered, p95', answered, 2 * bare + HEADROOM_MS, 'ms');
@@ -107,20 +94,6 @@ export async function serverLoad(report) {
   }
 }
 
-async function bareCommits(url) {
-  const { createConnection } = await import('mariadb');
-  const connection = await createConnection(url);
-  await connection.query('CREATE TABLE IF NOT EXISTS bench_bare (id INT PRIMARY KEY, body TEXT)');
-  const times = await timed(ROUNDS, async (i) => {
-    await connection.beginTransaction();
-    await connection.query('INSERT INTO bench_bare VALUES (?, ?)', [i, 'x'.repeat(200)]);
-    await connection.commit();
-  });
-  await connection.query('DROP TABLE bench_bare');
-  await connection.end();
-  return times;
-}
-
 /** The demo's jobs again and again, each with a tag and a due date of its own; one in twenty is open. */
 async function manyJobs(url) {
   const { createConnection } = await import('mariadb');
@@ -165,29 +138,6 @@ async function manyValves(url) {
   } finally {
     await connection.end();
   }
-}
-
-/** The shop's server as somebody who is signed in calls it. */
-async function signedIn(base) {
-  const jar = new Map();
-  let headers = { 'content-type': 'application/json' };
-  const call = async (path, init = {}) => {
-    const answer = await fetch(`${base}${path}`, { ...init, headers });
-    for (const cookie of answer.headers.getSetCookie()) {
-      const [pair] = cookie.split(';');
-      jar.set(pair.split('=')[0], pair);
-    }
-    headers = { ...headers, cookie: [...jar.values()].join('; ') };
-    if (!answer.ok) throw new Error(`${path} was answered ${answer.status}: ${await answer.text()}`);
-    const body = await answer.json();
-    if (body.csrf) headers = { ...headers, 'x-csrf-token': body.csrf, 'x-person': body.person?.id ?? '' };
-    return body;
-  };
-  const post = (path, body) => call(path, { method: 'POST', body: JSON.stringify(body) });
-  await call('/session');
-  const { people } = await call('/people');
-  await post('/session', { personId: people[0].id, pin: '2468' });
-  return { call, post };
 }
 
 async function commands({ call, post }) {

@@ -9,10 +9,11 @@ import {
 
 /**
  * Numbers by which MariaDB says that it cannot now what it can at other times: too many connections, shutting down, a
- * lock waited for too long or given up, read only, disk or table full, connection gone.
+ * lock waited for too long or given up, read only, disk or table full, connection gone, a node that has no part in its
+ * cluster.
  */
 const AT_ANOTHER_TIME: readonly number[] = [
-  1021, 1037, 1038, 1040, 1041, 1053, 1114, 1203, 1205, 1213, 1223, 1290, 1317, 1792, 1836, 1927, 1969, 2002,
+  1021, 1037, 1038, 1040, 1041, 1047, 1053, 1114, 1203, 1205, 1213, 1223, 1290, 1317, 1792, 1836, 1927, 1969, 2002,
   2003, 2006, 2013, 2055, 3100,
 ];
 /** The driver's own, all of them about a connection or its pool. */

@@ -1,7 +1,7 @@
 import type { Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
 import { HALF_RESTORED, isHalfRestored } from './half-restored';
-import { onlyOne } from './lock';
+import { makeLeases, onlyOne } from './lock';
 import * as firstTables from './migrations/001-first-tables';
 import * as storeTables from './migrations/002-store';
 import * as beforeMeasuring from './migrations/003-before-measuring';
@@ -26,6 +26,7 @@ import * as drills from './migrations/021-drills';
 import * as turns from './migrations/022-turns';
 import * as recordings from './migrations/023-recordings';
 import * as machines from './migrations/024-machines';
+import * as leases from './migrations/025-leases';
 
 type Log = (message: string) => void;
 
@@ -55,6 +56,7 @@ export const MIGRATIONS = [
   { name: '022-turns', ...turns },
   { name: '023-recordings', ...recordings },
   { name: '024-machines', ...machines },
+  { name: '025-leases', ...leases },
 ];
 
 const PATIENCE_SECONDS = 120;
@@ -73,6 +75,7 @@ function runner(sequelize: Sequelize, log: Log) {
 /** Brings the tables up to date, one at a time: a second call from elsewhere waits for the first. */
 export async function migrate(sequelize: Sequelize, log: Log): Promise<void> {
   if (await isHalfRestored(sequelize)) throw new Error(HALF_RESTORED);
+  await makeLeases(sequelize);
   const ran = await onlyOne(sequelize, 'migrations', PATIENCE_SECONDS, () => runner(sequelize, log).up());
   if (!ran) throw new Error('another one is bringing the tables up to date still');
 }

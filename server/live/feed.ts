@@ -4,7 +4,7 @@ import { JobRow } from '../database/models';
 /** Hears what a job has grown to, with the entries where they are at hand. */
 type Listener = (version: number, entries?: readonly Entry[]) => void;
 
-const POLL_MILLISECONDS = 400;
+const POLL_MILLISECONDS = 150;
 
 /**
  * Tells listeners when a job has grown. One small query by primary key answers for every open job of this process, so

@@ -37,7 +37,7 @@ const symptom = computed(
 const counts = useFaultCounts(symptom);
 const evidence = computed(() => (job.state && symptom.value ? evidenceOn(job.state, symptom.value) : []));
 const found = computed(() =>
-  job.planned && symptom.value
+  job.planned && symptom.value && counts.value
     ? findFault({
         symptom: symptom.value,
         features: job.planned.valve.features,
@@ -64,7 +64,7 @@ const { instrument, choices, picked, running, trouble, start, stop } = useReadin
   (reading) => {
     if (reading.kind !== 'check') return;
     figures.value = `at full signal: supply ${show(psig(reading.supplyPsig))}, actuator ${show(psig(reading.actuatorPsig))}, ${formatPercent(reading.strokePercent / 100)} of its stroke`;
-    // What is proposed may be another check by now, for what the shop has learned comes after the page: this one was read.
+    // What is proposed may be another check by now, where somebody else has answered: this one was read.
     answer(reading.check, reading.result, 'instrument');
     stop();
   },
@@ -152,7 +152,7 @@ useKeys([
         <h3>Placed: {{ CAUSES[found.suspects[0]?.cause ?? 'debris'].name }}</h3>
         <p>{{ CAUSES[found.suspects[0]?.cause ?? 'debris'].then }}</p>
       </section>
-      <SuspectTable :suspects="found.suspects" :evidence="evidence" :counts="counts" />
+      <SuspectTable :suspects="found.suspects" :evidence="evidence" :counts="counts ?? {}" />
       <ul v-if="evidence.length > 0" class="label muted">
         <li v-for="each in evidence" :key="each.check">
           {{ checkOf(each.check).title }}: <b>{{ checkOf(each.check).results[each.result] }}</b>
@@ -175,6 +175,7 @@ useKeys([
         >
       </div>
     </template>
+    <p v-else-if="symptom" class="muted">What was behind it before is looked up.</p>
     <p v-else class="muted">What does it do? The finder then asks the cheapest question that tells most.</p>
   </div>
 </template>
