@@ -1,5 +1,7 @@
 import { randomUUID } from 'node:crypto';
+import { setMaxListeners } from 'node:events';
 import { readFileSync } from 'node:fs';
+import { get } from 'node:http';
 import { join } from 'node:path';
 import { balancer } from '../machine/balancer.mjs';
 import { builtServer } from '../machine/built-server.mjs';
@@ -37,12 +39,14 @@ export async function clusterLoad(report, minutes) {
     MALLOC_ARENA_MAX: '2',
   };
   let servers = [];
+  const leave = new AbortController();
+  setMaxListeners(0, leave.signal);
   try {
     await run('node', [join(root, 'server/dist/prepare.mjs'), '--demo'], {
       env: { ...env, DATABASE_URL: first.url(DATABASE) },
       quiet: true,
     });
-    await manyPeople(first.url(DATABASE));
+    const valves = await manyPeople(first.url(DATABASE));
     servers = await Promise.all(
       front.ways.map((way) =>
         builtServer(
@@ -54,7 +58,7 @@ export async function clusterLoad(report, minutes) {
     while (!(await fetch(`${front.url}/readyz`)).ok) await wait(200);
     const rested = p95(await bareCommits(first.url(DATABASE), 150));
     note(`a bare commit at rest, p95: ${rested.toFixed(1)} ms`);
-    const people = await atWork(front, servers);
+    const people = await atWork({ valves, front, servers, leave: leave.signal });
     note(`${people.length} people at work, for ${minutes} min`);
     const memory = [];
     const load = commandsOf(people);
@@ -81,6 +85,7 @@ export async function clusterLoad(report, minutes) {
     report('Everybody works on after a server was killed', await goesOn(load), BACK_LIMIT_MS, 'ms');
     await load.stop();
   } finally {
+    leave.abort();
     await Promise.all(servers.map((server) => server.stop()));
     await front.stop();
     await cluster.stop();
@@ -108,7 +113,7 @@ async function goesOn(load) {
   return performance.now() - began;
 }
 
-/** One of the demo's technicians again and again, with the same PIN, and a valve for each. */
+/** One of the demo's technicians again and again, with the same PIN, and a valve for each: answers with the valves. */
 async function manyPeople(url) {
   const { createConnection } = await import('mariadb');
   const connection = await createConnection(url);
@@ -123,26 +128,29 @@ async function manyPeople(url) {
               JSON_SET(JSON_REMOVE(body, '$.serial'), '$.tag', CONCAT('LOAD-', seq)), 'in service'
        FROM (SELECT * FROM valves ORDER BY tag LIMIT 1) AS one CROSS JOIN seq_1_to_${PEOPLE}`,
     );
+    return (await connection.query("SELECT id FROM valves WHERE tag LIKE 'LOAD-%'")).map(({ id }) => id);
   } finally {
     await connection.end();
   }
 }
 
 /** Everybody signed in, with a job open, its live entries heard at one of the servers and a gauge read at it. */
-async function atWork(front, servers) {
+async function atWork({ valves, front, servers, leave }) {
   const people = [];
   for (let from = 1; from <= PEOPLE; from += AT_ONCE)
     people.push(
-      ...(await Promise.all(Array.from({ length: AT_ONCE }, (_, i) => begin(from + i, front, servers)))),
+      ...(await Promise.all(
+        Array.from({ length: AT_ONCE }, (_, i) =>
+          begin({ number: from + i, valve: valves[from + i - 1], front, servers, leave }),
+        ),
+      )),
     );
   return people;
 }
 
-async function begin(number, front, servers) {
+async function begin({ number, valve, front, servers, leave }) {
   const base = `${front.url}/api`;
   const shop = await signedIn(base, `Fitter ${number}`);
-  const { valves } = await shop.call(`/register?limit=4&q=LOAD-${number}`);
-  const { id: valve } = valves.find(({ tag }) => tag === `LOAD-${number}`);
   const { id: job } = await shop.post('/jobs', {
     commandId: randomUUID(),
     valve: { id: valve },
@@ -151,12 +159,10 @@ async function begin(number, front, servers) {
   });
   const { version } = await shop.call(`/jobs/${job}`);
   const { instruments } = await shop.call('/instruments');
-  const dial = instruments.find(
-    ({ kind, driver }) => kind === 'dial indicator' && driver.startsWith('simulated'),
-  );
+  const dial = instruments.find(({ kind, simulated }) => kind === 'dial indicator' && simulated);
   const person = { shop, job, version, isBusy: false, waiting: new Map(), heard: [] };
   const { url } = servers[number % servers.length];
-  void listen(`${url}/api/jobs/${job}/live?after=${version}`, shop, (text) => {
+  void listen(`${url}/api/jobs/${job}/live?after=${version}`, shop, leave, (text) => {
     for (const [id, began] of person.waiting) {
       if (!text.includes(id)) continue;
       person.waiting.delete(id);
@@ -164,21 +170,22 @@ async function begin(number, front, servers) {
     }
   });
   const query = new URLSearchParams({ job, reading: randomUUID(), step: 'receive.plate' });
-  void listen(`${base}/instruments/${dial.id}/readings?${query}`, shop, () => undefined);
+  void listen(`${base}/instruments/${dial.id}/readings?${query}`, shop, leave);
   return person;
 }
 
-/** Hears a stream of events, and again when it ends, as a browser does. */
-async function listen(address, shop, onText) {
-  for (;;) {
-    try {
-      const answer = await fetch(address, { headers: shop.headers() });
-      const decoder = new TextDecoder();
-      for await (const chunk of answer.body) onText(decoder.decode(chunk, { stream: true }));
-    } catch {
-      // The server is away; it is asked again.
-    }
-    await wait(1000);
+/** Hears a stream of events, and again when it ends, as a browser does; `onText` has what came, where it is wanted. */
+async function listen(address, shop, leave, onText) {
+  while (!leave.aborted) {
+    await new Promise((ended) => {
+      const asked = get(address, { headers: shop.headers(), signal: leave }, (answer) => {
+        if (onText) answer.setEncoding('utf8').on('data', onText);
+        else answer.resume();
+        answer.once('close', ended);
+      });
+      asked.once('error', ended);
+    });
+    if (!leave.aborted) await wait(1000);
   }
 }
 

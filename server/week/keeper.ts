@@ -1,6 +1,7 @@
 import type { betterPlanRequest, WeekView } from '@dusk-wren/contract/week';
 import type { Sequelize } from 'sequelize';
 import type { z } from 'zod';
+import { onlyOne } from '../database/lock';
 import { Refusal } from '../refusal';
 import { draftOf, type Draft, type Pinned } from './draft';
 import { keepWeek, keptWeek, whatItIsMadeOf } from './kept';
@@ -9,8 +10,9 @@ import { standingPlan, viewOf } from './view';
 
 type Offered = z.output<typeof betterPlanRequest>;
 
-/** Between two plans that nobody asked for, so that work is not slowed by its own plan. */
+/** Between two plans that nobody asked for, so that work is not slowed by its own plan: at least, and for each millisecond of the last. */
 const PAUSE_MILLISECONDS = 2000;
+const PAUSE_EACH = 5;
 
 /**
  * The plan of the shop's week: made again where something that it was made of has changed. Whoever asks gets the plan of
@@ -85,15 +87,22 @@ export class WeekKeeper {
   /** Plans beside the work from now on; answers with how to stop. */
   keepUp(failed: (error: unknown) => void): () => void {
     let timer: NodeJS.Timeout | undefined;
+    let pause = PAUSE_MILLISECONDS;
     let isOver = false;
+    const keep = async () => {
+      const began = performance.now();
+      // One server is enough: the others read what it keeps.
+      await onlyOne(this.sequelize, 'week', 0, () => this.current());
+      pause = Math.max(PAUSE_MILLISECONDS, PAUSE_EACH * (performance.now() - began));
+    };
     this.told = () => {
       timer ??= setTimeout(() => {
-        this.current()
+        keep()
           .catch((error: unknown) => {
             if (!isOver) failed(error);
           })
           .finally(() => (timer = undefined));
-      }, PAUSE_MILLISECONDS);
+      }, pause);
     };
     this.told();
     return () => {

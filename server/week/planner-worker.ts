@@ -11,10 +11,13 @@ import {
   type Week,
 } from '@dusk-wren/core/schedule';
 import type { PlanAnswer, PlanErrand } from './planner';
+import { yieldToWork } from './yield-to-work';
 
 /** A plan that nothing came before is looked for longer than one that is only kept up with what happens. */
 const FIRST = { ...NO_CLOCK, puts: NO_CLOCK.puts / 2 };
 const AGAIN = { ...NO_CLOCK, puts: NO_CLOCK.puts / 15 };
+
+yieldToWork();
 
 /** Runs in a thread of its own: see `planner.ts`. What its own checker faults is never handed out. */
 export default function work({ week, stood, offered }: PlanErrand): PlanAnswer {
