@@ -1,7 +1,10 @@
 import type { Reporter, TestCase, TestResult } from '@playwright/test/reporter';
 import { existsSync, readFileSync } from 'node:fs';
 
-const MOST_LINES = 30;
+const MOST_LINES = 40;
+/** What an alert says stands in the lines below it. */
+const BELOW = 3;
+const SAYS = /^\s*- (alert|status|dialog|alertdialog)/;
 /** What says how a page stood: its headings, what it says by itself, and what could not be pressed. */
 const TELLING = /^\s*- (?:'|")?(heading|alert|status|dialog|alertdialog|.*\[disabled\])/;
 
@@ -15,7 +18,10 @@ export default class WhatWasShown implements Reporter {
     if (path === undefined || !existsSync(path)) return;
     const lines = readFileSync(path, 'utf8')
       .split('\n')
-      .filter((line) => TELLING.test(line));
+      .filter(
+        (line, i, all) =>
+          TELLING.test(line) || all.slice(Math.max(0, i - BELOW), i).some((above) => SAYS.test(above)),
+      );
     this.shown.push(
       `${test.title}, on the page:`,
       ...lines.slice(0, MOST_LINES).map((line) => `  ${line.trim()}`),

@@ -1,5 +1,6 @@
 import { clusterLoad } from './speed/cluster-load.mjs';
 import { firstLoad } from './speed/first-load.mjs';
+import { shopLoad } from './speed/shop-load.mjs';
 import { serverLoad } from './speed/server-load.mjs';
 import { build } from './build.mjs';
 import { debianPackages } from './machine/debian.mjs';
@@ -17,17 +18,17 @@ const BENCHES = [
   'speed/drills.ts',
 ];
 
-/** How long the cluster is under load, unless told otherwise after its name. */
-const CLUSTER_MINUTES = 1;
+/** How long people work, unless told otherwise after the name. */
+const MINUTES = 1;
 
 /**
- * Every limit the product promises, measured on this machine. Exit code 1 when one is missed. With `cluster` the load on
- * several servers and nodes instead, for so many minutes: `npm run bench -- cluster 10`.
+ * Every limit the product promises, measured on this machine. Exit code 1 when one is missed. With `people`
+ * or `cluster` that alone, for so many minutes: 200 people on one server, or on several with three nodes.
  */
 await main(async () => {
   const [which, minutes] = process.argv.slice(2);
-  const ofCluster = which === 'cluster';
-  await debianPackages('mariadb-server', ...(ofCluster ? ['rsync', 'haproxy'] : []));
+  const loads = { people: shopLoad, cluster: clusterLoad };
+  await debianPackages('mariadb-server', ...(which === 'cluster' ? ['rsync', 'haproxy'] : []));
   await nodeModules();
   await build();
   const missed = [];
@@ -38,13 +39,15 @@ await main(async () => {
       `  ${kept ? 'within' : 'MISSED'}  ${what}: ${measured.toFixed(1)} ${unit} (limit ${limit.toFixed(1)} ${unit})\n`,
     );
   };
-  if (ofCluster) {
-    await step('Servers and nodes under load', () => clusterLoad(report, Number(minutes ?? CLUSTER_MINUTES)));
+  if (which !== undefined) {
+    const load = loads[which];
+    if (!load) throw new Plain(`There is no bench of that name: ${Object.keys(loads).join(', ')}.`);
+    await step('People at work', () => load(report, Number(minutes ?? MINUTES)));
   } else {
     await step('First load of the pages', () => firstLoad(report));
     await step('Server with the demo', () => serverLoad(report));
   }
-  for (const file of ofCluster ? [] : BENCHES)
+  for (const file of which === undefined ? BENCHES : [])
     await step(file, () =>
       run('node', ['--import', 'tsx', file], { env: { TSX_TSCONFIG_PATH: 'tsconfig.base.json' } }).catch(() =>
         missed.push(file),

@@ -28,8 +28,8 @@ await main(async () => {
   const wanted = process.argv.slice(2).filter((name) => SUITES.includes(name));
   const suites = wanted.length > 0 ? wanted : SUITES;
   await debianPackages(
-    ...(suites.includes('server') || suites.includes('e2e') ? ['mariadb-server'] : []),
-    ...(suites.includes('server') ? ['poppler-utils', 'rsync', 'haproxy'] : []),
+    ...(suites.some((name) => name !== 'unit') ? ['mariadb-server', 'rsync', 'haproxy'] : []),
+    ...(suites.includes('server') ? ['poppler-utils'] : []),
     ...(suites.includes('e2e') ? ['chromium-headless-shell'] : []),
   );
   await nodeModules();

@@ -26,4 +26,8 @@ export function privateCluster(wanted: {
   readonly databases?: readonly string[];
   readonly mayCreate?: boolean;
   readonly size?: number;
+  /** How many of them are begun; the others when they are told. */
+  readonly atFirst?: number;
+  /** Further options of a node as it is begun. */
+  readonly more?: () => readonly string[];
 }): Promise<PrivateCluster>;

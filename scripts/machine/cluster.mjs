@@ -1,4 +1,4 @@
-import { rmSync } from 'node:fs';
+import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { dataHome, privateDatabase } from './database.mjs';
 import { freePort } from './ports.mjs';
@@ -10,27 +10,37 @@ const SYNCED = 'Synchronized with group, ready for connections';
 
 /**
  * A private MariaDB Galera cluster on loopback: every node with its own process, data and ports. It begins with new data, for
- * trying and for tests. A node is killed, stopped in its tracks and started again by its own functions.
+ * trying and for tests. A node is killed, stopped in its tracks and started again by its own functions. Only so many as
+ * `atFirst` are begun; `more` answers with further options of a node as it is begun.
  */
-export async function privateCluster({ name, databases = [], mayCreate = false, size = 3 }) {
+export async function privateCluster({
+  name,
+  databases = [],
+  mayCreate = false,
+  size = 3,
+  atFirst = size,
+  more = () => [],
+}) {
   const nodes = [];
   for (let number = 1; number <= size; number++) {
     const home = dataHome(`${name}-node-${number}`);
     for (const left of ['mariadb', 'mariadb.half-made', 'secrets.json'])
       rmSync(join(home, left), { recursive: true, force: true });
     nodes.push({
+      home,
       name: `node-${number}`,
       ports: { sql: await freePort(), group: await freePort(), ist: await freePort(), sst: await freePort() },
     });
   }
   const begin = async (node, secrets) => {
     const others = nodes.filter((each) => each !== node && each.running);
+    if (others.length === 0) mayGoFirst(node.home);
     node.running = await privateDatabase({
       name: `${name}-${node.name}`,
       port: node.ports.sql,
       databases,
       mayCreate,
-      options: optionsOf({ name, node, others }),
+      options: [...optionsOf({ name, node, others }), ...more()],
       isReady: SYNCED,
       ...(secrets ? { joins: { secrets } } : {}),
     });
@@ -38,7 +48,7 @@ export async function privateCluster({ name, databases = [], mayCreate = false, 
   const [first, ...rest] = nodes;
   try {
     await begin(first);
-    for (const node of rest) await begin(node, first.running.secrets);
+    for (const node of rest.slice(0, atFirst - 1)) await begin(node, first.running.secrets);
   } catch (error) {
     await stopAll(nodes);
     throw error;
@@ -59,6 +69,13 @@ export async function privateCluster({ name, databases = [], mayCreate = false, 
     })),
     stop: () => stopAll(nodes),
   };
+}
+
+/** A node that is begun alone goes on from what it has: whoever ended them all knows that it was the last. */
+function mayGoFirst(home) {
+  const file = join(home, 'mariadb/grastate.dat');
+  if (existsSync(file))
+    writeFileSync(file, readFileSync(file, 'utf8').replace('safe_to_bootstrap: 0', 'safe_to_bootstrap: 1'));
 }
 
 /** The first one last: it knows all that the others knew. */

@@ -2,6 +2,7 @@ import connectSession from 'connect-session-sequelize';
 import type { Request, RequestHandler } from 'express';
 import session from 'express-session';
 import { DataTypes, Op, type Sequelize } from 'sequelize';
+import { z } from 'zod';
 import type { Config } from '../config';
 import { secretsOf } from './secrets';
 
@@ -12,6 +13,12 @@ declare module 'express-session' {
     csrf: string;
   }
 }
+
+/** A session as the store wrote it. */
+const kept = z.custom<session.SessionData>(
+  (value) => typeof value === 'object' && value !== null && 'cookie' in value,
+);
+const keptRow = z.object({ data: z.string() }).transform(({ data }) => kept.parse(JSON.parse(data)));
 
 const HALF_A_DAY = 12 * 60 * 60 * 1000;
 
@@ -31,8 +38,9 @@ export function sessions(sequelize: Sequelize, config: Config): RequestHandler {
     /** The store's own look-up takes a row until it is swept away; here it is none from the moment it expires. */
     override get(sid: string, done: (error: unknown, found?: session.SessionData | null) => void): void {
       rows
-        .count({ where: { sid, expires: { [Op.gt]: new Date() } } })
-        .then((count) => (count > 0 ? super.get(sid, done) : done(null, null)), done);
+        .findOne({ where: { sid, expires: { [Op.gt]: new Date() } }, attributes: ['data'], raw: true })
+        .then((row) => (row ? keptRow.parse(row) : null))
+        .then((found) => done(null, found), done);
     }
   }
   const options = {
