@@ -10,7 +10,7 @@ const oneOf = <const T extends readonly [string, ...string[]]>(choices: T) =>
 const words = (most: number) => z.string().trim().min(1).max(most);
 
 /** How somebody stands: at work, with a code that was not used yet, or gone. */
-export const PERSON_STANDINGS = ['here', 'invited', 'code over', 'left'] as const;
+export const PERSON_STANDINGS = ['here', 'invited', 'code over', 'left', 'erased'] as const;
 
 export const setupPerson = z.object({
   id: z.uuid(),

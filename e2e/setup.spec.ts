@@ -51,6 +51,13 @@ test('a lead adds a technician, who signs in by a code once and by a PIN of thei
       await expect(theirs.getByRole('button', { name: /^Wim Adeyo/ })).toHaveCount(0);
     });
   });
+  await test.step('what is known of them is erased, and said to be', async () => {
+    const person = page.locator('.person', { hasText: 'Wim Adeyo' });
+    await person.getByRole('button', { name: 'Erase what is known of them' }).click();
+    await person.getByRole('button', { name: 'Yes: erase Wim Adeyo' }).click();
+    await expect(person).toHaveCount(0);
+    await expect(page.locator('.person', { hasText: 'Former technician' })).toContainText('erased');
+  });
   await test.step('and who changed it is written down', async () => {
     await page.getByRole('button', { name: 'Changes' }).click();
     await page.getByLabel('Find by a word or a name').fill('Wim');

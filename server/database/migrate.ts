@@ -27,6 +27,7 @@ import * as turns from './migrations/022-turns';
 import * as recordings from './migrations/023-recordings';
 import * as machines from './migrations/024-machines';
 import * as leases from './migrations/025-leases';
+import * as erased from './migrations/026-erased';
 
 type Log = (message: string) => void;
 
@@ -57,6 +58,7 @@ export const MIGRATIONS = [
   { name: '023-recordings', ...recordings },
   { name: '024-machines', ...machines },
   { name: '025-leases', ...leases },
+  { name: '026-erased', ...erased },
 ];
 
 const PATIENCE_SECONDS = 120;

@@ -27,6 +27,8 @@ export class PersonRow extends Model<InferAttributes<PersonRow>, InferCreationAt
   declare hours: CreationOptional<string | null>;
   /** When they left: kept for the logs, and for nothing else. */
   declare leftAt: CreationOptional<Date | null>;
+  /** When all else that was known of them was erased. */
+  declare erasedAt: CreationOptional<Date | null>;
   /** The hash is of a code that a lead gave, good until then, and not yet of a PIN of their own. */
   declare codeUntil: CreationOptional<Date | null>;
   /** What seals their things on a device, in base64. */
@@ -255,6 +257,7 @@ export function defineModels(sequelize: Sequelize): void {
       skills: { type: DataTypes.TEXT, allowNull: false, defaultValue: '[]' },
       hours: { type: DataTypes.TEXT, allowNull: true },
       leftAt: { type: DataTypes.DATE(3), allowNull: true },
+      erasedAt: { type: DataTypes.DATE(3), allowNull: true },
       codeUntil: { type: DataTypes.DATE(3), allowNull: true },
       deviceKey: maybe(44),
       badge: maybe(64),

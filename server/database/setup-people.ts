@@ -39,7 +39,7 @@ function viewOf(row: PersonRow, screens: number, now: Date): SetupPerson {
     name,
     role,
     skills: z.array(z.string()).parse(JSON.parse(row.skills)),
-    standing: row.leftAt ? 'left' : (code ?? 'here'),
+    standing: row.erasedAt ? 'erased' : row.leftAt ? 'left' : (code ?? 'here'),
     hasBadge: typeof row.badge === 'string',
     screens,
     leftAt: row.leftAt?.toISOString() ?? null,
@@ -52,7 +52,7 @@ export async function listSetupPeople(sequelize: Sequelize, now: Date): Promise<
   const rows = await PersonRow.findAll({ order: [['name', 'ASC']] });
   return rows
     .map((row) => viewOf(row, open.get(row.id)?.length ?? 0, now))
-    .sort((a, b) => Number(a.standing === 'left') - Number(b.standing === 'left'));
+    .sort((a, b) => Number(a.leftAt !== null) - Number(b.leftAt !== null));
 }
 
 interface Asked {
@@ -194,7 +194,7 @@ function wordsOf(before: SetupPerson, after: SetupPerson): string {
 
 async function found(id: string, transaction: Transaction): Promise<PersonRow> {
   const row = await PersonRow.findByPk(id, { transaction });
-  if (!row) throw new Refusal({ code: 'not-found', what: 'person' });
+  if (!row || row.erasedAt) throw new Refusal({ code: 'not-found', what: 'person' });
   return row;
 }
 

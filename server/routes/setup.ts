@@ -7,6 +7,7 @@ import {
 import { personId, personStamp } from '@dusk-wren/core/job';
 import { Router, type Request } from 'express';
 import type { Sequelize } from 'sequelize';
+import { erasePerson } from '../database/erase-person';
 import { everyChange, listChanges } from '../database/setup-changes';
 import {
   changePerson,
@@ -47,6 +48,11 @@ export function setupRoutes(sequelize: Sequelize, now: () => Date): Router {
   router.post('/setup/people/:id/code', async (request, response) => {
     const id = read(personId, request.params.id);
     response.json(withCode(await newCodeFor(moment(request), id)));
+  });
+
+  router.post('/setup/people/:id/erase', async (request, response) => {
+    await erasePerson(moment(request), read(personId, request.params.id));
+    response.status(204).end();
   });
 
   router.post('/setup/people/:id/screens/close', async (request, response) => {

@@ -13,7 +13,7 @@ import { useSetupPeople } from './setup-people';
 
 /** Who works here: added by name and role, signing in with a code once and a PIN of their own from then on. */
 const session = useSession();
-const { people, wrong, given, refetch, invite, change, newCode, closeScreens } = useSetupPeople();
+const { people, wrong, given, refetch, invite, change, newCode, closeScreens, erase } = useSetupPeople();
 const name = ref('');
 const role = ref<Role>('technician');
 const roles = ROLES.map((value) => ({ value, label: capital(value) }));
@@ -52,6 +52,7 @@ async function add(): Promise<void> {
       @change="change(person.id, $event)"
       @code="newCode(person.id)"
       @screens="closeScreens(person.id)"
+      @erase="erase(person.id)"
     />
   </section>
 </template>

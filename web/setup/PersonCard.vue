@@ -14,12 +14,14 @@ const emit = defineEmits<{
   change: [change: PersonChange];
   code: [];
   screens: [];
+  erase: [];
 }>();
 const STANDING = {
   here: '',
   invited: 'has not signed in yet: the code is out',
   'code over': 'the code has run out: give another',
   left: 'has left',
+  erased: 'erased',
 } as const;
 const standing = computed(() =>
   props.person.leftAt
@@ -38,6 +40,7 @@ const isChanged = computed(
   () => name.value.trim() !== props.person.name || listed.value.join() !== props.person.skills.join(),
 );
 const leaving = ref(false);
+const erasing = ref(false);
 const badge = ref('');
 function giveBadge(): void {
   emit('change', { badge: badge.value.trim() });
@@ -51,7 +54,7 @@ const be = (role: Role) => role !== props.person.role && emit('change', { role }
 </script>
 
 <template>
-  <details class="person" :class="{ gone: person.standing === 'left' }">
+  <details class="person" :class="{ gone: person.leftAt !== null }">
     <summary>
       <b>{{ person.name }}</b>
       <span class="label role" :class="person.role">{{ person.role }}</span>
@@ -63,9 +66,26 @@ const be = (role: Role) => role !== props.person.role && emit('change', { role }
         >
       </span>
     </summary>
-    <div v-if="person.standing === 'left'" class="body">
+    <p v-if="person.standing === 'erased'" class="body">
+      What was known of them is erased. What they did stays in the logs and papers of jobs, under the name
+      they had.
+    </p>
+    <div v-else-if="person.standing === 'left'" class="body">
       <p>What they did stays in the logs under their name. They cannot sign in.</p>
-      <BenchButton @press="emit('change', { left: false })">{{ person.name }} is back</BenchButton>
+      <p v-if="erasing">
+        Erased for good: their name on this list, badge, devices, skills, hours, absences and drills. Logs and
+        papers of jobs keep what they did, for others rely on it; lines of Changes keep what was set up.
+      </p>
+      <div class="acts">
+        <BenchButton v-if="!erasing" @press="emit('change', { left: false })"
+          >{{ person.name }} is back</BenchButton
+        >
+        <BenchButton v-if="!erasing" @press="erasing = true">Erase what is known of them</BenchButton>
+        <template v-else>
+          <BenchButton lamp @press="emit('erase')">Yes: erase {{ person.name }}</BenchButton>
+          <BenchButton @press="erasing = false">Keep it</BenchButton>
+        </template>
+      </div>
     </div>
     <div v-else class="body">
       <form class="known" @submit.prevent="keep">

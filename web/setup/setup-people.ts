@@ -51,5 +51,7 @@ export function useSetupPeople() {
     });
   const closeScreens = (id: string) =>
     doing(() => callForNothing(`/setup/people/${id}/screens/close`, { method: 'POST', body: {} }));
-  return { people, wrong, given, refetch, invite, change, newCode, closeScreens };
+  const erase = (id: string) =>
+    doing(() => callForNothing(`/setup/people/${id}/erase`, { method: 'POST', body: {} }));
+  return { people, wrong, given, refetch, invite, change, newCode, closeScreens, erase };
 }
