@@ -10,7 +10,7 @@ import { nodeModules } from './machine/modules.mjs';
 import { publicPort } from './machine/ports.mjs';
 import { run } from './machine/run.mjs';
 import { main, note, root, step } from './machine/say.mjs';
-import { stopping } from './machine/stopping.mjs';
+import { stoppingAtTheEnd } from './machine/stopping.mjs';
 
 const DATABASE = 'dusk_wren_cluster';
 const SERVERS = 2;
@@ -20,8 +20,7 @@ const SECONDS_DOWN = 15;
 /** The demo on three database nodes and two servers behind a balancer, each of which may be killed: new data every time. */
 await main(async () => {
   const port = await publicPort('npm run cluster');
-  const stops = stopping();
-  try {
+  await stoppingAtTheEnd(async (stops) => {
     await debianPackages('mariadb-server', 'rsync', 'haproxy');
     await nodeModules();
     await build();
@@ -77,14 +76,7 @@ await main(async () => {
       ),
       front.ended,
     ]);
-    await stops.all();
-  } catch (error) {
-    if (stops.hasBegun()) return stops.all();
-    await stops.all();
-    throw error;
-  } finally {
-    note('stopped');
-  }
+  });
 });
 
 /** Starts something again each time that it has ended, until all is stopped. */

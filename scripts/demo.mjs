@@ -7,8 +7,8 @@ import { demoShop, WHO_IS_THERE } from './machine/demo-shop.mjs';
 import { nodeModules } from './machine/modules.mjs';
 import { portIsFree, publicPort } from './machine/ports.mjs';
 import { run, start } from './machine/run.mjs';
-import { main, note, Plain, root, step } from './machine/say.mjs';
-import { stopping } from './machine/stopping.mjs';
+import { main, Plain, root, step } from './machine/say.mjs';
+import { stoppingAtTheEnd } from './machine/stopping.mjs';
 
 const DATABASE = 'dusk_wren_demo';
 
@@ -33,8 +33,7 @@ function claim(home) {
 
 await main(async () => {
   const port = await publicPort('npm run demo');
-  const stops = stopping();
-  try {
+  await stoppingAtTheEnd(async (stops) => {
     await debianPackages('mariadb-server');
     await nodeModules();
     await build();
@@ -75,14 +74,7 @@ await main(async () => {
       database.ended.then(() => 'database'),
     ]);
     if (!stops.hasBegun()) throw new Plain(`The ${which} has ended by itself; see above. Data is kept.`);
-    await stops.all();
-  } catch (error) {
-    if (stops.hasBegun()) return stops.all();
-    await stops.all();
-    throw error;
-  } finally {
-    note('stopped');
-  }
+  });
 });
 
 async function startServer(env, stops) {

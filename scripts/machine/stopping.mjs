@@ -1,5 +1,10 @@
-/** What was started, stopped in the opposite order: once, at a signal or at the end. */
-export function stopping() {
+import { note } from './say.mjs';
+
+/**
+ * Does work that starts things, each of which it says how to stop (`stops.add`). They are stopped in the opposite order, once: at
+ * a signal, when the work ends, or when it fails.
+ */
+export async function stoppingAtTheEnd(work) {
   const stops = [];
   let begun;
   const all = () =>
@@ -12,5 +17,14 @@ export function stopping() {
   };
   process.on('SIGINT', onSignal);
   process.on('SIGTERM', onSignal);
-  return { add: (stop) => stops.push(stop), all, hasBegun: () => begun !== undefined };
+  const hasBegun = () => begun !== undefined;
+  try {
+    await work({ add: (stop) => stops.push(stop), hasBegun });
+  } catch (error) {
+    // What ends because all is stopped has not failed.
+    if (!hasBegun()) throw error;
+  } finally {
+    await all();
+    note('stopped');
+  }
 }

@@ -26,7 +26,7 @@ async function taken(codes: readonly PersonWithCode[]): Promise<void> {
   given.value = [...codes];
   await refetch();
 }
-const atWork = computed(() => people.value.filter(({ standing }) => standing !== 'left').length);
+const atWork = computed(() => people.value.filter(({ leftAt }) => leftAt === null).length);
 async function add(): Promise<void> {
   if (await invite({ name: name.value.trim(), role: role.value, skills: [] })) name.value = '';
 }
