@@ -4,7 +4,7 @@ export const OFTEN_HERE = 40;
 export const WAITING_JOBS = 2_000;
 
 /** Fills a database that has the demo, and copies of its valves, with all of that; answers with the valve that was often here. */
-export async function manyLives(url) {
+export async function manyLives(url, count) {
   const { createConnection } = await import('mariadb');
   const connection = await createConnection(url);
   const uuid = 'CHAR(36) CHARACTER SET utf8mb4 COLLATE utf8mb4_bin';
@@ -13,7 +13,7 @@ export async function manyLives(url) {
       `INSERT INTO job_lives (job_id, valve_id, customer, construction, signed, minutes, parts, found, cause, came_back, body)
        SELECT UUID(), v.id, l.customer, l.construction, '2018-06-01' + INTERVAL s.seq MOD 3000 DAY, l.minutes + s.seq MOD 90,
               l.parts, l.found, l.cause, s.seq MOD 40 = 0, l.body
-       FROM seq_1_to_${MANY_LIVES} AS s
+       FROM seq_1_to_${count} AS s
        JOIN (SELECT ROW_NUMBER() OVER (ORDER BY job_id) AS n, x.* FROM job_lives AS x) AS l
          ON l.n = 1 + s.seq MOD (SELECT COUNT(*) FROM job_lives)
        JOIN (SELECT ROW_NUMBER() OVER (ORDER BY tag) AS n, id FROM valves) AS v ON v.n = 1 + s.seq MOD 20000`,
@@ -21,7 +21,7 @@ export async function manyLives(url) {
     await connection.query(
       `INSERT INTO part_lives (job_id, part, valve_id, construction, service, fitted_on, ended_on, fate, after_unknown)
        SELECT UUID(), p.part, p.valve_id, p.construction, p.service, p.fitted_on, p.ended_on, p.fate, p.after_unknown
-       FROM part_lives AS p CROSS JOIN seq_1_to_1000 LIMIT ${MANY_LIVES}`,
+       FROM part_lives AS p CROSS JOIN seq_1_to_1000 LIMIT ${count}`,
     );
     await connection.query(
       `UPDATE valves SET due_on = '2026-01-01' + INTERVAL CRC32(id) MOD 2500 DAY,

@@ -6,6 +6,7 @@ import { run, start } from '../machine/run.mjs';
 import { root } from '../machine/say.mjs';
 import { bareCommits, p95, timed } from './timing.mjs';
 import { signedIn } from './signed-in.mjs';
+import { manyJobs, manyValves } from './copies.mjs';
 import { MANY_LIVES, manyLives, OFTEN_HERE, WAITING_JOBS } from './lives.mjs';
 
 const DATABASE = 'dusk_wren_bench';
@@ -48,7 +49,7 @@ export async function serverLoad(report) {
       report('Command committed and answered, p95', answered, 2 * bare + HEADROOM_MS, 'ms');
       const [, kilobytes] = /VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${server.child.pid}/status`, 'utf8'));
       report('Server, resident', Number(kilobytes) / 1000, RESIDENT_LIMIT_MB, 'MB');
-      await manyJobs(database.url(DATABASE));
+      await manyJobs(database.url(DATABASE), MANY_JOBS);
       for (const [what, query] of [
         ['on benches', 'state=open'],
         ['that wait for me', 'state=open&waits=me'],
@@ -58,7 +59,7 @@ export async function serverLoad(report) {
         const times = await timed(20, () => shop.call(`/jobs?limit=50&${query}`), 5);
         report(`Jobs ${what}, of ${MANY_JOBS.toLocaleString('en')}, p95`, p95(times), LIST_LIMIT_MS, 'ms');
       }
-      await manyValves(database.url(DATABASE));
+      await manyValves(database.url(DATABASE), MANY_VALVES);
       const of = `of ${MANY_VALVES.toLocaleString('en')}, p95`;
       for (const [what, query, limit = REGISTER_LIMIT_MS] of [
         ['in the order of their tags', ''],
@@ -73,7 +74,7 @@ export async function serverLoad(report) {
         const times = await timed(20, () => shop.call(`/register?limit=48&${query}`), 5);
         report(`Valves ${what}, ${of}`, p95(times), limit, 'ms');
       }
-      const often = await manyLives(database.url(DATABASE));
+      const often = await manyLives(database.url(DATABASE), MANY_LIVES);
       const lives = MANY_LIVES.toLocaleString('en');
       for (const [what, path, limit] of [
         [`Page of a valve with ${OFTEN_HERE} overhauls`, `/register/${often}`, 150],
@@ -91,52 +92,6 @@ export async function serverLoad(report) {
     }
   } finally {
     await database.stop();
-  }
-}
-
-/** The demo's jobs again and again, each with a tag and a due date of its own; one in twenty is open. */
-async function manyJobs(url) {
-  const { createConnection } = await import('mariadb');
-  const connection = await createConnection(url);
-  try {
-    await connection.query(
-      `INSERT INTO jobs (id, valve_id, version, state, person_id, tag, serial, location, due, due_key, opened_at, summary)
-     SELECT UUID(), valve_id, version, IF(seq MOD 20 = 0, state, 'released'), person_id, CONCAT(tag, '-', seq), serial, location,
-            due, DATE_FORMAT('2016-01-01' + INTERVAL seq MOD 4000 DAY, '%Y-%m-%d'), opened_at, summary
-     FROM jobs CROSS JOIN seq_1_to_${MANY_JOBS} LIMIT ${MANY_JOBS}`,
-    );
-    await connection.query('ANALYZE TABLE jobs');
-  } finally {
-    await connection.end();
-  }
-}
-
-/** The demo's valves again and again, each under a tag of its own and with the words that it is found by. */
-async function manyValves(url) {
-  const { createConnection } = await import('mariadb');
-  const connection = await createConnection(url);
-  try {
-    await connection.query(
-      `CREATE TABLE bench_copies (id CHAR(36) CHARACTER SET utf8mb4 COLLATE utf8mb4_bin PRIMARY KEY, old CHAR(36) CHARACTER SET utf8mb4 COLLATE utf8mb4_bin, seq INT)
-       SELECT UUID() AS id, id AS old, seq FROM valves CROSS JOIN seq_1_to_${MANY_VALVES} ORDER BY seq LIMIT ${MANY_VALVES}`,
-    );
-    await connection.query(
-      `INSERT INTO valves (id, tag, serial, tag_key, serial_key, customer, construction, body, standing)
-       SELECT c.id, CONCAT(v.tag, '-', c.seq), v.serial, CONCAT(v.tag_key, c.seq), v.serial_key, v.customer, v.construction,
-              JSON_SET(v.body, '$.tag', CONCAT(v.tag, '-', c.seq)), v.standing
-       FROM bench_copies AS c JOIN valves AS v ON v.id = c.old`,
-    );
-    await connection.query(
-      `INSERT IGNORE INTO valve_words (word, tag, valve_id)
-       SELECT w.word, CONCAT(w.tag, '-', c.seq), c.id FROM bench_copies AS c JOIN valve_words AS w ON w.valve_id = c.old
-       UNION ALL SELECT c.seq, CONCAT(v.tag, '-', c.seq), c.id FROM bench_copies AS c JOIN valves AS v ON v.id = c.old
-       UNION ALL SELECT LOWER(CONCAT(v.tag_key, c.seq)), CONCAT(v.tag, '-', c.seq), c.id
-         FROM bench_copies AS c JOIN valves AS v ON v.id = c.old`,
-    );
-    await connection.query('DROP TABLE bench_copies');
-    await connection.query('ANALYZE TABLE valves, valve_words');
-  } finally {
-    await connection.end();
   }
 }
 

@@ -1,0 +1,118 @@
+import { rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { builtServer } from '../machine/built-server.mjs';
+import { dataHome, privateDatabase } from '../machine/database.mjs';
+import { run } from '../machine/run.mjs';
+import { note, root, step } from '../machine/say.mjs';
+import { manyEntries, manyJobs, manyValves } from './copies.mjs';
+import { manyLives } from './lives.mjs';
+import { signedIn } from './signed-in.mjs';
+import { p95, timed } from './timing.mjs';
+
+const DATABASE = 'dusk_wren_bench';
+const [FEW, MANY] = [1000, 100_000];
+const ENTRIES_EACH = 100;
+const TIMES_MORE = 1.5;
+const LIST_LIMIT_MS = 100;
+const PAGE_LIMIT_MS = 1000;
+
+/** Lists and searches: what they cost must not grow with what the shop has. */
+const LISTS = [
+  ['Jobs on benches', '/jobs?limit=50&state=open'],
+  ['Jobs that wait for me', '/jobs?limit=50&state=open&waits=me'],
+  ['Jobs found by a word', '/jobs?limit=50&state=all&q=boiler'],
+  ['Jobs found by words that none has', '/jobs?limit=50&state=all&q=no such valve'],
+  ['Valves by their tags', '/register?limit=48'],
+  ['Valves by a word that a third has', '/register?limit=48&q=refinery'],
+  ['Valves by two words half typed', '/register?limit=48&q=pump har'],
+  ['Valves by the beginning of a tag', '/register?limit=48&q=hv2'],
+  ['Valves by a whole tag', '/register?limit=48&q=HV-2214-500'],
+  ['Valves of a kind, by a word', '/register?limit=48&q=steam&construction=globe-bolted'],
+  ['Due within a month', '/due?by=2026-12-28&limit=50'],
+  ['Open orders', '/store/orders'],
+  ['A job with its log', 'a job'],
+];
+
+/** What a page asks for at once. */
+const PAGES = [
+  ['The floor', ['/jobs?limit=50&state=open', '/work-orders', '/week/mine']],
+  ['The register', ['/register?limit=48']],
+  ['The store', ['/store/stock?limit=50', '/store/orders', '/store/units', '/store/spares']],
+  ['Due', ['/due?by=2027-11-28']],
+  ['The fleet', ['/fleet?months=96&rate=60', '/fleet/jobs?months=96&cause=seat worn']],
+];
+
+/** What a shop of a few weeks asks for, and the same in one of decades: times beside each other. */
+export async function scale(report) {
+  const [few, many] = [await stage(FEW), await stage(MANY)];
+  process.stdout.write(
+    `  ${'p95, ms'.padEnd(40)}${FEW.toLocaleString('en').padStart(10)}${MANY.toLocaleString('en').padStart(10)}\n`,
+  );
+  for (const [what, before] of few)
+    process.stdout.write(
+      `  ${what.padEnd(40)}${before.toFixed(1).padStart(10)}${many.get(what).toFixed(1).padStart(10)}\n`,
+    );
+  for (const [what] of LISTS) {
+    // Below a few milliseconds the scheduler is what is measured.
+    const limit = Math.min(LIST_LIMIT_MS, Math.max(10, TIMES_MORE * few.get(what)));
+    report(`${what}, of ${MANY.toLocaleString('en')}`, many.get(what), limit, 'ms');
+  }
+  for (const [what] of PAGES) report(`${what}, all that it asks for`, many.get(what), PAGE_LIMIT_MS, 'ms');
+}
+
+/** Times of all of them in a shop with so many jobs, valves and signed jobs, and a hundred entries to each job. */
+async function stage(count) {
+  for (const name of ['mariadb', 'secrets.json'])
+    rmSync(join(dataHome('bench'), name), { recursive: true, force: true });
+  const database = await privateDatabase({
+    name: 'bench',
+    databases: [DATABASE],
+    // What the guide asks for at this size; the data is made, so that losing it is no loss.
+    options: [
+      '--innodb-buffer-pool-size=1G',
+      '--innodb-log-file-size=512M',
+      '--innodb-flush-log-at-trx-commit=0',
+      '--innodb-doublewrite=0',
+    ],
+  });
+  const url = database.url(DATABASE);
+  const env = {
+    ...process.env,
+    DATABASE_URL: url,
+    SESSION_SECRET: database.secrets.session,
+    LOG_LEVEL: 'error',
+  };
+  try {
+    await run('node', [join(root, 'server/dist/prepare.mjs'), '--demo'], { env, quiet: true });
+    await step(`Making ${count.toLocaleString('en')} jobs and valves`, async () => {
+      await manyValves(url, count);
+      await manyJobs(url, count);
+      await manyLives(url, count);
+    });
+    await step(`Making ${(count * ENTRIES_EACH).toLocaleString('en')} entries`, () =>
+      manyEntries(url, ENTRIES_EACH),
+    );
+    const server = await builtServer(env);
+    try {
+      return await timesAt(`${server.url}/api`);
+    } finally {
+      await server.stop();
+    }
+  } finally {
+    await database.stop();
+  }
+}
+
+async function timesAt(base) {
+  const shop = await signedIn(base);
+  const { jobs } = await shop.call('/jobs?limit=1&state=all&q=boiler');
+  const times = new Map();
+  for (const [what, path] of LISTS) {
+    const asked = path === 'a job' ? `/jobs/${jobs[0].id}` : path;
+    times.set(what, p95(await timed(20, () => shop.call(asked), 5)));
+  }
+  for (const [what, paths] of PAGES)
+    times.set(what, p95(await timed(10, () => Promise.all(paths.map((path) => shop.call(path))), 3)));
+  note(`asked ${times.size} things`);
+  return times;
+}
