@@ -1,14 +1,14 @@
 /** Jobs of which entries are written in one statement. */
 const JOBS_AT_ONCE = 1000;
 
-/** The demo's jobs again and again, each with a tag and a due date of its own; one in twenty is open. */
-export async function manyJobs(url, count) {
+/** The demo's jobs again and again, each with a tag and a due date of its own; so many of them are as open as they were. */
+export async function manyJobs(url, count, open = count / 20) {
   const { createConnection } = await import('mariadb');
   const connection = await createConnection(url);
   try {
     await connection.query(
       `INSERT INTO jobs (id, valve_id, version, state, person_id, tag, serial, location, due, due_key, opened_at, summary)
-     SELECT UUID(), valve_id, version, IF(seq MOD 20 = 0, state, 'released'), person_id, CONCAT(tag, '-', seq), serial, location,
+     SELECT UUID(), valve_id, version, IF(seq MOD (${count} DIV ${open}) = 0, state, 'released'), person_id, CONCAT(tag, '-', seq), serial, location,
             due, DATE_FORMAT('2016-01-01' + INTERVAL seq MOD 4000 DAY, '%Y-%m-%d'), opened_at, summary
      FROM jobs CROSS JOIN seq_1_to_${count} LIMIT ${count}`,
     );
@@ -42,6 +42,23 @@ export async function manyValves(url, count) {
     );
     await connection.query('DROP TABLE bench_copies');
     await connection.query('ANALYZE TABLE valves, valve_words');
+  } finally {
+    await connection.end();
+  }
+}
+
+/** Every signed job summed up as one of the demo's is: a server that begins has nothing left to sum up. */
+export async function livesOfJobs(url) {
+  const { createConnection } = await import('mariadb');
+  const connection = await createConnection(url);
+  try {
+    await connection.query(
+      `INSERT INTO job_lives (job_id, valve_id, customer, construction, signed, minutes, parts, found, cause, came_back, body)
+       SELECT j.id, j.valve_id, l.customer, l.construction, l.signed, l.minutes, l.parts, l.found, l.cause, l.came_back, l.body
+       FROM jobs AS j JOIN (SELECT ROW_NUMBER() OVER (ORDER BY job_id) AS n, x.* FROM job_lives AS x) AS l
+         ON l.n = 1 + CRC32(j.id) MOD (SELECT COUNT(*) FROM job_lives)
+       WHERE j.state <> 'open' AND NOT EXISTS (SELECT 1 FROM job_lives AS own WHERE own.job_id = j.id)`,
+    );
   } finally {
     await connection.end();
   }
