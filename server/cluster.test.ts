@@ -12,7 +12,7 @@ import { Browser } from './testing/browser';
 import { PersistentPage } from './testing/persistent-page';
 import { note, openShop, Screen, type Shop } from './testing/shop';
 
-/** Three nodes, two servers, a balancer: any one of them may be killed while people work. */
+/** Three nodes, two servers, a balancer: each of them may be killed while people work. */
 
 let cluster: PrivateCluster;
 let front: Balancer;
