@@ -2,6 +2,7 @@ import { commandView, jobView, staleView } from '@dusk-wren/contract';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { EventRow, JobRow, ReceiptRow } from './database/models';
+import { WordRow } from './database/register-models';
 import { done, note, openShop, Screen, stripToRunout, type Shop } from './testing/shop';
 
 let shop: Shop;
@@ -191,8 +192,21 @@ describe('lists', () => {
     expect(seen.length).toBe(await JobRow.count());
   });
 
-  it('find by the beginning of a tag, with no wildcard in it', async () => {
-    expect((await ada.get('/api/jobs?state=all&q=T-1')).body.jobs.length).toBeGreaterThan(0);
-    expect((await ada.get('/api/jobs?state=all&q=%25')).body.jobs).toHaveLength(0);
+  const found = async (q: string) =>
+    (await ada.get(`/api/jobs?state=all&q=${encodeURIComponent(q)}`)).body.jobs.length as number;
+  it('find jobs as the register finds their valves, by beginnings of words, with no wildcard in them', async () => {
+    const all = await JobRow.count();
+    expect(await found('T-1')).toBe(all);
+    expect(await found('t1')).toBe(all);
+    expect(await found('T-1 nothing')).toBe(0);
+    expect(await found('%')).toBe(0);
+  });
+  it('find those of a word that more valves have than can be looked up one by one', async () => {
+    const others = Array.from({ length: 600 }, (_, i) => ({ tag: `Z-${i}`, valveId: randomUUID() }));
+    const valves = [...others, { tag: 'T-1', valveId: shop.valve }];
+    await WordRow.bulkCreate(valves.map((each) => ({ ...each, word: 'ambling' })));
+    expect(await found('ambling')).toBe(await JobRow.count());
+    expect(await found('ambling T-2')).toBe(0);
+    await WordRow.destroy({ where: { word: 'ambling' } });
   });
 });

@@ -17,11 +17,12 @@ import { randomUUID } from 'node:crypto';
 import { Refusal } from '../refusal';
 import { commitOpening } from './commit';
 import { happened } from './happenings';
+import { onValvesWith } from './jobs-by-words';
 import { loadLog } from './job-log';
 import { JobRow, ReceiptRow, ValveRow } from './models';
 import { shopDay, shopZone } from './shop-day';
 import { waitingFor } from './waiting-for';
-import { decodeCursor, likeAnywhere, pageOf } from './paging';
+import { decodeCursor, pageOf } from './paging';
 import { carriedOf } from './valve-lives';
 import { transacted } from './transacted';
 import { PlannedJobRow } from './week-models';
@@ -40,6 +41,7 @@ interface ListQuery {
 
 /** A page of jobs, soonest due first, by keyset on indexed columns. */
 export async function listJobs(
+  sequelize: Sequelize,
   query: ListQuery,
   now: string,
 ): Promise<{ jobs: JobLine[]; next: string | null }> {
@@ -50,16 +52,7 @@ export async function listJobs(
         query.state === 'all' ? {} : { state: query.state },
         query.person === undefined ? {} : { personId: query.person },
         query.waitsFor === undefined ? {} : waitingFor(query.waitsFor, await shopDay(now)),
-        query.q
-          ? {
-              [Op.or]: [
-                { tag: { [Op.like]: likeAnywhere(query.q) } },
-                { serial: { [Op.like]: likeAnywhere(query.q) } },
-                // Customer and place.
-                { location: { [Op.like]: likeAnywhere(query.q) } },
-              ],
-            }
-          : {},
+        query.q ? await onValvesWith(sequelize, query.q) : {},
         after
           ? {
               [Op.or]: [{ dueKey: { [Op.gt]: after.key } }, { dueKey: after.key, id: { [Op.gt]: after.id } }],

@@ -42,6 +42,3 @@ const literal = (text: string): string => text.replace(/[\\%_]/g, (mark) => `\\$
 
 /** What was typed as the beginning of a word. */
 export const likePrefix = (text: string): string => `${literal(text)}%`;
-
-/** What was typed, wherever it stands in a text. */
-export const likeAnywhere = (text: string): string => `%${literal(text)}%`;

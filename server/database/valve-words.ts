@@ -45,7 +45,7 @@ export async function keepWords(
 const MOST_WORDS = 40;
 
 /** The words that something typed may be the beginning of; it itself among them, for beginnings of tags are words. */
-async function meantBy(sequelize: Sequelize, typed: string): Promise<string[]> {
+export async function meantBy(sequelize: Sequelize, typed: string): Promise<string[]> {
   const rows = await sequelize.query<{ word: string }>(
     'SELECT word FROM shared_words WHERE word LIKE :like LIMIT :limit',
     { replacements: { like: likePrefix(typed), limit: MOST_WORDS + 1 }, type: QueryTypes.SELECT },

@@ -81,7 +81,7 @@ describe('played into a database through the same commands as real work', () => 
   /** What was opened in the last weeks, and not in the years before. */
   const MONTH = 30 * 24 * 60 * 60 * 1000;
   const jobs = async () =>
-    (await listJobs({ state: 'all', limit: 100 }, new Date().toISOString())).jobs.filter(
+    (await listJobs(sequelize, { state: 'all', limit: 100 }, new Date().toISOString())).jobs.filter(
       ({ openedAt }) => Date.parse(openedAt) > Date.now() - MONTH,
     );
   const stateOf = async (tag: string) => {
@@ -138,8 +138,8 @@ describe('played into a database through the same commands as real work', () => 
     });
     expect(listed.find(({ tag }) => tag === 'HV-1907')?.summary.state).toBe('released');
   });
-  const found = async (query: Partial<Parameters<typeof listJobs>[0]>, now = new Date().toISOString()) =>
-    (await listJobs({ state: 'open', limit: 100, ...query }, now)).jobs;
+  const found = async (query: Partial<Parameters<typeof listJobs>[1]>, now = new Date().toISOString()) =>
+    (await listJobs(sequelize, { state: 'open', limit: 100, ...query }, now)).jobs;
   const waitingFor = async (role: 'technician' | 'inspector' | 'lead', now?: string) => {
     const row = await PersonRow.findOne({ where: { role } });
     const person = personStamp.parse({ id: row?.id, name: row?.name, role });

@@ -35,7 +35,7 @@ export function jobRoutes({ sequelize, feed, streams, config, now }: Host): Rout
   router.get('/jobs', async (request, response) => {
     const { waits, ...query } = read(jobListQuery, request.query);
     const waitsFor = waits === undefined ? {} : { waitsFor: personOf(request) };
-    response.json(await listJobs({ ...query, ...waitsFor }, now().toISOString()));
+    response.json(await listJobs(sequelize, { ...query, ...waitsFor }, now().toISOString()));
   });
 
   router.post('/jobs', async (request, response) => {
