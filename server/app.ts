@@ -17,6 +17,7 @@ import { healthRoutes } from './routes/health';
 import { notTooDeep } from './routes/depth';
 import { importRoutes } from './routes/import';
 import { forPeople, machines } from './machines/bearer';
+import { notTooMany } from './machines/rate';
 import { jobRoutes } from './routes/jobs';
 import { paperRoutes } from './routes/papers';
 import { keepingRoutes } from './routes/keeping';
@@ -110,6 +111,7 @@ export function createApp(
   });
   api.use(openApiRoutes());
   api.use(machines(now));
+  api.use(notTooMany());
   api.use(forPeople(ownPagesOnly(config)));
   api.use(forPeople(sessions(sequelize, config)));
   api.use(forPeople(sessionRoutes(sequelize, config, now)));

@@ -14,7 +14,9 @@ import { defaultValve } from '@dusk-wren/core/valve';
 import { randomUUID } from 'node:crypto';
 import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { CallRow, MachineTokenRow } from './database/machine-models';
+import { pruneTold } from './database/happenings';
+import { CallRow, HappeningRow, MachineTokenRow } from './database/machine-models';
+import { MOST_A_MINUTE } from './machines/rate';
 import { MOST_TRIES, pauseAfter, tellWhatIsDue } from './machines/teller';
 import { openShop, Screen, type Shop } from './testing/shop';
 
@@ -107,6 +109,23 @@ describe('other programs', () => {
       expect((await ask(short.secret)).status).toBe(401);
       [lea, ada] = [await Screen.open(shop, 'lea'), await Screen.open(shop, 'ada')];
     });
+  });
+
+  it('one that asks without end is told to wait, and no other with it', async () => {
+    const [busy, calm] = [await made('Without end', ['due']), await made('Calm', ['due'])];
+    const ask = (secret: string) => machine(secret).ask('get', '/due?by=2030-01-01');
+    const statuses = new Set<number>();
+    for (let asked = 0; asked < MOST_A_MINUTE; asked += 50)
+      for (const { status } of await Promise.all(Array.from({ length: 50 }, () => ask(busy.secret))))
+        statuses.add(status);
+    expect(statuses).toEqual(new Set([200]));
+    const refused = await ask(busy.secret);
+    expect([refused.status, refused.body.problem.code]).toEqual([429, 'request.too-many']);
+    const seconds = Number(refused.headers['retry-after']);
+    expect(seconds).toBeGreaterThan(0);
+    expect(seconds).toBeLessThanOrEqual(60);
+    expect((await ask(calm.secret)).status).toBe(200);
+    expect((await ada.get('/api/jobs')).status).toBe(200);
   });
 
   describe('work orders', () => {
@@ -297,6 +316,29 @@ describe('other programs', () => {
         .update(content)
         .digest('base64');
       expect(call?.headers['webhook-signature']).toBe(`v1,${expected}`);
+    });
+    it('is let go of long after, and the numbers go on', async () => {
+      const day = 24 * 60 * 60 * 1000;
+      const numbers = async () => (await HappeningRow.findAll({ order: ['seq'] })).map(({ seq }) => seq);
+      const before = await numbers();
+      const later = (days: number) => pruneTold(new Date(clock + days * day));
+      await later(80);
+      expect(await numbers()).toEqual(before);
+      expect(await CallRow.count()).toBeGreaterThan(5);
+      await later(100);
+      expect(await CallRow.count()).toBe(0);
+      expect(await numbers()).toEqual(before);
+      answers = [503];
+      await something('WO-19');
+      await tell();
+      await later(500);
+      // What still waits to be told stays.
+      const left = await numbers();
+      expect(left).toHaveLength(1);
+      expect(left[0]).toBe(Number(before.at(-1)) + 1);
+      await something('WO-20');
+      await tell();
+      expect(await numbers()).toEqual([left[0], Number(left[0]) + 1]);
     });
   });
 });

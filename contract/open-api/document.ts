@@ -103,7 +103,9 @@ export function openApiDocument(): OpenApiDocument {
           ...{ type: 'http', scheme: 'bearer' },
           description: `Made by a lead on *Setup → Machines*. ${Object.entries(MACHINE_SCOPE_WORDS)
             .map(([scope, words]) => `\`${scope}\`: ${words}`)
-            .join('; ')}.`,
+            .join(
+              '; ',
+            )}. 600 requests a minute on each server; whoever asks more is refused with 429 and when to come again.`,
         },
       },
     },

@@ -86,6 +86,24 @@ export const told = (row: HappeningRow): HappeningView => ({
   job: row.jobId === null ? null : jobIdSchema.parse(row.jobId),
 });
 
+const DAY = 24 * 60 * 60 * 1000;
+/** Whoever reads on comes back sooner. */
+const KEPT = 400 * DAY;
+/** What an address was told, as its page shows it. */
+const CALLS_KEPT = 90 * DAY;
+
+/** Lets go of what was told long ago; what waits to be told stays, and the last number, from which the next is counted. */
+export async function pruneTold(now: Date): Promise<void> {
+  const ago = (milliseconds: number) => new Date(now.getTime() - milliseconds);
+  await CallRow.destroy({
+    where: { state: { [Op.ne]: 'waiting' }, nextAt: { [Op.lt]: ago(CALLS_KEPT) } },
+  });
+  const last = await HappeningRow.max('seq');
+  const waiting = await CallRow.min('seq', { where: { state: 'waiting' } });
+  const before = Math.min(Number(last ?? 0), Number(waiting ?? Infinity));
+  await HappeningRow.destroy({ where: { seq: { [Op.lt]: before }, at: { [Op.lt]: ago(KEPT) } } });
+}
+
 /** What happened since, in its order. */
 export async function happeningsAfter(after: number, limit: number): Promise<HappeningView[]> {
   const rows = await HappeningRow.findAll({

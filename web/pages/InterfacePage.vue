@@ -31,7 +31,8 @@ const EXAMPLE = `curl -X PUT -H "Authorization: Bearer dw_…" -H "Content-Type:
         class="way"
         to="/setup?view=machines"
         >Setup → Machines</router-link
-      >). Figures that are sent may be texts with their unit, as somebody types them.
+      >), and may ask 600 times a minute. Figures that are sent may be texts with their unit, as somebody
+      types them.
     </p>
     <pre class="row-flat example" tabindex="0">{{ EXAMPLE }}</pre>
     <p v-if="error" class="problem" role="alert">The document cannot be read now. Try again later.</p>
