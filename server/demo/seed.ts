@@ -10,8 +10,10 @@ import { fileValve } from '../database/valves';
 import { playHistory } from './history';
 import { PAST, type PastValve } from './past';
 import { seedDrills } from './drills';
+import { seedOrders } from './orders';
 import { seedOutage } from './outage';
 import { onTheServer, Play } from './play';
+import { workingDaysFrom } from '@dusk-wren/core/plan';
 import { valveKey } from '@dusk-wren/core/valve';
 import { putUnit } from '../database/shelf';
 import { putKits, putStock } from '../database/stock';
@@ -24,11 +26,6 @@ const DAY = 24 * 60 * 60 * 1000;
 const FRIDAY = 5;
 const nextFriday = (moment: number): number =>
   moment + ((FRIDAY + 7 - new Date(moment).getUTCDay()) % 7) * DAY;
-/** That day, or the Monday after it. */
-const workingDay = (moment: number): number => {
-  const weekday = new Date(moment).getUTCDay();
-  return moment + (weekday === 6 ? 2 : weekday === 0 ? 1 : 0) * DAY;
-};
 const isoDay = (moment: number) => new Date(moment).toISOString().slice(0, 10);
 
 /** Fills an empty database with the Pinder Street scenario; answers false when somebody lives there already. */
@@ -94,7 +91,10 @@ export async function seedDemo(
     const filed = await sequelize.transaction((transaction) =>
       fileValve(story.valve, transaction, { simulated: story.condition }),
     );
-    const due = story.dueInDays === undefined ? {} : { due: isoDay(workingDay(now + story.dueInDays * DAY)) };
+    const due =
+      story.dueInWorkingDays === undefined
+        ? {}
+        : { due: workingDaysFrom(new Date(now).toISOString(), story.dueInWorkingDays) };
     const opening = {
       commandId: commandId.parse(randomUUID()),
       valve: { id: filed.id },
@@ -108,6 +108,7 @@ export async function seedDemo(
     await new Play(onTheServer(sequelize, jobId), story, own, opened).run();
   }
   if (past === PAST) await seedOutage(sequelize, lead, new Date(now));
+  await seedOrders(sequelize, lead, now);
   await seedDrills(people, lead, now);
   await SheetRow.create(sheetRow(SINCE, lead, new Date(now - DAY)));
   // Last, so that an interrupted playing is seen as such and starts over.
