@@ -202,7 +202,7 @@ export const GLOBE_STORIES: readonly Story[] = [
     reported: 'Gland weeps, repacked twice since spring',
     technician: 0,
     openedDaysAgo: 1,
-    dueInWorkingDays: 6,
+    dueInWorkingDays: 5,
     until: { task: 'runout' },
   },
   {
@@ -236,7 +236,7 @@ export const GLOBE_STORIES: readonly Story[] = [
     reported: 'Will not hold',
     technician: 0,
     openedDaysAgo: 0,
-    dueInWorkingDays: 5,
+    dueInWorkingDays: 4,
     until: { proves: 'upstream pressure' },
     ventPsig: 41,
   },
@@ -253,7 +253,7 @@ export const GLOBE_STORIES: readonly Story[] = [
     reported: 'Stiff to turn',
     technician: 3,
     openedDaysAgo: 1,
-    dueInWorkingDays: 7,
+    dueInWorkingDays: 6,
     until: { off: 'bonnet' },
   },
   {

@@ -26,6 +26,11 @@ const DAY = 24 * 60 * 60 * 1000;
 const FRIDAY = 5;
 const nextFriday = (moment: number): number =>
   moment + ((FRIDAY + 7 - new Date(moment).getUTCDay()) % 7) * DAY;
+/** Played on a day of rest, it is the scenario of the next working day: that day itself is none of them. */
+function dueOn(now: number, workingDays: number): string {
+  const first = workingDaysFrom(isoDay(now - DAY), 1);
+  return workingDaysFrom(first, workingDays);
+}
 const isoDay = (moment: number) => new Date(moment).toISOString().slice(0, 10);
 
 /** Fills an empty database with the Pinder Street scenario; answers false when somebody lives there already. */
@@ -91,10 +96,7 @@ export async function seedDemo(
     const filed = await sequelize.transaction((transaction) =>
       fileValve(story.valve, transaction, { simulated: story.condition }),
     );
-    const due =
-      story.dueInWorkingDays === undefined
-        ? {}
-        : { due: workingDaysFrom(new Date(now).toISOString(), story.dueInWorkingDays) };
+    const due = story.dueInWorkingDays === undefined ? {} : { due: dueOn(now, story.dueInWorkingDays) };
     const opening = {
       commandId: commandId.parse(randomUUID()),
       valve: { id: filed.id },
