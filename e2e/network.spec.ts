@@ -1,3 +1,5 @@
+import { psig, quantity } from '@dusk-wren/core/quantity';
+import { defaultValve } from '@dusk-wren/core/valve';
 import { expect, test, type Page } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
@@ -6,7 +8,7 @@ import { join } from 'node:path';
 import { jobAt, postFrom } from './api';
 import { nothingSerious } from './axe';
 import { FIRST, inHand, signIn, title } from './bench';
-import { openOwnJob } from './own-job';
+import { openOn, openOwnJob } from './own-job';
 import { workTo } from './plain';
 import { root } from './play-demo';
 
@@ -115,4 +117,39 @@ test('a gauge at a vent that is lost while it is watched is said to be, and is w
     return entries.flatMap((entry) => (entry.kind === 'measured' ? [entry.body.readBy] : [])).at(-1);
   };
   await expect.poll(readLast).toMatchObject({ name: 'Gauge net', simulated: true });
+});
+
+test('a hot body is opened once a thermometer on it says that it may be: read off the network, with which it was', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  const port = await startDevice();
+  await signIn(page, 'Petra Lundholm');
+  const rightly = { 'temperature: register': 20, 'temperature: type': 'int16', 'temperature: scale': 0.1 };
+  const name = 'Thermometer on the body';
+  await onTheRegister(page, name, 'thermometer', 'Modbus thermometer', { port, ...rightly });
+  const steam = {
+    name: 'Steam',
+    hazards: ['hot'],
+    pressure: psig(520),
+    temperature: quantity('temperature', 240, '°C'),
+  };
+  const valve = { ...defaultValve('globe-bolted'), ends: 'flanged', medium: steam };
+  const address = await openOn(page, valve, { place: 'in line' });
+  await workTo(page, /^Prove zero: heat/);
+  const proof = await title(page).innerText();
+  await inHand(page)
+    .getByLabel('Instrument')
+    .selectOption({ label: `${name} (simulated)` });
+  await inHand(page).getByRole('button', { name: 'Thermometer on it' }).click();
+  const keep = inHand(page).getByRole('button', { name: /^Keep 7\d\.?\d* °F/ });
+  await expect(keep).toBeEnabled({ timeout: 20_000 });
+  await nothingSerious(page);
+  await keep.click();
+  await expect(title(page)).not.toHaveText(proof);
+  const last = async () => {
+    const { entries } = await jobAt(page, address);
+    return entries.flatMap((entry) => (entry.kind === 'measured' ? [entry.body.readBy] : [])).at(-1);
+  };
+  await expect.poll(last).toMatchObject({ name, kind: 'thermometer' });
 });

@@ -27,5 +27,6 @@ export { stepResponse, type StepResponse } from './step-response';
 export { huntsBy, standsAt, type Moving } from './standing';
 export { thinned } from './thinned';
 export { heldOn, NOT_HELD, type Hold } from './hold';
+export { recordedHold, type RecordedHold } from './recorded-hold';
 export { niceTop, plotPath, type PlotBox } from './plot';
 export * from './life';

@@ -2,6 +2,8 @@
 export interface Pop {
   /** Index of the peak. */
   readonly at: number;
+  /** Index of where it shut. */
+  readonly shut: number;
   readonly pop: number;
   /** Where it shut: the least pressure after it, before it rose or stood again. */
   readonly reseat: number;
@@ -32,6 +34,7 @@ export function findPops(seconds: readonly number[], pressures: readonly number[
     const simmer = simmerBefore(seconds, pressures, from, at);
     pops.push({
       at,
+      shut,
       pop: pressures[at] ?? 0,
       reseat: pressures[shut] ?? 0,
       ...(simmer === undefined ? {} : { simmer }),

@@ -7,4 +7,5 @@ export {
   type RecordingColumns,
   type RecordingRole,
 } from './roles';
+export { pressureFrom, type PressureRecording } from './pressure';
 export { rampFrom, strokeFrom } from './stroke';

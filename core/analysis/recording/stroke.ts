@@ -1,5 +1,6 @@
 import type { StrokeRecording } from '../signature';
 import type { Ramp } from '../stroke-points';
+import { inSi } from './in-si';
 import type { NumberTable } from './read-table';
 import type { ColumnMeaning, RecordingColumns, RecordingRole } from './roles';
 
@@ -37,13 +38,6 @@ export function strokeFrom(
 export function rampFrom(table: NumberTable, { signal, travel }: RecordingColumns): Ramp | undefined {
   if (!travel) return undefined;
   return { travel: inSi(table, travel), ...(signal ? { signal: asShare(table, signal) } : {}) };
-}
-
-function inSi(table: NumberTable, { column, factor, offset }: ColumnMeaning): Float64Array {
-  const source = table.columns[column] ?? new Float64Array(0);
-  const values = new Float64Array(source.length);
-  for (let i = 0; i < source.length; i++) values[i] = (source[i] ?? 0) * factor + offset;
-  return values;
 }
 
 function asShare(table: NumberTable, meaning: ColumnMeaning): Float64Array {

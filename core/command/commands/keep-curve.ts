@@ -4,12 +4,16 @@ import { curveKept } from '../../job/events/curve-kept';
 import { ok, refuse } from '../../problem';
 import { defineCommand, readyStep, refOf, stampOf } from '../define-command';
 
-const { what, seconds, psig } = curveKept.body.shape;
+const { what, seconds, psig, file } = curveKept.body.shape;
 
 /** The curve that a reading was taken from, thinned. */
 export const keepCurve = defineCommand({
   kind: 'keep-curve',
-  body: z.strictObject({ step: z.string().max(80), what, seconds, psig, readBy: instrumentId }),
+  body: z.strictObject({
+    step: z.string().max(80),
+    ...{ what, seconds, psig, file },
+    readBy: z.union([z.literal('hand'), instrumentId]),
+  }),
   decide: ({ step: id, readBy, ...curve }, asked) => {
     const step = readyStep(asked, id, 'measure');
     if (!step.ok) return step;

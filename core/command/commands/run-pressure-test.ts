@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { instrumentId } from '../../job';
+import { pressureTested } from '../../job/events/pressure-tested';
 import { ok, refuse } from '../../problem';
 import { leakSchema, quantityOf } from '../../quantity';
 import { defineCommand, readyStep, refOf, stampOf } from '../define-command';
@@ -12,9 +13,10 @@ export const runPressureTest = defineCommand({
     pressure: quantityOf('gauge pressure').refine(({ value }) => value > 0, 'a test has a pressure'),
     hold: quantityOf('time').refine(({ value }) => value > 0, 'a test is held for some time'),
     leak: leakSchema,
+    file: pressureTested.body.shape.file,
     readBy: z.union([z.literal('hand'), instrumentId]),
   }),
-  decide: ({ step: id, pressure, hold, leak, readBy }, asked) => {
+  decide: ({ step: id, pressure, hold, leak, file, readBy }, asked) => {
     const step = readyStep(asked, id, 'pressure-test');
     if (!step.ok) return step;
     const by = stampOf(asked, readBy);
@@ -32,6 +34,7 @@ export const runPressureTest = defineCommand({
           pressure,
           hold,
           leak,
+          ...(file === undefined ? {} : { file }),
           readBy: by.value,
         },
       },

@@ -17,7 +17,10 @@ export const curveKept = defineEvent({
     seconds: z.array(z.number().min(0).max(36_000)).min(2).max(MOST_POINTS),
     /** At those moments, psig. */
     psig: z.array(z.number().min(-15).max(100_000)).min(2).max(MOST_POINTS),
+    /** The recording that it was read out of. */
+    file: z.string().min(1).max(120).exactOptional(),
     readBy,
   }),
-  describe: ({ what, seconds }) => phrase`${what}: a curve of ${seconds.length} points`,
+  describe: ({ what, seconds, file }) =>
+    phrase`${what}: a curve of ${seconds.length} points${file === undefined ? '' : `, out of ${file}`}`,
 });

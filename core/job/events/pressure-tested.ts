@@ -33,8 +33,11 @@ export const pressureTested = defineEvent({
     pressure: quantityOf('gauge pressure'),
     hold: quantityOf('time'),
     leak: leakSchema,
+    /** The recording that pressure and hold were read out of. */
+    file: z.string().min(1).max(120).exactOptional(),
     readBy,
   }),
-  describe: ({ test, pressure, leak }) => phrase`${test} test at ${pressure}: ${formatLeak(leak)}`,
+  describe: ({ test, pressure, leak, file }) =>
+    phrase`${test} test at ${pressure}: ${formatLeak(leak)}${file === undefined ? '' : `, out of ${file}`}`,
   upgrades: [leakSaysWhatIsCounted],
 });

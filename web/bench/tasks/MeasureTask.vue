@@ -32,8 +32,8 @@ import RegulatorBench from './RegulatorBench.vue';
 import ResponseBench from './ResponseBench.vue';
 import SweptBench from './SweptBench.vue';
 import NotAtZero from './NotAtZero.vue';
+import OneReading from './OneReading.vue';
 import VentGauge from './VentGauge.vue';
-import WrenchReading from './WrenchReading.vue';
 
 /** Figures that a step asks for: typed as spoken, or read live where an instrument stands by. */
 const props = defineProps<{ step: PlannedStep; task: TaskOf<'measure'> }>();
@@ -44,8 +44,17 @@ const onGauge = computed(() =>
   props.task.asks.find(({ mustBe, instrument: kind }) => mustBe === 'zero' && kind === 'gauge'),
 );
 
-const onWrench = computed(() => props.task.asks.find(({ instrument: kind }) => kind === 'torque wrench'));
-function pulled(ask: MeasureAsk, value: Quantity, readBy: string): void {
+/** What is read off its instrument itself, one figure at a press. */
+const oneReading = computed(() => {
+  for (const kind of ['torque wrench', 'thermometer'] as const) {
+    const ask = props.task.asks.find(({ instrument: its }) => its === kind);
+    // One that types is read where it types.
+    if (ask && job.instruments.some((each) => each.kind === kind && each.lines === undefined))
+      return { kind, ask };
+  }
+  return undefined;
+});
+function readOff(ask: MeasureAsk, value: Quantity, readBy: string): void {
   const body = { step: props.step.id, what: ask.what, value, readBy };
   if (job.act({ kind: 'take-measurement', body })) typed[ask.what] = undefined;
 }
@@ -215,10 +224,12 @@ function fromGauge(value: Quantity, readBy: InstrumentId, watched: readonly Watc
     <SweptBench v-if="task.live?.kind === 'swept'" :step="step" :task="task" :live="task.live" />
     <RegulatorBench v-if="task.live?.kind === 'regulated'" :step="step" :task="task" :live="task.live" />
     <ResponseBench v-if="task.live?.kind === 'response'" :step="step" :task="task" :live="task.live" />
-    <WrenchReading
-      v-if="onWrench"
+    <OneReading
+      v-if="oneReading"
+      :key="oneReading.kind"
       :step="step.id"
-      @read="(torque, wrench) => onWrench && pulled(onWrench, torque, wrench)"
+      :kind="oneReading.kind"
+      @read="(value, by) => oneReading && readOff(oneReading.ask, value, by)"
     />
     <p v-if="task.live && !byHandFolded" class="label muted">Or with a gauge and a pencil:</p>
     <button v-else-if="task.live" type="button" class="link-button" @click="unfolded = true">
@@ -281,7 +292,7 @@ function fromGauge(value: Quantity, readBy: InstrumentId, watched: readonly Watc
       >
       <BenchButton
         v-else
-        :lamp="!onGauge && !onWrench && !task.live"
+        :lamp="!onGauge && !oneReading && !task.live"
         :disabled="ready.length === 0"
         lacking="type a figure"
         @press="keepAll"

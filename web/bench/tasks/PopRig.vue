@@ -14,7 +14,7 @@ import {
 } from '@dusk-wren/core/task';
 import { formatNumber, psig, quantity, valueIn, type Length } from '@dusk-wren/core/quantity';
 import { settingTurns } from '@dusk-wren/core/workings';
-import { computed } from 'vue';
+import { computed, shallowRef } from 'vue';
 import PressureChart from '../../charts/PressureChart.vue';
 import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
@@ -23,6 +23,9 @@ import WorkingPaper from '../../parts/WorkingPaper.vue';
 import { useJob } from '../../stores/job';
 import { usePreferences } from '../../stores/preferences';
 import InstrumentPick from '../InstrumentPick.vue';
+import ChosenRecording from '../recordings/ChosenRecording.vue';
+import LandedRecordings from '../recordings/LandedRecordings.vue';
+import { popsOfFile, type RecordedPops } from '../recordings/pressure-of-file';
 import RigCocks from './RigCocks.vue';
 import StepBar from '../StepBar.vue';
 import SlideWeight from './SlideWeight.vue';
@@ -82,21 +85,47 @@ const figures = computed(() => {
 const blowdown = computed(() =>
   found.value ? ((found.value.pop - found.value.reseat) / valueIn(props.live.aim, 'psig')) * 100 : 0,
 );
+/** A recording that is read in: the curve of its first pop that is not kept yet is looked at. */
+const recorded = shallowRef<RecordedPops>();
+function look(made: RecordedPops | undefined): void {
+  stop();
+  recorded.value = made;
+  samples.value = made?.curves[0] ?? [];
+}
+const sayPops = ({ curves }: RecordedPops) => (curves.length === 1 ? 'A pop' : `${curves.length} pops`);
+const keptFile = computed(
+  () =>
+    job.state?.records['curve-kept'].findLast(({ body }) => body.step.id === props.step.id && body.file)?.body
+      .file,
+);
+/** A simulated rig has recorded nothing. */
+const readBy = computed(() => {
+  const rig = instrument.value;
+  return recorded.value && rig?.simulated !== false ? 'hand' : rig?.id;
+});
+const fillAgain = () => {
+  recorded.value = undefined;
+  run();
+};
 function keep(): void {
-  const by = instrument.value;
+  const by = readBy.value;
   if (!found.value || !by) return;
   const kept = thinned(
     samples.value.map((each) => each.psig),
     MOST_POINTS,
   ).flatMap((i) => samples.value[i] ?? []);
-  const curve = { seconds: kept.map(({ seconds }) => seconds), psig: kept.map((each) => each.psig) };
+  const curve = {
+    ...{ seconds: kept.map(({ seconds }) => seconds), psig: kept.map((each) => each.psig) },
+    ...(recorded.value ? { file: recorded.value.file } : {}),
+  };
   const { id: step } = props.step;
   const isKept =
-    job.act({ kind: 'keep-curve', body: { step, what: as.value, ...curve, readBy: by.id } }) &&
+    job.act({ kind: 'keep-curve', body: { step, what: as.value, ...curve, readBy: by } }) &&
     figures.value.every(({ what, value }) =>
-      job.act({ kind: 'take-measurement', body: { step, what, value, readBy: by.id } }),
+      job.act({ kind: 'take-measurement', body: { step, what, value, readBy: by } }),
     );
-  if (isKept) samples.value = [];
+  const rest = recorded.value?.curves.slice(1) ?? [];
+  if (isKept) look(recorded.value && rest.length > 0 ? { ...recorded.value, curves: rest } : undefined);
 }
 
 /** What the screw wants, once a pop has been kept. */
@@ -210,6 +239,11 @@ useKeys([{ key: 'enter', label: words.keep, run: keep, when: () => found.value !
       @placed="placed"
     />
     <RigCocks v-if="running && !live.weight" :by-itself="instrument?.byItself ?? true" @set="set" />
+    <LandedRecordings v-if="!running" :reader="popsOfFile" :words="sayPops" :kept="keptFile" @made="look" />
+    <ChosenRecording v-if="!running" :reader="popsOfFile" :words="sayPops" @made="look" />
+    <p v-if="recorded && recorded.curves.length > 1" class="label">
+      {{ recorded.curves.length - 1 }} more in “{{ recorded.file }}”, each looked at before it is kept.
+    </p>
     <StepBar>
       <BenchButton v-if="found" lamp hint="enter" @press="keep">{{ words.keep }}</BenchButton>
       <BenchButton
@@ -220,7 +254,7 @@ useKeys([{ key: 'enter', label: words.keep, run: keep, when: () => found.value !
           !placeIsLeft &&
           (inTolerance !== false || since !== undefined || live.weight !== undefined)
         "
-        @press="run"
+        @press="fillAgain"
         >{{ found ? words.again : words.begin }}</BenchButton
       >
       <BenchButton v-else @press="stop">Stop, pressure off</BenchButton>

@@ -24,7 +24,7 @@ import {
   type Leak,
   type Time,
 } from '@dusk-wren/core/quantity';
-import { computed, defineAsyncComponent, ref } from 'vue';
+import { computed, defineAsyncComponent, ref, shallowRef } from 'vue';
 import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
 import ContactRing from '../../parts/ContactRing.vue';
@@ -37,6 +37,9 @@ import StepBar from '../StepBar.vue';
 import './live-reading.css';
 import { usePreferences } from '../../stores/preferences';
 import InstrumentPick from '../InstrumentPick.vue';
+import ChosenRecording from '../recordings/ChosenRecording.vue';
+import LandedRecordings from '../recordings/LandedRecordings.vue';
+import { testOfFile, type RecordedTest } from '../recordings/pressure-of-file';
 import RigCocks from './RigCocks.vue';
 import { useReadings } from '../use-readings';
 
@@ -49,7 +52,15 @@ const { show, parts } = preferences;
 
 type Sample = Extract<ReadingMessage, { kind: 'rig' }>;
 const samples = ref<Sample[]>([]);
-const now = computed(() => samples.value.at(-1));
+/** A recording that is read in: what its hold was, in place of a rig that is read now. */
+const recorded = shallowRef<RecordedTest>();
+const now = computed((): Sample | undefined => {
+  const last = samples.value.at(-1);
+  if (!recorded.value) return last;
+  const { held, pressure, samples: all } = recorded.value;
+  const at = { seconds: all.at(-1)?.seconds ?? 0, psig: valueIn(pressure, 'psig'), held: si(held) };
+  return { kind: 'rig', ...at, phase: 'done', leaked: null, of: props.task.allowed.of, rate: 1 };
+});
 const { instrument, choices, picked, running, trouble, set, start, stop } = useReadings(
   'test rig',
   () => ({ step: props.step.id }),
@@ -63,8 +74,9 @@ const { instrument, choices, picked, running, trouble, set, start, stop } = useR
 const byItself = computed(() => instrument.value?.byItself ?? true);
 const hold = computed(() => si(props.task.hold));
 const unit = computed(() => preferredUnit(props.task.pressure, preferences.units));
+const drawn = computed(() => recorded.value?.samples ?? samples.value);
 const points = computed(() =>
-  samples.value.map((sample) => [sample.seconds, valueIn(psig(sample.psig), unit.value)] as const),
+  drawn.value.map((sample) => [sample.seconds, valueIn(psig(sample.psig), unit.value)] as const),
 );
 const { of } = props.task.allowed;
 /** A rig that counts no leak leaves it to whoever watches: so many in the hold. */
@@ -99,22 +111,45 @@ const said = (what: TestOutcome, found: Leak): string =>
   what === 'leaks' ? `Over: ${formatLeak(found)}` : capital(what);
 
 const run = () => {
+  recorded.value = undefined;
   samples.value = [];
   counted.value = '';
   start();
 };
 function keep(): void {
-  if (now.value?.phase !== 'done' || !instrument.value || !isLeakKnown.value) return;
-  send(psig(now.value.psig), seconds(now.value.held), leak.value, instrument.value.id);
+  if (now.value?.phase !== 'done' || !readBy.value || !isLeakKnown.value) return;
+  const file = recorded.value ? { file: recorded.value.file } : {};
+  const [pressure, held] = [psig(now.value.psig), seconds(now.value.held)];
+  send({ pressure, hold: held, leak: leak.value, ...file, readBy: readBy.value });
 }
+const testOf = (file: string, bytes: Uint8Array) => testOfFile(file, bytes, props.task);
+const sayTest = ({ held, pressure }: RecordedTest) => `${show(held)} at ${show(pressure)}`;
+function look(made: RecordedTest): void {
+  stop();
+  counted.value = '';
+  recorded.value = made;
+}
+/** A simulated rig has recorded nothing. */
+const readBy = computed(() => {
+  const rig = instrument.value;
+  return recorded.value && rig?.simulated !== false ? 'hand' : rig?.id;
+});
 const typed = ref<{ pressure?: GaugePressure; leak: string }>({ leak: '' });
 function keepTyped(): void {
   const { pressure } = typed.value;
   const perMinute = countIn(typed.value.leak);
-  if (pressure && perMinute !== undefined) send(pressure, props.task.hold, { perMinute, of }, 'hand');
+  if (pressure && perMinute !== undefined)
+    send({ pressure, hold: props.task.hold, leak: { perMinute, of }, readBy: 'hand' });
 }
-function send(pressure: GaugePressure, hold: Time, found: Leak, readBy: InstrumentId | 'hand'): void {
-  job.act({ kind: 'run-pressure-test', body: { step: props.step.id, pressure, hold, leak: found, readBy } });
+interface Ran {
+  readonly pressure: GaugePressure;
+  readonly hold: Time;
+  readonly leak: Leak;
+  readonly file?: string;
+  readonly readBy: InstrumentId | 'hand';
+}
+function send(ran: Ran): void {
+  job.act({ kind: 'run-pressure-test', body: { step: props.step.id, ...ran } });
 }
 /** It leaks now, or leaked when it was tried last and nobody has said where. */
 const leaks = computed(() => {
@@ -142,7 +177,12 @@ useKeys([{ key: 'enter', label: 'Keep this test', run: keep, when: () => now.val
       </li>
     </ul>
     <div class="live-rig">
-      <PressureChart :points="points" :wanted="valueIn(task.pressure, unit)" :unit="unit" :span="hold + 8" />
+      <PressureChart
+        :points="points"
+        :wanted="valueIn(task.pressure, unit)"
+        :unit="unit"
+        :span="Math.max(hold + 8, points.at(-1)?.[0] ?? 0)"
+      />
       <div class="now" aria-live="off">
         <InstrumentPick v-model="picked" :choices="choices" :instrument="instrument" :trouble="trouble" />
         <p class="live-reading number">
@@ -187,6 +227,13 @@ useKeys([{ key: 'enter', label: 'Keep this test', run: keep, when: () => now.val
       </div>
     </div>
     <RigCocks v-if="running" :by-itself="byItself" @set="set" />
+    <LandedRecordings
+      v-else
+      :reader="testOf"
+      :words="sayTest"
+      :kept="before.at(-1)?.body.file"
+      @made="look"
+    />
     <StepBar>
       <BenchButton
         v-if="now?.phase === 'done'"
@@ -227,6 +274,7 @@ useKeys([{ key: 'enter', label: 'Keep this test', run: keep, when: () => now.val
         <v-text-field v-model="typed.leak" :label="`${of} a minute`" inputmode="decimal" />
         <BenchButton kind="submit">Keep what was read</BenchButton>
       </form>
+      <ChosenRecording :reader="testOf" :words="sayTest" @made="look" />
     </details>
     <WorkingPaper :steps="task.shown.steps" :notes="task.shown.notes" :source="task.shown.source" />
   </div>

@@ -14,9 +14,9 @@ import { usePreferences } from '../../stores/preferences';
 import StepBar from '../StepBar.vue';
 import GainScrew from './GainScrew.vue';
 import TurnScrew from './TurnScrew.vue';
-import LandedRecordings from './LandedRecordings.vue';
-import type { Recorded } from './stroke-of-file';
-import StrokeRecording from './StrokeRecording.vue';
+import ChosenRecording from '../recordings/ChosenRecording.vue';
+import LandedRecordings from '../recordings/LandedRecordings.vue';
+import { strokeOfFile, type Recorded } from '../recordings/stroke-of-file';
 import StrokeGauges from './StrokeGauges.vue';
 import { useRatedTravel } from './use-rated-travel';
 import { useStrokeBench } from './use-stroke-bench';
@@ -100,6 +100,9 @@ function stop(): void {
 
 const rated = useRatedTravel();
 const recording = ref<Recorded['recording']>();
+const strokeOf = (file: string, bytes: Uint8Array) =>
+  strokeOfFile(file, bytes, { at: at.value, rated: rated.value });
+const sayPoints = ({ points: read }: Recorded) => `${read.length} points`;
 function recorded({ points: all, recording: from }: Recorded): void {
   recording.value = from;
   for (const { signal, up, down } of all) {
@@ -204,7 +207,12 @@ function keep(): void {
     <StrokeGauges :bench="bench" :at="at" :busy="isGoing">
       <GainScrew :step="step" :bench="bench" :screws="task.screws" />
     </StrokeGauges>
-    <LandedRecordings :at="at" :rated="rated" :kept="kept?.body.recording?.file" @points="recorded" />
+    <LandedRecordings
+      :reader="strokeOf"
+      :words="sayPoints"
+      :kept="kept?.body.recording?.file"
+      @made="recorded"
+    />
     <BenchButton v-if="!isGoing" class="fine" :aria-pressed="fine" @press="fine = !fine"
       >Eleven points instead of five</BenchButton
     >
@@ -257,7 +265,7 @@ function keep(): void {
           >A stop holds it at 100 %</BenchButton
         >
       </div>
-      <StrokeRecording :at="at" :rated="rated" @points="recorded" />
+      <ChosenRecording :reader="strokeOf" :words="sayPoints" @made="recorded" />
       <div class="points">
         <template v-for="percentIn in at" :key="percentIn">
           <QuantityField

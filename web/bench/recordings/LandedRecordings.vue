@@ -1,34 +1,34 @@
-<script setup lang="ts">
+<script setup lang="ts" generic="T">
 import type { RecordingView } from '@dusk-wren/contract/recordings';
-import type { Length } from '@dusk-wren/core/quantity';
 import { ref } from 'vue';
 import BenchButton from '../../parts/BenchButton.vue';
 import { sayMoment } from '../../parts/dates';
 import { useTrying } from '../../stores/trying';
-import { strokeOfFile, type Recorded } from './stroke-of-file';
+import type { Reader } from './reader';
 import { useRecordings } from './use-recordings';
 
 /** Recordings that a rig left for this job: each is read in with a press. */
 const props = defineProps<{
-  at: readonly number[];
-  rated: Length | undefined;
-  /** The file that the kept stroke was read from. */
+  reader: Reader<T>;
+  /** What was made of one, before it is kept. */
+  words: (made: T) => string;
+  /** The file that what is kept was read from. */
   kept: string | undefined;
 }>();
-const emit = defineEmits<{ points: [recorded: Recorded] }>();
+const emit = defineEmits<{ made: [made: T] }>();
 const { recordings, bytesOf } = useRecordings();
 const said = ref('');
 const { wrong, trying } = useTrying();
 const read = (recording: RecordingView) =>
   trying(async () => {
     said.value = '';
-    const made = strokeOfFile(recording.file, await bytesOf(recording), props);
+    const made = props.reader(recording.file, await bytesOf(recording));
     if (typeof made === 'string') {
       said.value = made;
       return;
     }
-    said.value = `${made.points.length} points from “${recording.file}”: look at them, then keep them.`;
-    emit('points', made);
+    said.value = `${props.words(made)} from “${recording.file}”: look, then keep what was read.`;
+    emit('made', made);
   });
 </script>
 
@@ -39,7 +39,7 @@ const read = (recording: RecordingView) =>
         <BenchButton @press="read(each)">Read in “{{ each.file }}”</BenchButton>
         <span class="label muted"
           >from the rig, {{ sayMoment(each.at) }}, {{ each.rows }} rows{{
-            each.file === kept ? '; the stroke that is kept is of it' : ''
+            each.file === kept ? '; what is kept is of it' : ''
           }}</span
         >
       </li>

@@ -8,6 +8,7 @@ import {
 } from '@dusk-wren/core/analysis';
 import { MOST_POINTS } from '@dusk-wren/core/job';
 import { si, type Length } from '@dusk-wren/core/quantity';
+import { asKept } from './reader';
 
 /** A stroke as it was recorded: the points read out of it, its file, and its curve as it is kept. */
 export interface Recorded {
@@ -37,5 +38,5 @@ export function strokeOfFile(
   const full = isLength && rated ? si(rated) : undefined;
   const points = strokePoints(ramp, at, full);
   if (typeof points === 'string') return WHY[points];
-  return { points, recording: { file: file.slice(0, 120), ...strokeLoop(ramp, MOST_POINTS, full) } };
+  return { points, recording: { file: asKept(file), ...strokeLoop(ramp, MOST_POINTS, full) } };
 }

@@ -1,13 +1,16 @@
-<script setup lang="ts">
-import type { Length } from '@dusk-wren/core/quantity';
+<script setup lang="ts" generic="T">
 import { useFileDialog } from '@vueuse/core';
 import { ref } from 'vue';
 import BenchButton from '../../parts/BenchButton.vue';
-import { strokeOfFile, type Recorded } from './stroke-of-file';
+import type { Reader } from './reader';
 
-/** A recorded ramp there and back, from a file: the points are read out of it. */
-const props = defineProps<{ at: readonly number[]; rated: Length | undefined }>();
-const emit = defineEmits<{ points: [recorded: Recorded] }>();
+/** A recording out of a file of whoever sits here. */
+const props = defineProps<{
+  reader: Reader<T>;
+  /** What was made of it, before it is kept. */
+  words: (made: T) => string;
+}>();
+const emit = defineEmits<{ made: [made: T] }>();
 const said = ref('');
 
 const { open: choose, onChange } = useFileDialog({
@@ -20,13 +23,13 @@ onChange((files) => {
   if (file) void read(file);
 });
 async function read(file: File): Promise<void> {
-  const made = strokeOfFile(file.name, new Uint8Array(await file.arrayBuffer()), props);
+  const made = props.reader(file.name, new Uint8Array(await file.arrayBuffer()));
   if (typeof made === 'string') {
     said.value = made;
     return;
   }
-  said.value = `${made.points.length} points from “${file.name}”.`;
-  emit('points', made);
+  said.value = `${props.words(made)} from “${file.name}”.`;
+  emit('made', made);
 }
 </script>
 
