@@ -136,7 +136,7 @@ test('a hot body is opened once a thermometer on it says that it may be: read of
   };
   const valve = { ...defaultValve('globe-bolted'), ends: 'flanged', medium: steam };
   const address = await openOn(page, valve, { place: 'in line' });
-  await workTo(page, /^Prove zero: heat/);
+  await workTo(page, /cool enough to touch$/);
   const proof = await title(page).innerText();
   await inHand(page)
     .getByLabel('Instrument')
