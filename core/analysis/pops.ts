@@ -13,6 +13,8 @@ export interface Pop {
 
 /** A valve that opens lets go of at least this share, within so many seconds. */
 const [LEAST_DROP, WITHIN_SECONDS] = [0.012, 1];
+/** Before it opens again it has been brought up by at least this share: what falls from where it stood is let go by hand. */
+const LEAST_RISE = 0.01;
 /** Simmer is looked for in this share under the pop; before it, over as much again, the rise is taken as unhindered. */
 const [SIMMER_BAND, BEFORE_BAND] = [0.06, 0.04];
 /** A rise of less than this share of the unhindered one is simmer. */
@@ -28,9 +30,9 @@ export function findPops(seconds: readonly number[], pressures: readonly number[
   const pops: Pop[] = [];
   let from = 0;
   while (from < pressures.length) {
-    const at = peakAfter(seconds, pressures, from);
+    const at = peakAfter(seconds, pressures, from, (pops.at(-1)?.reseat ?? 0) * (1 + LEAST_RISE));
     if (at === undefined) return pops;
-    const shut = leastAfter(pressures, at);
+    const shut = leastAfter(seconds, pressures, at);
     const simmer = simmerBefore(seconds, pressures, from, at);
     pops.push({
       at,
@@ -44,15 +46,16 @@ export function findPops(seconds: readonly number[], pressures: readonly number[
   return pops;
 }
 
-/** The next peak that is followed by a fall no pump makes. */
+/** The next peak above the least that is followed by a fall no pump makes. */
 function peakAfter(
   seconds: readonly number[],
   pressures: readonly number[],
   from: number,
+  least: number,
 ): number | undefined {
   for (let i = from; i < pressures.length; i++) {
     const peak = pressures[i] ?? 0;
-    if (peak <= 0 || (pressures[i + 1] ?? Infinity) > peak) continue;
+    if (peak <= least || (pressures[i + 1] ?? Infinity) > peak) continue;
     for (
       let j = i + 1;
       j < pressures.length && (seconds[j] ?? 0) - (seconds[i] ?? 0) <= WITHIN_SECONDS;
@@ -65,14 +68,22 @@ function peakAfter(
   return undefined;
 }
 
-/** Where it stopped falling: the least before it comes up by a thousandth again, or the end. */
-function leastAfter(pressures: readonly number[], at: number): number {
+/** It stands where it has fallen by less than this share of the pop within so many seconds. */
+const [STILL, STANDS_SECONDS] = [0.003, 1];
+
+/** Where it stopped falling: the least before it comes up by a thousandth again, or stands, or the end. */
+function leastAfter(seconds: readonly number[], pressures: readonly number[], at: number): number {
   let least = at;
+  let before = at;
   for (let i = at + 1; i < pressures.length; i++) {
     const now = pressures[i] ?? 0;
     const lowest = pressures[least] ?? 0;
     if (now < lowest) least = i;
     else if (now > lowest * 1.003) break;
+    while ((seconds[before + 1] ?? Infinity) <= (seconds[i] ?? 0) - STANDS_SECONDS) before++;
+    const isLong = (seconds[i] ?? 0) - (seconds[before] ?? 0) >= STANDS_SECONDS;
+    // Let go by hand after it had shut, it falls again: that is no longer the valve.
+    if (isLong && (pressures[before] ?? 0) - now < STILL * (pressures[at] ?? 0)) break;
   }
   return least;
 }

@@ -20,6 +20,14 @@ describe('pops out of a file', () => {
     expect(made.curves.map((curve) => Math.max(...curve.map((each) => each.psig)))).toEqual([151, 149, 150]);
     expect(made.curves.map(([first]) => first?.seconds)).toEqual([0, 0, 0]);
   });
+  it('shut where it stood: the pressure that is let go afterwards is none of the valve', () => {
+    const [tail] = [[...Array.from({ length: 12 }, () => 137.5), 90, 40, 0]];
+    const rows = [...popping(150), ...tail.map((at, i) => [110.6 + i / 5, at])];
+    const made = popsOfFile('vented.csv', file('time (s),pressure (psi)', rows));
+    if (typeof made === 'string') throw new Error(made);
+    expect(made.curves).toHaveLength(1);
+    expect(made.curves[0]?.at(-1)?.psig).toBe(137.5);
+  });
   it('are read in the unit of their heading', () => {
     const rows = popping(10).map(([at = 0, pressure = 0]) => [at / 60, pressure]);
     const made = popsOfFile('one.csv', file('Time [min],Pressure [bar]', rows));

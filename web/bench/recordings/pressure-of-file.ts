@@ -53,7 +53,7 @@ export function popsOfFile(file: string, bytes: Uint8Array): RecordedPops | stri
     return `Nothing opened in “${file}”: no fall that is faster than any pump lets go. Nothing was changed.`;
   const curves = pops.map((pop, i) => {
     const from = pops[i - 1]?.shut ?? 0;
-    return samplesOf(read, from, i === pops.length - 1 ? undefined : pop.shut + 1);
+    return samplesOf(read, from, pop.shut + 1);
   });
   return { file: asKept(file), curves };
 }

@@ -189,7 +189,14 @@ useKeys([{ key: 'enter', label: words.keep, run: keep, when: () => found.value !
     <div class="live-rig">
       <PressureChart :points="points" :wanted="valueIn(live.aim, unit)" :unit="unit" :span="span" />
       <div class="now" aria-live="off">
-        <InstrumentPick v-model="picked" :choices="choices" :instrument="instrument" :trouble="trouble" />
+        <p v-if="recorded" class="label">out of “{{ recorded.file }}”</p>
+        <InstrumentPick
+          v-if="readBy !== 'hand'"
+          v-model="picked"
+          :choices="choices"
+          :instrument="instrument"
+          :trouble="trouble"
+        />
         <p class="live-reading number">
           {{ now ? parts(psig(now.psig)).number : '–' }} <small>{{ unit }}</small>
         </p>

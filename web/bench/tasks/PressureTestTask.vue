@@ -184,7 +184,14 @@ useKeys([{ key: 'enter', label: 'Keep this test', run: keep, when: () => now.val
         :span="Math.max(hold + 8, points.at(-1)?.[0] ?? 0)"
       />
       <div class="now" aria-live="off">
-        <InstrumentPick v-model="picked" :choices="choices" :instrument="instrument" :trouble="trouble" />
+        <p v-if="recorded" class="label">out of “{{ recorded.file }}”</p>
+        <InstrumentPick
+          v-if="readBy !== 'hand'"
+          v-model="picked"
+          :choices="choices"
+          :instrument="instrument"
+          :trouble="trouble"
+        />
         <p class="live-reading number">
           {{ now ? parts(psig(now.psig)).number : '–' }} <small>{{ unit }}</small>
         </p>
