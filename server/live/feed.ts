@@ -49,9 +49,10 @@ export class LiveFeed {
         attributes: ['id', 'version'],
         raw: true,
       });
+      const versions = new Map(rows.map(({ id, version }) => [id, version]));
       for (const [jobId, here] of this.listeners) {
-        const row = rows.find(({ id }) => id === jobId);
-        if (row) for (const listener of here) listener(row.version);
+        const version = versions.get(jobId);
+        if (version !== undefined) for (const listener of here) listener(version);
       }
     } catch (error) {
       this.onFailure(error);

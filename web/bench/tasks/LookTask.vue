@@ -4,13 +4,14 @@ import { callOnFinding, type Finding } from '@dusk-wren/core/inspection';
 import { siteOf } from '@dusk-wren/core/calls';
 import type { PlannedStep } from '@dusk-wren/core/plan';
 import type { LookChoice, TaskOf } from '@dusk-wren/core/task';
-import type { Quantity } from '@dusk-wren/core/quantity';
+import { ofDimension, type Quantity } from '@dusk-wren/core/quantity';
 import { computed, ref } from 'vue';
 import DamageSketch from '../../drawings/damage/DamageSketch.vue';
 import { useKeys } from '../../keys/keys';
 import BenchButton from '../../parts/BenchButton.vue';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import QuantityField from '../../parts/QuantityField.vue';
+import { useLanding } from '../../stores/gauge-lines';
 import { useJob } from '../../stores/job';
 import { useDraft } from '../../stores/drafts';
 import StepBar from '../StepBar.vue';
@@ -20,6 +21,7 @@ import CallWords from '../CallWords.vue';
 const props = defineProps<{ step: PlannedStep; task: TaskOf<'look'> }>();
 const job = useJob();
 const picked = ref<number>();
+const DEPTH = 'How deep';
 const depth = ref<Quantity<'length'>>();
 const words = useDraft('words');
 
@@ -36,6 +38,18 @@ function found({ finding: seen, asksDepth }: LookChoice): Finding | undefined {
   if (!asksDepth) return seen;
   return depth.value && 'depth' in seen ? { ...seen, depth: depth.value } : undefined;
 }
+
+/** A gauge that types tells how deep it is, over whatever was typed by hand; it stands in its field to be looked at. */
+const typedDepth = useDraft(DEPTH);
+const landed = ref(0);
+useLanding(({ value }) => {
+  const read = ofDimension(value, 'length');
+  if (!read || !choice.value?.asksDepth) return undefined;
+  depth.value = read;
+  typedDepth.value = '';
+  landed.value += 1;
+  return 'stands as how deep it is';
+});
 
 /** Pressed, a sound part is done with: it can be taken back. Whatever is wrong with one is looked at before it is called. */
 function press(i: number): void {
@@ -70,9 +84,9 @@ useKeys([
     </ChoiceRow>
     <QuantityField
       v-if="choice?.asksDepth"
-      :key="String(picked)"
+      :key="`${picked} ${landed}`"
       v-model="depth"
-      label="How deep"
+      :label="DEPTH"
       dimension="length"
       example="2 thou"
       autofocus
