@@ -26,7 +26,7 @@ interface Came {
   readonly reported: string;
   readonly technician: number;
   readonly daysAgo: number;
-  readonly dueInWorkingDays: number;
+  readonly dueInDays: number;
   readonly until: Story['until'];
   /** What the gauges of the fault finder then read. */
   readonly fault?: PlantedFault;
@@ -57,7 +57,7 @@ const CAME: readonly Came[] = [
     reported: 'Passes to the drain',
     technician: 1,
     daysAgo: 1,
-    dueInWorkingDays: 3,
+    dueInDays: 4,
     until: { stage: 'strip', task: 'do', part: 'clamped yoke' },
   },
   {
@@ -72,7 +72,7 @@ const CAME: readonly Came[] = [
     reported: 'Will not shut tight',
     technician: 2,
     daysAgo: 3,
-    dueInWorkingDays: 8,
+    dueInDays: 11,
     until: { looksAt: 'wedge' },
   },
   {
@@ -86,7 +86,7 @@ const CAME: readonly Came[] = [
     reported: 'Stem packing leaks',
     technician: 0,
     daysAgo: 0,
-    dueInWorkingDays: 2,
+    dueInDays: 3,
     until: { point: 'body-bleed' },
   },
   {
@@ -99,7 +99,7 @@ const CAME: readonly Came[] = [
     reported: 'Hard to turn',
     technician: 3,
     daysAgo: 2,
-    dueInWorkingDays: 5,
+    dueInDays: 9,
     until: { looksAt: 'plug' },
   },
   {
@@ -113,7 +113,7 @@ const CAME: readonly Came[] = [
     reported: 'Gland drips',
     technician: 1,
     daysAgo: 0,
-    dueInWorkingDays: 2,
+    dueInDays: 2,
     until: { stage: 'diagnose', part: 'gland nuts' },
   },
   {
@@ -126,7 +126,7 @@ const CAME: readonly Came[] = [
     reported: 'Bypass does not shut',
     technician: 2,
     daysAgo: 4,
-    dueInWorkingDays: 4,
+    dueInDays: 6,
     until: { stage: 'inspect', task: 'look', part: 'bypass insert' },
   },
   {
@@ -139,7 +139,7 @@ const CAME: readonly Came[] = [
     reported: 'Slams',
     technician: 3,
     daysAgo: 5,
-    dueInWorkingDays: 5,
+    dueInDays: 8,
     until: { stage: 'inspect', task: 'measure', part: 'hinge pin' },
     finds: { 'hinge pin': { kind: 'worn' } },
   },
@@ -153,7 +153,7 @@ const CAME: readonly Came[] = [
     reported: 'Passes',
     technician: 0,
     daysAgo: 1,
-    dueInWorkingDays: 2,
+    dueInDays: 3,
     until: { on: 'soft seats' },
   },
   {
@@ -167,7 +167,7 @@ const CAME: readonly Came[] = [
     reported: 'Half travel at full signal',
     technician: 0,
     daysAgo: 1,
-    dueInWorkingDays: 5,
+    dueInDays: 7,
     until: { task: 'place' },
     fault: 'bottom guide blocked',
   },
@@ -181,7 +181,7 @@ const CAME: readonly Came[] = [
     reported: 'Leaks through when shut',
     technician: 2,
     daysAgo: 4,
-    dueInWorkingDays: 4,
+    dueInDays: 5,
     until: { looksAt: 'plug' },
     takes: { at: { task: 'marks' }, kind: 'rebuilt actuator', serial: 'RA 112' },
   },
@@ -195,7 +195,7 @@ const CAME: readonly Came[] = [
     reported: 'First service',
     technician: 3,
     daysAgo: 3,
-    dueInWorkingDays: 3,
+    dueInDays: 4,
     until: { on: 'cartridge' },
   },
   {
@@ -208,7 +208,7 @@ const CAME: readonly Came[] = [
     reported: 'To be turned to air-to-open',
     technician: 1,
     daysAgo: 2,
-    dueInWorkingDays: 4,
+    dueInDays: 6,
     until: { off: 'spring barrel' },
   },
   {
@@ -221,7 +221,7 @@ const CAME: readonly Came[] = [
     reported: 'To be turned to air-to-close',
     technician: 3,
     daysAgo: 1,
-    dueInWorkingDays: 6,
+    dueInDays: 9,
     until: { off: 'vane arm' },
   },
   {
@@ -234,7 +234,7 @@ const CAME: readonly Came[] = [
     reported: 'Will not hold pressure',
     technician: 0,
     daysAgo: 0,
-    dueInWorkingDays: 3,
+    dueInDays: 4,
     until: { task: 'spares' },
     counted: {
       sheet: 'PS-K15',
@@ -257,7 +257,7 @@ const CAME: readonly Came[] = [
     reported: 'Leak hole drips',
     technician: 2,
     daysAgo: 1,
-    dueInWorkingDays: 2,
+    dueInDays: 2,
     until: { off: 'locking wire' },
   },
   {
@@ -270,7 +270,7 @@ const CAME: readonly Came[] = [
     reported: 'Dumps early',
     technician: 3,
     daysAgo: 1,
-    dueInWorkingDays: 4,
+    dueInDays: 5,
     until: { off: 'drip pot' },
   },
   {
@@ -283,7 +283,7 @@ const CAME: readonly Came[] = [
     reported: 'Creeps at no flow',
     technician: 1,
     daysAgo: 2,
-    dueInWorkingDays: 2,
+    dueInDays: 3,
     until: { on: 'seat' },
   },
   {
@@ -296,7 +296,7 @@ const CAME: readonly Came[] = [
     reported: 'Popped twice below set',
     technician: 0,
     daysAgo: 0,
-    dueInWorkingDays: 1,
+    dueInDays: 1,
     until: { off: 'shear pin' },
   },
   {
@@ -309,7 +309,7 @@ const CAME: readonly Came[] = [
     reported: 'Will not close',
     technician: 2,
     daysAgo: 0,
-    dueInWorkingDays: 2,
+    dueInDays: 2,
     until: { looksAt: 'equalising orifice' },
   },
   {
@@ -323,7 +323,7 @@ const CAME: readonly Came[] = [
     reported: 'Interval',
     technician: 3,
     daysAgo: 2,
-    dueInWorkingDays: 6,
+    dueInDays: 10,
     until: { stage: 'inspect', task: 'measure', part: 'spring' },
     finds: { spindle: { kind: 'bent' } },
   },
@@ -345,7 +345,7 @@ export function otherStories(sites: Readonly<Record<Came['site'], string>>): Sto
     reported: came.reported,
     technician: came.technician,
     openedDaysAgo: came.daysAgo,
-    dueInWorkingDays: came.dueInWorkingDays,
+    dueInDays: came.dueInDays,
     until: came.until,
     ...(came.takes === undefined ? {} : { takes: came.takes }),
     ...(came.finds === undefined ? {} : { finds: came.finds }),

@@ -13,7 +13,6 @@ import { seedDrills } from './drills';
 import { seedOrders } from './orders';
 import { seedOutage } from './outage';
 import { onTheServer, Play } from './play';
-import { workingDaysFrom } from '@dusk-wren/core/plan';
 import { valveKey } from '@dusk-wren/core/valve';
 import { putUnit } from '../database/shelf';
 import { putKits, putStock } from '../database/stock';
@@ -26,11 +25,11 @@ const DAY = 24 * 60 * 60 * 1000;
 const FRIDAY = 5;
 const nextFriday = (moment: number): number =>
   moment + ((FRIDAY + 7 - new Date(moment).getUTCDay()) % 7) * DAY;
-/** Played on a day of rest, it is the scenario of the next working day: that day itself is none of them. */
-function dueOn(now: number, workingDays: number): string {
-  const first = workingDaysFrom(isoDay(now - DAY), 1);
-  return workingDaysFrom(first, workingDays);
-}
+/** That day, or the Monday after it. */
+const workingDay = (moment: number): number => {
+  const weekday = new Date(moment).getUTCDay();
+  return moment + (weekday === 6 ? 2 : weekday === 0 ? 1 : 0) * DAY;
+};
 const isoDay = (moment: number) => new Date(moment).toISOString().slice(0, 10);
 
 /** Fills an empty database with the Pinder Street scenario; answers false when somebody lives there already. */
@@ -96,7 +95,7 @@ export async function seedDemo(
     const filed = await sequelize.transaction((transaction) =>
       fileValve(story.valve, transaction, { simulated: story.condition }),
     );
-    const due = story.dueInWorkingDays === undefined ? {} : { due: dueOn(now, story.dueInWorkingDays) };
+    const due = story.dueInDays === undefined ? {} : { due: isoDay(workingDay(now + story.dueInDays * DAY)) };
     const opening = {
       commandId: commandId.parse(randomUUID()),
       valve: { id: filed.id },

@@ -14,8 +14,7 @@ export interface Story {
   /** Index of the technician in PEOPLE. */
   readonly technician: number;
   readonly openedDaysAgo: number;
-  /** From the day that it is played; today is none. */
-  readonly dueInWorkingDays?: number;
+  readonly dueInDays?: number;
   /** Played until such a step is in hand; `signed` plays to the end. */
   readonly until: Where | 'signed';
   readonly seatDepth?: string;
