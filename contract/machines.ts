@@ -17,6 +17,8 @@ export const machineToken = z.object({
 });
 export type MachineToken = z.output<typeof machineToken>;
 export const machineTokensView = z.object({ tokens: z.array(machineToken) });
+/** So many requests of one token in a minute, on each server: ten a second, long enough for any list that is read on. */
+export const TOKEN_ASKS_A_MINUTE = 600;
 /** A year at most: a token that nobody remembers ends by itself. */
 export const MOST_TOKEN_DAYS = 366;
 export const newTokenRequest = z.strictObject({

@@ -65,7 +65,7 @@ test('a caliper is taught by one of its lines; what it types lands in the step i
     await inHand(page).getByLabel('How deep').fill('9');
     await gaugeTypes(page, '+002.30 mm');
     await expect(inHand(page).getByText(/Caliper 1: .*, stands as how deep it is/)).toBeVisible();
-    await expect(inHand(page).getByLabel('How deep')).toHaveValue('0.0906 in');
+    await expect(inHand(page).getByLabel('How deep')).toHaveValue('2.3 mm');
     await expect(inHand(page).getByText(/Renew the seat/)).toBeVisible();
   });
   await workTo(page, /^Measure stem and stuffing box/);

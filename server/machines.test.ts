@@ -4,6 +4,7 @@ import type { AddressInfo } from 'node:net';
 import {
   eventsView,
   hooksView,
+  TOKEN_ASKS_A_MINUTE,
   newHookView,
   newTokenView,
   workOrderView,
@@ -16,7 +17,6 @@ import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { pruneTold } from './database/happenings';
 import { CallRow, HappeningRow, MachineTokenRow } from './database/machine-models';
-import { MOST_A_MINUTE } from './machines/rate';
 import { MOST_TRIES, pauseAfter, tellWhatIsDue } from './machines/teller';
 import { openShop, Screen, type Shop } from './testing/shop';
 
@@ -115,7 +115,7 @@ describe('other programs', () => {
     const [busy, calm] = [await made('Without end', ['due']), await made('Calm', ['due'])];
     const ask = (secret: string) => machine(secret).ask('get', '/due?by=2030-01-01');
     const statuses = new Set<number>();
-    for (let asked = 0; asked < MOST_A_MINUTE; asked += 50)
+    for (let asked = 0; asked < TOKEN_ASKS_A_MINUTE; asked += 50)
       for (const { status } of await Promise.all(Array.from({ length: 50 }, () => ask(busy.secret))))
         statuses.add(status);
     expect(statuses).toEqual(new Set([200]));

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { problemBody } from '../http-problem';
 import { MACHINE_SCOPE_WORDS } from '../machine-scopes';
+import { TOKEN_ASKS_A_MINUTE } from '../machines';
 import { GROUPS, isPersonsWrite, type Answer, type Operation } from './operation';
 import { OPERATIONS } from './operations';
 import { namedSchemas, refTo, schemaOf, type JsonSchema } from './schemas';
@@ -77,6 +78,12 @@ function described(operation: Operation): JsonSchema {
   };
 }
 
+const SCOPES = Object.entries(MACHINE_SCOPE_WORDS).map(([scope, words]) => `\`${scope}\`: ${words}`);
+const TOKEN_WORDS = [
+  `Made by a lead on *Setup → Machines*. ${SCOPES.join('; ')}.`,
+  `${TOKEN_ASKS_A_MINUTE} requests a minute on each server; whoever asks more is refused with 429, and when to come again.`,
+].join(' ');
+
 /** Of what is open to other programs; what they read today is read tomorrow as long as this stays. */
 const VERSION = '1.0.0';
 
@@ -101,11 +108,7 @@ export function openApiDocument(): OpenApiDocument {
         session: { type: 'apiKey', in: 'cookie', name: 'dusk-wren' },
         token: {
           ...{ type: 'http', scheme: 'bearer' },
-          description: `Made by a lead on *Setup → Machines*. ${Object.entries(MACHINE_SCOPE_WORDS)
-            .map(([scope, words]) => `\`${scope}\`: ${words}`)
-            .join(
-              '; ',
-            )}. 600 requests a minute on each server; whoever asks more is refused with 429 and when to come again.`,
+          description: TOKEN_WORDS,
         },
       },
     },

@@ -23,6 +23,11 @@ describe('a hold out of a recording', () => {
   it('that went over what the test may have is judged by how high', () => {
     expect(held([0, 305, 335, ...stretch(20, 305)])).toEqual([15, 335]);
   });
+  it('of several stages in one recording is the one that is within what is asked', () => {
+    // The shell first, half again as high, let go; then the seat.
+    expect(held([0, ...stretch(30, 450), 0, 0, ...stretch(20, 305), 0])).toEqual([15, 305]);
+    expect(held([0, ...stretch(30, 450), 0])).toEqual([15, 450]);
+  });
   it('rows that lie too far apart to tell what was between them are no hold', () => {
     expect(held(stretch(10, 305), 5)).toEqual([15, 305]);
     expect(held(stretch(10, 305), 11)[0]).toBe(0);

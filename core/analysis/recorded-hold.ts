@@ -1,4 +1,4 @@
-import { psig, quantity, si, type GaugePressure, type Time } from '../quantity';
+import { compare, psig, quantity, si, type GaugePressure, type Time } from '../quantity';
 import { heldOn, NOT_HELD } from './hold';
 import type { PressureRecording } from './recording';
 
@@ -12,24 +12,51 @@ export interface RecordedHold {
 /** Rows further apart than so many seconds say nothing of what was between them. */
 const LONGEST_APART = 10;
 
-/** The hold of a pressure test in its recording: the first that is whole, else the longest there is. */
+interface Stretch {
+  readonly held: number;
+  readonly lowest: number;
+  readonly highest: number;
+}
+
+/** The hold of a pressure test in its recording: the first that is whole and nowhere too high, else the longest there is. */
 export function recordedHold(
   { seconds, psig: pressures }: PressureRecording,
   asked: { readonly pressure: GaugePressure; readonly hold: Time; readonly most?: GaugePressure },
 ): RecordedHold {
-  const [whole, most] = [si(asked.hold), asked.most && si(asked.most)];
+  const [whole, most] = [si(asked.hold), asked.most === undefined ? Infinity : si(asked.most)];
+  const isOver = ({ highest }: Stretch) => si(psig(highest)) > most;
+  const stretches = heldStretches({ seconds, psig: pressures }, asked);
+  const longest = stretches.reduce<Stretch | undefined>(
+    (best, each) => (best && best.held >= each.held ? best : each),
+    undefined,
+  );
+  const found = stretches.find((each) => each.held >= whole && !isOver(each)) ?? longest;
+  if (!found || found.held === 0)
+    return {
+      held: quantity('time', 0, 's'),
+      pressure: psig(pressures.reduce((a, b) => Math.max(a, b), -Infinity)),
+    };
+  const judgedBy = isOver(found) ? found.highest : found.lowest;
+  return { held: quantity('time', found.held, 's'), pressure: psig(judgedBy) };
+}
+
+/** Stretches in which it was held at what is asked, each until it is whole: its seconds, its lowest and its highest. */
+function heldStretches(
+  { seconds, psig: pressures }: PressureRecording,
+  asked: { readonly pressure: GaugePressure; readonly hold: Time },
+): Stretch[] {
+  const stretches: Stretch[] = [];
   let now = NOT_HELD;
-  let [lowest, highest] = [Infinity, -Infinity];
-  let best = { held: 0, lowest: -Infinity, highest: pressures.reduce((a, b) => Math.max(a, b), -Infinity) };
   for (const [i, at] of pressures.entries()) {
+    // One that is whole ends where the pressure is let go: another stage of the test may follow.
+    if (now.phase === 'done' && compare(psig(at), asked.pressure) < 0) now = NOT_HELD;
+    if (now.phase === 'done') continue;
     const apart = (seconds[i] ?? 0) - (seconds[i - 1] ?? seconds[i] ?? 0);
     now = heldOn(now, { apart, pressure: psig(at), leakPerMinute: 0 }, asked, LONGEST_APART);
-    if (now.held === 0) [lowest, highest] = [Infinity, -Infinity];
-    [lowest, highest] = [Math.min(lowest, at), Math.max(highest, at)];
-    if (now.held > best.held) best = { held: now.held, lowest, highest };
-    if (now.held >= whole) break;
+    if (now.phase === 'rising') continue;
+    const before = now.held > 0 ? stretches.pop() : undefined;
+    const [lowest, highest] = [Math.min(before?.lowest ?? at, at), Math.max(before?.highest ?? at, at)];
+    stretches.push({ held: now.held, lowest, highest });
   }
-  const isOver = most !== undefined && si(psig(best.highest)) > most;
-  const judgedBy = best.held === 0 || isOver ? best.highest : best.lowest;
-  return { held: quantity('time', best.held, 's'), pressure: psig(judgedBy) };
+  return stretches;
 }

@@ -1,17 +1,15 @@
+import { TOKEN_ASKS_A_MINUTE } from '@dusk-wren/contract';
 import { rateLimit } from 'express-rate-limit';
 import { Refusal } from '../refusal';
 import { machineOf } from './bearer';
 
 const MINUTE = 60_000;
 
-/** So many requests of one token in a minute, on each server: ten a second, long enough for any list that is read on. */
-export const MOST_A_MINUTE = 600;
-
 /** A machine that asks without end is told to wait; people are counted elsewhere, where they guess. */
 export const notTooMany = () =>
   rateLimit({
     windowMs: MINUTE,
-    limit: MOST_A_MINUTE,
+    limit: TOKEN_ASKS_A_MINUTE,
     standardHeaders: 'draft-8',
     legacyHeaders: false,
     skip: ({ machine }) => machine === undefined,

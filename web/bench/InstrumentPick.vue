@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { InstrumentView } from '@dusk-wren/contract';
 import { sayDay } from '../parts/dates';
+import { readerOf } from './recordings/reader';
 
 /** Which instrument is read, whether it is simulated, and whether its readings count. */
 defineProps<{
@@ -8,13 +9,16 @@ defineProps<{
   instrument: InstrumentView | undefined;
   /** What is the matter with it while it is read. */
   trouble?: string;
+  /** The recording that is looked at instead: only a real one of these can have written it. */
+  file?: string | undefined;
 }>();
 const picked = defineModel<string | undefined>();
 </script>
 
 <template>
   <p class="pick label">
-    <template v-if="instrument">
+    <span v-if="file !== undefined">out of “{{ file }}”</span>
+    <template v-if="instrument && readerOf(instrument, file) !== 'hand'">
       <label>
         <span class="visually-hidden">Instrument</span>
         <select

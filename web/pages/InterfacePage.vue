@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { TOKEN_ASKS_A_MINUTE } from '@dusk-wren/contract/machines';
 import { useQuery } from '@pinia/colada';
 import { computed, ref } from 'vue';
 import { call } from '../api/client';
@@ -31,8 +32,8 @@ const EXAMPLE = `curl -X PUT -H "Authorization: Bearer dw_…" -H "Content-Type:
         class="way"
         to="/setup?view=machines"
         >Setup → Machines</router-link
-      >), and may ask 600 times a minute. Figures that are sent may be texts with their unit, as somebody
-      types them.
+      >), and may ask {{ TOKEN_ASKS_A_MINUTE }} times a minute. Figures that are sent may be texts with their
+      unit, as somebody types them.
     </p>
     <pre class="row-flat example" tabindex="0">{{ EXAMPLE }}</pre>
     <p v-if="error" class="problem" role="alert">The document cannot be read now. Try again later.</p>

@@ -21,7 +21,6 @@ import CallWords from '../CallWords.vue';
 const props = defineProps<{ step: PlannedStep; task: TaskOf<'look'> }>();
 const job = useJob();
 const picked = ref<number>();
-const DEPTH = 'How deep';
 const depth = ref<Quantity<'length'>>();
 const words = useDraft('words');
 
@@ -40,14 +39,10 @@ function found({ finding: seen, asksDepth }: LookChoice): Finding | undefined {
 }
 
 /** A gauge that types tells how deep it is, over whatever was typed by hand; it stands in its field to be looked at. */
-const typedDepth = useDraft(DEPTH);
-const landed = ref(0);
 useLanding(({ value }) => {
   const read = ofDimension(value, 'length');
   if (!read || !choice.value?.asksDepth) return undefined;
-  depth.value = read;
-  typedDepth.value = '';
-  landed.value += 1;
+  depth.value = { ...read, entered: `${read.value} ${read.unit}` };
   return 'stands as how deep it is';
 });
 
@@ -84,9 +79,9 @@ useKeys([
     </ChoiceRow>
     <QuantityField
       v-if="choice?.asksDepth"
-      :key="`${picked} ${landed}`"
+      :key="String(picked)"
       v-model="depth"
-      :label="DEPTH"
+      label="How deep"
       dimension="length"
       example="2 thou"
       autofocus

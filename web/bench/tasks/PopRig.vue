@@ -26,6 +26,7 @@ import InstrumentPick from '../InstrumentPick.vue';
 import ChosenRecording from '../recordings/ChosenRecording.vue';
 import LandedRecordings from '../recordings/LandedRecordings.vue';
 import { popsOfFile, type RecordedPops } from '../recordings/pressure-of-file';
+import { readerOf } from '../recordings/reader';
 import RigCocks from './RigCocks.vue';
 import StepBar from '../StepBar.vue';
 import SlideWeight from './SlideWeight.vue';
@@ -98,11 +99,7 @@ const keptFile = computed(
     job.state?.records['curve-kept'].findLast(({ body }) => body.step.id === props.step.id && body.file)?.body
       .file,
 );
-/** A simulated rig has recorded nothing. */
-const readBy = computed(() => {
-  const rig = instrument.value;
-  return recorded.value && rig?.simulated !== false ? 'hand' : rig?.id;
-});
+const readBy = computed(() => readerOf(instrument.value, recorded.value?.file));
 const fillAgain = () => {
   recorded.value = undefined;
   run();
@@ -189,13 +186,12 @@ useKeys([{ key: 'enter', label: words.keep, run: keep, when: () => found.value !
     <div class="live-rig">
       <PressureChart :points="points" :wanted="valueIn(live.aim, unit)" :unit="unit" :span="span" />
       <div class="now" aria-live="off">
-        <p v-if="recorded" class="label">out of “{{ recorded.file }}”</p>
         <InstrumentPick
-          v-if="readBy !== 'hand'"
           v-model="picked"
           :choices="choices"
           :instrument="instrument"
           :trouble="trouble"
+          :file="recorded?.file"
         />
         <p class="live-reading number">
           {{ now ? parts(psig(now.psig)).number : '–' }} <small>{{ unit }}</small>

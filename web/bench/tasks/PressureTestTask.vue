@@ -40,6 +40,7 @@ import InstrumentPick from '../InstrumentPick.vue';
 import ChosenRecording from '../recordings/ChosenRecording.vue';
 import LandedRecordings from '../recordings/LandedRecordings.vue';
 import { testOfFile, type RecordedTest } from '../recordings/pressure-of-file';
+import { readerOf } from '../recordings/reader';
 import RigCocks from './RigCocks.vue';
 import { useReadings } from '../use-readings';
 
@@ -129,11 +130,7 @@ function look(made: RecordedTest): void {
   counted.value = '';
   recorded.value = made;
 }
-/** A simulated rig has recorded nothing. */
-const readBy = computed(() => {
-  const rig = instrument.value;
-  return recorded.value && rig?.simulated !== false ? 'hand' : rig?.id;
-});
+const readBy = computed(() => readerOf(instrument.value, recorded.value?.file));
 const typed = ref<{ pressure?: GaugePressure; leak: string }>({ leak: '' });
 function keepTyped(): void {
   const { pressure } = typed.value;
@@ -184,13 +181,12 @@ useKeys([{ key: 'enter', label: 'Keep this test', run: keep, when: () => now.val
         :span="Math.max(hold + 8, points.at(-1)?.[0] ?? 0)"
       />
       <div class="now" aria-live="off">
-        <p v-if="recorded" class="label">out of “{{ recorded.file }}”</p>
         <InstrumentPick
-          v-if="readBy !== 'hand'"
           v-model="picked"
           :choices="choices"
           :instrument="instrument"
           :trouble="trouble"
+          :file="recorded?.file"
         />
         <p class="live-reading number">
           {{ now ? parts(psig(now.psig)).number : '–' }} <small>{{ unit }}</small>
