@@ -24,6 +24,16 @@ it('the last curve of each figure, laid over the others of its step, in the read
   expect(si?.unit).not.toBe('psig');
   expect(si?.curves[0]?.points[1]?.[1]).not.toBeCloseTo(250, 0);
 });
+it('one that was read out of a recording names its file', () => {
+  const job = keep(new BenchJob(defaultValve('relief-spring')).workTo(STEP), 'first pop', 250);
+  const curve = { step: STEP, what: 'second pop', seconds: [0, 10], psig: [0, 251], readBy: 'hand' };
+  job.send({ kind: 'keep-curve', body: { ...curve, file: 'rig 7.csv' } });
+  const [kept] = keptCurves(job.state, 'US');
+  expect(kept?.curves.map(({ simulated, file }) => [simulated, file])).toEqual([
+    [true, undefined],
+    [false, 'rig 7.csv'],
+  ]);
+});
 it('a curve that was struck is not on paper', () => {
   const job = keep(new BenchJob(defaultValve('relief-spring')).workTo(STEP), 'first pop', 262);
   job.send({ kind: 'strike-entry', body: { entry: job.log.length, reason: 'the wrong valve' } });

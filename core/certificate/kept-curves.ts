@@ -12,6 +12,8 @@ export interface KeptCurves {
   readonly curves: readonly {
     readonly what: string;
     readonly simulated: boolean;
+    /** The recording that it was read out of. */
+    readonly file?: string;
     readonly points: readonly (readonly [seconds: number, pressure: number])[];
   }[];
 }
@@ -38,10 +40,14 @@ export function keptCurves(state: JobState, system: UnitSystem): KeptCurves[] {
   });
 }
 
-function curveOf({ what, seconds, psig: pressures, readBy }: EntryOf<'curve-kept'>['body'], unit: string) {
+function curveOf(
+  { what, seconds, psig: pressures, file, readBy }: EntryOf<'curve-kept'>['body'],
+  unit: string,
+) {
   return {
     what,
     simulated: readBy !== 'hand' && readBy.simulated,
+    ...(file === undefined ? {} : { file }),
     points: seconds.map((at, i) => [at, valueIn(psig(pressures[i] ?? 0), unit)] as const),
   };
 }

@@ -15,6 +15,8 @@ export interface TestLine {
   readonly passed: boolean;
   readonly source: string;
   readonly simulated: boolean;
+  /** The recording that it was read out of. */
+  readonly file?: string;
 }
 
 /** Every pressure test that was run, those that failed too. */
@@ -36,6 +38,7 @@ export function testLines(state: JobState, current: Plan): TestLine[] {
         passed: counts(body.readBy) && passed(entry, step.task),
         source: describeSource(step.task.shown.source),
         simulated: body.readBy !== 'hand' && body.readBy.simulated,
+        ...(body.file === undefined ? {} : { file: body.file }),
       },
     ];
   });

@@ -8,6 +8,7 @@ import live from './samples/frozen-2026-11-27-live.json';
 import leaks from './samples/frozen-2026-11-27-leak.json';
 import strokes from './samples/frozen-2026-11-27-stroke.json';
 import leftForNow from './samples/frozen-2026-11-28-left-for-now.json';
+import recorded from './samples/frozen-2026-11-29-recorded.json';
 import tests from './samples/frozen-2026-11-26-pressure-tested.json';
 import { must } from '../problem';
 import { defaultValve, type ConstructionId, type Features } from '../valve';
@@ -54,6 +55,16 @@ describe.each(Object.keys(EVENTS) as EventKind[])('an entry of %s', (kind) => {
       'event.broken',
     );
   });
+});
+
+it('what was read out of a recording names its file, as it was kept', () => {
+  const lines = must(readLog(recorded.map((entry, i) => ({ ...entry, seq: i + 1 })))).map((entry) =>
+    describeEntry(entry, 'US'),
+  );
+  expect(lines).toEqual([
+    'first pop: a curve of 5 points, out of RIG-8 pops.csv',
+    'shell test at 2240 psig: 0 drops/min, out of rig 9 shell.csv',
+  ]);
 });
 
 describe('an entry', () => {

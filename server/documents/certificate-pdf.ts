@@ -186,7 +186,10 @@ function tests(paper: Certificate, units: UnitSystem): Content[] {
         : { text: test.leak, style: 'number' },
       { text: test.allowed, style: 'number' },
       { text: `${test.passed ? 'passed' : 'over'}${test.simulated ? ', simulated' : ''}`, bold: true },
-      { text: test.source, style: 'small' },
+      {
+        text: `${test.source}${test.file === undefined ? '' : `; read out of “${test.file}”`}`,
+        style: 'small',
+      },
     ]),
     ['auto', 'auto', 'auto', 'auto', 'auto', 'auto', '*'],
   );

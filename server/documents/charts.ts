@@ -109,9 +109,9 @@ export function curveChart({ step, unit, seconds, most, curves }: KeptCurves): C
         `<path d="${plotPath(points, box)}" fill="none" stroke="${BLUE}" stroke-width="1.8" stroke-dasharray="${DASHES[i % DASHES.length] ?? '0'}"/>`,
     )
     .join('');
-  const named = curves.map(({ what, simulated }, i) => {
+  const named = curves.map(({ what, simulated, file }, i) => {
     const drawn = ['whole', 'dashed', 'dotted', 'dash and dot'][i % DASHES.length] ?? '';
-    return `${what}${curves.length > 1 ? ` (${drawn})` : ''}${simulated ? ', simulated' : ''}`;
+    return `${what}${curves.length > 1 ? ` (${drawn})` : ''}${simulated ? ', simulated' : ''}${file === undefined ? '' : `, out of “${file}”`}`;
   });
   return {
     unbreakable: true,

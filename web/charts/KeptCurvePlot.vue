@@ -35,7 +35,8 @@ const words = computed(
         <svg viewBox="0 0 40 6" width="40" height="6" aria-hidden="true">
           <path d="M0 3H40" class="curve" :stroke-dasharray="DASHES[i % DASHES.length]" />
         </svg>
-        {{ curve.what }}{{ curve.simulated ? ' (simulated)' : '' }}
+        {{ curve.what }}{{ curve.simulated ? ' (simulated)' : ''
+        }}{{ curve.file === undefined ? '' : `, out of “${curve.file}”` }}
       </span>
     </figcaption>
   </figure>
@@ -50,6 +51,7 @@ figure > svg {
   width: 100%;
 }
 figcaption {
+  overflow-wrap: anywhere;
   display: flex;
   flex-wrap: wrap;
   gap: 4px 18px;

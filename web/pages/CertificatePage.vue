@@ -237,7 +237,9 @@ const RING = (verdict: string) =>
                 <ContactRing :verdict="test.passed ? 'fit' : 'rework'" /> {{ test.passed ? 'passed' : 'over'
                 }}{{ test.simulated ? ', simulated' : '' }}
               </td>
-              <td class="muted">{{ test.source }}</td>
+              <td class="muted">
+                {{ test.source }}{{ test.file === undefined ? '' : `; read out of “${test.file}”` }}
+              </td>
             </tr>
           </tbody>
         </table>
