@@ -114,7 +114,7 @@ test('a pressure test out of a rig’s file: how long it held at what is read, w
   await expect(inHand(page).getByRole('status').first()).toBeVisible();
   await expect(inHand(page).getByText(/at 2240 psig from “rig 9 shell.csv”/)).toBeVisible();
   await inHand(page)
-    .getByLabel(/^This rig counts none/)
+    .getByLabel(/seen in the hold$/)
     .fill('0');
   await nothingSerious(page);
   await inHand(page).getByRole('button', { name: 'Keep this test' }).click();

@@ -21,7 +21,7 @@ const session = useSession();
 useIdleLock();
 const gauges = useGaugeLines();
 // Before any key of the page: what a gauge types is no key of it.
-listenForBursts({ isAwaited: gauges.isAwaited, take: gauges.hear });
+listenForBursts({ isAwaited: gauges.isAwaited, isReading: gauges.isReading, take: gauges.hear });
 const bare = computed(() => route.meta['bare'] === true);
 watchEffect(() => {
   document.documentElement.dataset['theme'] = preferences.look;

@@ -25,7 +25,10 @@ describe('the keys of the page where a gauge types too', () => {
     vi.stubGlobal('window', page);
     vi.stubGlobal('HTMLInputElement', class {});
     vi.stubGlobal('HTMLTextAreaElement', class {});
-    listenForBursts({ isAwaited: () => true, take: (line) => taken.push(line) > 0 });
+    listenForBursts({
+      ...{ isAwaited: () => true, isReading: () => true },
+      take: (line) => void taken.push(line),
+    });
     page.addEventListener('keydown', onKey);
   });
   beforeEach(() => {

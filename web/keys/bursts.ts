@@ -10,8 +10,9 @@ type Field = HTMLInputElement | HTMLTextAreaElement;
 /** Who takes readings, where a gauge here types any. */
 interface Taker {
   readonly isAwaited: () => boolean;
-  /** Whether a line was a reading. */
-  readonly take: (line: string) => boolean;
+  /** Whether a line is a reading. */
+  readonly isReading: (line: string) => boolean;
+  readonly take: (line: string) => void;
 }
 
 const reader = new BurstReader();
@@ -37,13 +38,16 @@ function doHeld(): void {
 const fieldOf = (target: EventTarget | null): Field | undefined =>
   target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement ? target : undefined;
 
-/** Puts back what stood in the field, once whoever bound it has heard of all that was typed into it. */
-function putBack(): void {
-  const [into, text] = [field, before];
-  if (!into) return;
+/**
+ * Puts back what stood in the field, once whoever bound it has heard of all that was typed into it; then, once they have heard
+ * of that too, the reading lands: it may be the very field that it is for.
+ */
+function land(into: Field | undefined, text: string, taken: () => void): void {
+  if (!into) return taken();
   setTimeout(() => {
     into.value = text;
     into.dispatchEvent(new Event('input', { bubbles: true }));
+    setTimeout(taken);
   });
 }
 
@@ -69,11 +73,13 @@ function hear(event: KeyboardEvent): void {
       // A blank in the middle of a line presses no button.
       if (!field) keepFromPage(event);
       return;
-    case 'line':
-      if (!taker.take(heard.line)) return;
+    case 'line': {
+      const { line } = heard;
+      if (!taker.isReading(line)) return;
       keepFromPage(event);
-      putBack();
+      land(field, before, () => taker?.take(line));
       return;
+    }
     case 'nothing':
       // Before the page hears this key: one after the other, as they were pressed. A gauge shifts within a line.
       return event.key === 'Shift' ? undefined : doHeld();

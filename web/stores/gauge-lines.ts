@@ -32,6 +32,8 @@ export const useGaugeLines = defineStore('gauge lines', () => {
   /** Whether any gauge here types at all: nobody else’s typing is looked at. */
   const isAwaited = () => instruments.value.some(({ lines }) => lines !== undefined);
 
+  const isReading = (line: string): boolean => reads(line).length > 0;
+
   /** Whether a line was of a gauge of this shop; it has landed then, or it is said why not. */
   function hear(line: string): boolean {
     const found = reads(line);
@@ -60,7 +62,7 @@ export const useGaugeLines = defineStore('gauge lines', () => {
     landings.value = [...landings.value, landing];
     return () => (landings.value = landings.value.filter((each) => each !== landing));
   }
-  return { said, instruments, isAwaited, hear, sent, add };
+  return { said, instruments, isAwaited, isReading, hear, sent, add };
 });
 
 /** What takes readings while this is on the screen; the newest goes first. */

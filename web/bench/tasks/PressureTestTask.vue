@@ -209,7 +209,7 @@ useKeys([{ key: 'enter', label: 'Keep this test', run: keep, when: () => now.val
         <v-text-field
           v-if="!isCounted"
           v-model="counted"
-          :label="`This rig counts none: ${of} seen in the hold`"
+          :label="`${capital(of)} seen in the hold`"
           inputmode="decimal"
         />
         <p v-else class="leak number">
