@@ -20,13 +20,7 @@ export default tseslint.config(
       parserOptions: {
         parser: tseslint.parser,
         // Each package's own project: the service would make one anew for every component it meets.
-        project: [
-          'core/tsconfig.json',
-          'tsconfig.node.json',
-          'web/tsconfig.json',
-          'e2e/tsconfig.json',
-          'speed/tsconfig.json',
-        ],
+        project: ['tsconfig.lint.json'],
         extraFileExtensions: ['.vue'],
         tsconfigRootDir: import.meta.dirname,
       },

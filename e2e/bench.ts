@@ -7,6 +7,8 @@ export const FIRST = process.env[`DW_FIRST_${SHOP}`] ?? '';
 export const SECOND = process.env[`DW_SECOND_${SHOP}`] ?? '';
 /** Their database, for what no page can do. */
 export const DATABASE = process.env[`DW_DATABASE_${SHOP}`] ?? '';
+/** One that stays as the demo left it, for a journey that wants a shop of its own. */
+export const DEMO = process.env['DW_DEMO'] ?? '';
 /** Where their back-ups lie. */
 export const BACKUPS = process.env[`DW_BACKUPS_${SHOP}`] ?? '';
 /** Where rigs leave their recordings. */

@@ -1,11 +1,14 @@
 import { expect, test, type Page } from '@playwright/test';
 import { nothingSerious } from './axe';
-import { FIRST, signIn } from './bench';
+import { signIn } from './bench';
+import { ownShop } from './own-shop';
 import { tooSmall } from './sizes';
 
 /** A shutdown, from the list of its valves to their jobs. */
 
-/** A day of the month after next: what other journeys have left on the benches is over by then, and leaves room. */
+const shop = ownShop();
+
+/** A day of the month after next: what is on the benches is over by then, and leaves room. */
 async function pickDay(page: Page, label: string, day: number): Promise<void> {
   await page.getByLabel(label).click();
   const calendar = page.getByRole('group', { name: label });
@@ -22,8 +25,8 @@ test('an outage out of a file: what fits, what stays and why, what it takes, its
   page,
 }) => {
   test.setTimeout(180_000);
-  await signIn(page, 'Petra Lundholm');
-  await page.goto(`${FIRST}/week`);
+  await signIn(page, 'Petra Lundholm', shop.url);
+  await page.goto(`${shop.url}/week`);
   await page.getByRole('link', { name: 'Outages' }).click();
   await page.getByRole('button', { name: 'A new outage' }).click();
   const name = `Stop ${crypto.randomUUID().slice(0, 6)}`;
@@ -68,7 +71,7 @@ test('an outage out of a file: what fits, what stays and why, what it takes, its
     await page.getByRole('button', { name: /^Open \d jobs?$/ }).click({ timeout: 60_000 });
     await expect(page.getByText(/jobs? opened, not begun before/)).toBeVisible();
     await expect(page.getByRole('region', { name: 'On a bench already' })).toContainText('NR-40');
-    const { jobs } = (await (await page.request.get(`${FIRST}/api/week`)).json()) as {
+    const { jobs } = (await (await page.request.get(`${shop.url}/api/week`)).json()) as {
       jobs: { tag: string; hard: boolean; notBefore: string | null; due: string }[];
     };
     const own = jobs.find(({ tag }) => tag === 'NR-40');
@@ -76,19 +79,19 @@ test('an outage out of a file: what fits, what stays and why, what it takes, its
     expect(own?.notBefore && own.notBefore < own.due).toBe(true);
   });
   await test.step('off the list, its jobs stay', async () => {
-    await page.goto(`${FIRST}/week/outages`);
+    await page.goto(`${shop.url}/week/outages`);
     const line = page.getByRole('listitem').filter({ hasText: name });
     await line.getByRole('button', { name: 'Take it off' }).click();
     await line.getByRole('button', { name: 'Yes, off the list; its jobs stay' }).click();
     await expect(line).toHaveCount(0);
-    const found = await page.request.get(`${FIRST}/api/jobs?state=open&q=NR-40`);
+    const found = await page.request.get(`${shop.url}/api/jobs?state=open&q=NR-40`);
     expect(((await found.json()) as { jobs: unknown[] }).jobs).toHaveLength(1);
   });
 });
 
 test('who is no lead reads an outage and opens nothing', async ({ page }) => {
-  await signIn(page, 'Wen Aldous');
-  await page.goto(`${FIRST}/week/outages`);
+  await signIn(page, 'Wen Aldous', shop.url);
+  await page.goto(`${shop.url}/week/outages`);
   await expect(page.getByRole('button', { name: 'A new outage' })).toHaveCount(0);
   await page.getByRole('link', { name: 'Water injection, two-day stop' }).click();
   await expect(page.getByRole('region', { name: 'Kits and parts' })).toBeVisible();

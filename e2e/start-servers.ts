@@ -1,9 +1,9 @@
 import type { FullConfig } from '@playwright/test';
-import { createConnection } from 'mariadb';
-import { builtServer, type BuiltServer } from '../scripts/machine/built-server.mjs';
-import { copyDatabase, playDemo, root } from './play-demo';
 import { mkdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
+import type { BuiltServer } from '../scripts/machine/built-server.mjs';
+import { root } from './play-demo';
+import { backupsOf, dropsOf, freshDatabase, serverOn } from './shops';
 
 interface Shop {
   readonly first: BuiltServer;
@@ -11,42 +11,10 @@ interface Shop {
   readonly database: string;
 }
 
-/** A fresh database, with the demo played into it or copied from another one. */
-async function freshDatabase(admin: string, name: string, like?: string): Promise<string> {
-  const connection = await createConnection(admin);
-  await connection.query(`DROP DATABASE IF EXISTS ${name}`);
-  await connection.query(`CREATE DATABASE ${name}`);
-  await connection.end();
-  const address = admin.replace(/\/[^/]*$/, `/${name}`);
-  await (like === undefined ? playDemo(envFor(address)) : copyDatabase(like, address));
-  return address;
-}
-
-/** Where the servers of a database keep its back-ups. */
-const backupsOf = (address: string): string => join(root, '.data/e2e-backups', new URL(address).pathname);
-
-/** Where the rigs of a database leave their recordings. */
-const dropsOf = (address: string): string => join(root, '.data/e2e-drops', new URL(address).pathname);
-
-const envFor = (address: string): NodeJS.ProcessEnv => ({
-  ...process.env,
-  DATABASE_URL: address,
-  SESSION_SECRET: 'a secret for the journeys only, 32+',
-  WEB_ROOT: join(root, 'web/dist'),
-  LOG_LEVEL: 'error',
-  SIMULATION_RATE: '15',
-  SHOP_NAME: 'Pinder Street valve shop',
-  NODE_ENV: 'production',
-  BACKUP_DIR: backupsOf(address),
-  DROP_FOLDER: dropsOf(address),
-  HOOK_HOSTS: 'planning.example',
-});
-
 /** Two servers on one database: what one commits must reach people on the other. */
 async function startShop(database: string): Promise<Shop> {
-  const env = envFor(database);
   mkdirSync(dropsOf(database), { recursive: true });
-  const [first, second] = await Promise.all([builtServer(env), builtServer(env)]);
+  const [first, second] = await Promise.all([serverOn(database), serverOn(database)]);
   return { first, second, database };
 }
 
@@ -61,6 +29,8 @@ export default async function startServers({ workers }: FullConfig): Promise<() 
   const others = Array.from({ length: workers - 1 }, (_, i) =>
     freshDatabase(admin, `dw_e2e_${i + 1}`, played),
   );
+  // Nobody works in this one: it stays as the demo left it, to be copied.
+  process.env['DW_DEMO'] = await freshDatabase(admin, 'dw_e2e_demo', played);
   const shops = await Promise.all([played, ...(await Promise.all(others))].map(startShop));
   // The journeys run in processes of their own, which inherit this one's environment.
   shops.forEach(({ first, second, database }, index) => {

@@ -2,15 +2,18 @@ import { workingDaysFrom } from '@dusk-wren/core/plan';
 import { expect, test, type Page } from '@playwright/test';
 import { nothingSerious } from './axe';
 import { postFrom } from './api';
-import { FIRST, inHand, signIn } from './bench';
+import { inHand, signIn } from './bench';
 import { choose } from './choose';
 import { openOwnJob } from './own-job';
+import { ownShop } from './own-shop';
 import { workTo } from './plain';
 
 /** The plan of the shop's week, as a lead and whoever works by it see it. */
 
+const shop = ownShop();
+
 const plan = async (page: Page) => {
-  await page.goto(`${FIRST}/week`);
+  await page.goto(`${shop.url}/week`);
   await expect(page.locator('.piece').first()).toBeVisible();
 };
 const late = (page: Page) => page.getByRole('region', { name: 'Late jobs' });
@@ -39,7 +42,7 @@ test('a finding makes a job late; its part is asked for sooner, and it is on tim
   page,
 }) => {
   test.setTimeout(240_000);
-  await signIn(page, 'Petra Lundholm');
+  await signIn(page, 'Petra Lundholm', shop.url);
   const due = workingDaysFrom(new Date().toISOString(), 4);
   const address = await openOwnJob(page, 'bare', due);
   const id = new URL(address).pathname.split('/').at(-1) ?? '';
@@ -47,8 +50,8 @@ test('a finding makes a job late; its part is asked for sooner, and it is on tim
   expect((await postFrom(page, `/api/week/jobs/${id}/want`, want)).status()).toBe(200);
   /** By the plan of now, which is made where there is none: what is kept beside the work may be of a while ago. */
   const lateness = async () => {
-    await page.request.get(`${FIRST}/api/week`);
-    const said = await page.request.get(`${FIRST}/api/week/jobs/${id}`);
+    await page.request.get(`${shop.url}/api/week`);
+    const said = await page.request.get(`${shop.url}/api/week/jobs/${id}`);
     return ((await said.json()) as { lateMinutes: number }).lateMinutes;
   };
   await plan(page);
@@ -94,16 +97,16 @@ test('a finding makes a job late; its part is asked for sooner, and it is on tim
     await plan(page);
     await expect.poll(lateness, { timeout: 60_000 }).toBe(0);
     await expect(late(page).getByText(tag)).toHaveCount(0);
-    const csv = await (await page.request.get(`${FIRST}/api/week.csv`)).text();
+    const csv = await (await page.request.get(`${shop.url}/api/week.csv`)).text();
     expect(csv).toContain(tag);
   });
 });
 
 test('who is away makes a job late, a cure is taken, and the day sheet follows', async ({ page }) => {
   test.setTimeout(180_000);
-  await signIn(page, 'Petra Lundholm');
+  await signIn(page, 'Petra Lundholm', shop.url);
   await test.step('three of four are away', async () => {
-    await page.goto(`${FIRST}/setup?view=hours`);
+    await page.goto(`${shop.url}/setup?view=hours`);
     for (const name of ['Ines Okoro', 'Tam Brackley', 'Jory Velde']) {
       await isAway(page, name);
       await page.locator('summary', { hasText: name }).click();
@@ -113,8 +116,9 @@ test('who is away makes a job late, a cure is taken, and the day sheet follows',
   const words = await test.step('what is late says by how much and why, and what would cure it', async () => {
     await plan(page);
     await nothingSerious(page);
-    // One whose cure is somebody who stays: others wait for parts, or for nobody that is there.
-    for (const job of await late(page).getByRole('article').all()) {
+    // One whose cure is somebody who stays: others wait for parts, or for nobody that is there. An evening is a tenth of what
+    // the least late are late by at least, and these are the last.
+    for (const job of (await late(page).getByRole('article').all()).toReversed()) {
       await job.getByRole('button', { expanded: false }).first().click();
       await expect(job.getByRole('listitem').first()).toBeVisible();
       await job.getByRole('button', { name: 'What would cure it' }).click();
@@ -136,7 +140,7 @@ test('who is away makes a job late, a cure is taken, and the day sheet follows',
   await test.step('it is in the hours, and in the day sheet of that evening', async () => {
     await expect
       .poll(async () => {
-        const { people } = (await (await page.request.get(`${FIRST}/api/setup/hours`)).json()) as {
+        const { people } = (await (await page.request.get(`${shop.url}/api/setup/hours`)).json()) as {
           people: { name: string; extra: { from: string; to: string }[] }[];
         };
         return people.find((each) => each.name === name)?.extra.map((each) => [each.from, each.to]);
@@ -144,17 +148,17 @@ test('who is away makes a job late, a cure is taken, and the day sheet follows',
       .toContainEqual([from, to]);
     await choose(page.locator('.files .v-field'), name);
     const sheet = await page.getByRole('link', { name: /^Day sheet/ }).getAttribute('href');
-    const pdf = await page.request.get(new URL(sheet ?? '', FIRST).href, { timeout: 60_000 });
+    const pdf = await page.request.get(new URL(sheet ?? '', shop.url).href, { timeout: 60_000 });
     expect([pdf.status(), pdf.headers()['content-type']]).toEqual([200, 'application/pdf']);
     const calendar = await page.getByRole('link', { name: 'Calendar', exact: true }).getAttribute('href');
-    const text = await (await page.request.get(new URL(calendar ?? '', FIRST).href)).text();
+    const text = await (await page.request.get(new URL(calendar ?? '', shop.url).href)).text();
     expect(text).toContain('BEGIN:VEVENT');
   });
 });
 
 test('a piece is moved by keys, with who becomes late said before it is put down', async ({ page }) => {
   test.setTimeout(120_000);
-  await signIn(page, 'Petra Lundholm');
+  await signIn(page, 'Petra Lundholm', shop.url);
   await plan(page);
   const piece = page.locator('.piece:not(.wait):not(.hold)').nth(1);
   const key = (await piece.getAttribute('data-key')) ?? '';
@@ -180,11 +184,11 @@ test('who works by the plan sees what is theirs, moves nothing, and on a phone r
   page,
 }) => {
   await page.setViewportSize({ width: 390, height: 844 });
-  await signIn(page, 'Wen Aldous');
+  await signIn(page, 'Wen Aldous', shop.url);
   const mine = page.getByRole('region', { name: 'Planned for you' });
   await expect(mine.getByRole('link').first()).toBeVisible();
   await nothingSerious(page);
-  await page.goto(`${FIRST}/week`);
+  await page.goto(`${shop.url}/week`);
   await expect(page.getByRole('region', { name: 'Wen Aldous' }).getByRole('button').first()).toBeVisible();
   await page.getByRole('region', { name: 'Wen Aldous' }).getByRole('button').first().click();
   await expect(page.locator('.in-hand')).toBeVisible();
@@ -196,8 +200,8 @@ test('who works by the plan sees what is theirs, moves nothing, and on a phone r
 
 test('a week out of a file is planned and proved in the browser', async ({ page }) => {
   test.setTimeout(120_000);
-  await signIn(page, 'Wen Aldous');
-  await page.goto(`${FIRST}/week/file`);
+  await signIn(page, 'Wen Aldous', shop.url);
+  await page.goto(`${shop.url}/week/file`);
   await page.getByRole('button', { name: 'Use the sample' }).click();
   // Fisher and Thompson 1963, six jobs on six machines: 55, and none below it.
   await expect(page.locator('.figures')).toContainText('ends at55', { timeout: 90_000 });
@@ -206,7 +210,7 @@ test('a week out of a file is planned and proved in the browser', async ({ page 
 });
 
 test('a piece is dragged along its rail, and lies there after a reload', async ({ page }) => {
-  await signIn(page, 'Petra Lundholm');
+  await signIn(page, 'Petra Lundholm', shop.url);
   await plan(page);
   const pieces = page.locator('.piece:not(.wait):not(.hold):not(.begun)');
   // One of the morning, so that it stays in the day that is shown.
@@ -238,7 +242,7 @@ test('a piece is dragged along its rail, and lies there after a reload', async (
 });
 
 test('a new job is promised a day by its chance, and taken in for it', async ({ page }) => {
-  await signIn(page, 'Petra Lundholm');
+  await signIn(page, 'Petra Lundholm', shop.url);
   await plan(page);
   const section = page.getByRole('region', { name: 'A new job' });
   await choose(section.locator('.v-field').last(), 'Globe, bolted bonnet');
@@ -246,7 +250,7 @@ test('a new job is promised a day by its chance, and taken in for it', async ({ 
   const days = section.getByRole('list', { name: 'Ready by the end of' });
   await expect(days.getByRole('listitem').first()).toBeVisible({ timeout: 60_000 });
   await nothingSerious(page);
-  await page.goto(`${FIRST}/jobs/new`);
+  await page.goto(`${shop.url}/jobs/new`);
   await page.getByRole('button', { name: 'When could it be ready?' }).click();
   const day = page.getByRole('list', { name: 'Ready by the end of' }).getByRole('button').last();
   await expect(day).toBeVisible({ timeout: 60_000 });

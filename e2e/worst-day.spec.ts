@@ -5,7 +5,7 @@ import { balancer, type Balancer } from '../scripts/machine/balancer.mjs';
 import { builtServer, type BuiltServer } from '../scripts/machine/built-server.mjs';
 import { privateCluster, type ClusterNode, type PrivateCluster } from '../scripts/machine/cluster.mjs';
 import { z } from 'zod';
-import { DATABASE, PIN, signIn } from './bench';
+import { DEMO, PIN, signIn } from './bench';
 import { addNote, logOf, openOwnJob } from './own-job';
 import { copyDatabase, root } from './play-demo';
 
@@ -88,7 +88,7 @@ test.beforeAll(async () => {
     more: () => ['--innodb-file-per-table=0', `--innodb-data-file-path=ibdata1:12M:autoextend:max:${room}`],
   });
   front = await balancer({ nodes: cluster.nodes, servers: 2 });
-  await copyDatabase(DATABASE, node(0).url(NAME));
+  await copyDatabase(DEMO, node(0).url(NAME));
   await Promise.all([startServer(0), startServer(1)]);
   await expect(async () => expect((await fetch(`${front.url}/readyz`)).status).toBe(200)).toPass();
 });
