@@ -76,7 +76,12 @@ export function createApp(
   const feed = new LiveFeed(cannotLook);
   const streams = new OpenStreams(sequelize, cannotLook);
   const printer = new Printer(() => settingsOf(config));
-  const week = new WeekKeeper(sequelize, shopZone, now);
+  const week = new WeekKeeper(
+    sequelize,
+    { url: config.DATABASE_URL, silence: config.DATABASE_SILENCE * 1000 },
+    shopZone,
+    now,
+  );
   app.disable('x-powered-by');
   app.set('trust proxy', config.TRUST_PROXY);
   app.set('query parser', 'simple');

@@ -3,7 +3,7 @@ import { STATUS } from '@dusk-wren/contract/status';
 import { wordProblem } from '@dusk-wren/contract/wording';
 import type { NextFunction, Request, Response } from 'express';
 import { Refusal } from './refusal';
-import { isDatabaseAway, whyUnwritable, withoutStatement } from './database/failures';
+import { databaseProblem, withoutStatement } from './database/failures';
 
 const RETRY_SECONDS = 2;
 
@@ -32,10 +32,7 @@ export function answerError(error: unknown, request: Request, response: Response
 
 function problemOf(error: unknown, requestId: string): AnyProblem {
   if (error instanceof Refusal) return error.problem;
-  const why = whyUnwritable(error);
-  if (why) return { code: 'database.unwritable', why };
-  if (isDatabaseAway(error)) return { code: 'database.away' };
-  return problemOfRequest(error) ?? { code: 'server.failed', requestId };
+  return databaseProblem(error) ?? problemOfRequest(error) ?? { code: 'server.failed', requestId };
 }
 
 const NO_JSON: readonly unknown[] = [

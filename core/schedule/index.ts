@@ -30,6 +30,7 @@ export { factorFor, factorOf, LEAST_LEARNED, LEARNED_FROM, ratiosOf, type Ratio 
 export { chanceBy, promise } from './late/promise';
 export { byRisk, type Candidate } from './outage/risk';
 export { fitInto, type Asked, type Fitted, type Unfit } from './outage/fits';
+export { grouped } from './grouped';
 export { instanceOf, type Instance, type NoPlan } from './instance';
 export { instant, bestRule, NO_CLOCK, type Solved } from './engine/instant';
 export { byWindows } from './exact/windows';

@@ -1,4 +1,20 @@
+import { existsSync, readFileSync } from 'node:fs';
+
 const WARM_UP = 150;
+
+/** The shares of this machine's time that others took, as a hypervisor says it, from one look to the next; nothing where none does. */
+export function timeTaken() {
+  const look = () => {
+    if (!existsSync('/proc/stat')) return { taken: 0, all: 1 };
+    const [, ...times] = readFileSync('/proc/stat', 'utf8').split('\n')[0].split(/\s+/).map(Number);
+    return { taken: times[7] ?? 0, all: times.slice(0, 8).reduce((a, b) => a + b) };
+  };
+  const before = look();
+  return () => {
+    const now = look();
+    return (now.taken - before.taken) / Math.max(1, now.all - before.all);
+  };
+}
 
 export const p95 = (times) => [...times].sort((a, b) => a - b)[Math.floor(times.length * 0.95)];
 
@@ -14,16 +30,24 @@ export async function timed(rounds, work, warmUp = WARM_UP) {
   return times;
 }
 
-/** How long the database takes to commit one row, with nothing around it. */
-export async function bareCommits(url, rounds) {
+/** How long the database takes to commit one row, with nothing around it; so many milliseconds between one and the next. */
+export async function bareCommits(url, rounds, pause = 0) {
   const { createConnection } = await import('mariadb');
   const connection = await createConnection(url);
   await connection.query('CREATE TABLE IF NOT EXISTS bench_bare (id INT PRIMARY KEY, body TEXT)');
-  const times = await timed(rounds, async (i) => {
+  const commit = async (i) => {
     await connection.beginTransaction();
     await connection.query('INSERT INTO bench_bare VALUES (?, ?)', [i, 'x'.repeat(200)]);
     await connection.commit();
-  });
+  };
+  const times = [];
+  for (let i = 0; i < WARM_UP; i++) await commit(i);
+  for (let i = WARM_UP; i < WARM_UP + rounds; i++) {
+    const began = performance.now();
+    await commit(i);
+    times.push(performance.now() - began);
+    if (pause > 0) await new Promise((done) => setTimeout(done, pause));
+  }
   await connection.query('DROP TABLE bench_bare');
   await connection.end();
   return times;

@@ -1,3 +1,4 @@
+import type { AnyProblem } from '@dusk-wren/contract';
 import {
   BaseError,
   ConnectionError,
@@ -50,6 +51,13 @@ function isConnectionErrno(error: unknown): boolean {
   if ('fatal' in error && error.fatal === true) return true;
   const errno = 'errno' in error ? Number(error.errno) : 0;
   return AT_ANOTHER_TIME.includes(errno) || (errno >= OF_THE_DRIVER.from && errno <= OF_THE_DRIVER.to);
+}
+
+/** What is wrong with the database, where that is what is wrong. */
+export function databaseProblem(error: unknown): AnyProblem | undefined {
+  const why = whyUnwritable(error);
+  if (why) return { code: 'database.unwritable', why };
+  return isDatabaseAway(error) ? { code: 'database.away' } : undefined;
 }
 
 /** What may go into a log of a failure: no statement and no parameter, for these hold sessions and people. */

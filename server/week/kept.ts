@@ -2,6 +2,7 @@ import { plannedJobView, type PlannedJobView, type PlannedPiece } from '@dusk-wr
 import { weekView, type PlacingView, type WeekView } from '@dusk-wren/contract/week';
 import { dayIn } from '@dusk-wren/core/quantity';
 import { jobId } from '@dusk-wren/core/job';
+import { grouped } from '@dusk-wren/core/schedule';
 import { Op, QueryTypes, type Sequelize } from 'sequelize';
 import { lastChange } from '../database/setup-changes';
 import { wantingLine } from '../drill/work-rules';
@@ -39,11 +40,22 @@ export async function keptWeek(): Promise<{ readonly madeOf: string; readonly vi
   return read.success ? { madeOf: row.madeOf, view: read.data } : undefined;
 }
 
+/** What the last plan was made of. */
+export async function madeOfKept(): Promise<string | undefined> {
+  const row = await KeptWeekRow.findOne({ attributes: ['madeOf'], order: [['from', 'DESC']] });
+  return row?.madeOf;
+}
+
 /** Keeps the plan of a day in place of the one before, and what it says of each job. */
 export async function keepWeek(sequelize: Sequelize, madeOf: string, view: WeekView): Promise<void> {
   const from = new Date(view.from);
   const day = dayIn(view.from, view.zone);
-  const planned = view.jobs.map(({ id }) => ({ id, said: plannedJob(view, id) }));
+  const placed = grouped(view.plan, ({ job }) => job);
+  const dueOf = new Map(view.week.jobs.map(({ id, due }) => [String(id), due]));
+  const planned = view.jobs.map(({ id }) => ({
+    id,
+    said: plannedJob(view, placed.get(id) ?? [], dueOf.get(id)),
+  }));
   await transacted(sequelize, async (transaction) => {
     await KeptWeekRow.upsert({ day, madeOf, from, body: JSON.stringify(view) }, { transaction });
     await KeptWeekRow.destroy({ where: { day: { [Op.lt]: dayAfter(day, -DAYS_KEPT) } }, transaction });
@@ -65,10 +77,8 @@ export async function saidOf(id: string): Promise<PlannedJobView | undefined> {
   return row ? plannedJobView.parse(JSON.parse(row.body)) : undefined;
 }
 
-function plannedJob(view: WeekView, job: string): PlannedJobView {
-  const own = view.plan.filter((each) => each.job === job);
+function plannedJob(view: WeekView, own: readonly PlacingView[], due: number | undefined): PlannedJobView {
   const from = new Date(view.from);
-  const due = view.week.jobs.find(({ id }) => id === job)?.due;
   const end = Math.max(...own.map((each) => each.end));
   const [next] = own.filter(isWork).toSorted((a, b) => a.start - b.start);
   return {

@@ -2,7 +2,7 @@ import { placingText, type WeekView } from '@dusk-wren/contract/week';
 import type { Placing } from '@dusk-wren/core/schedule';
 import { dayIn } from '@dusk-wren/core/quantity';
 import { shifted, type Draft, type Pinned } from './draft';
-import type { PlanAnswer } from './planner';
+import type { PlanAnswer } from './solved';
 
 /** What stood, counted from another moment: what should have begun by then stands at it. */
 export const standingPlan = (before: WeekView | undefined, from: Date): Placing[] =>
