@@ -30,7 +30,8 @@ const MINUTES = 1;
 await main(async () => {
   const [which, minutes] = process.argv.slice(2);
   const loads = { people: shopLoad, cluster: clusterLoad, scale };
-  await debianPackages('mariadb-server', ...(which === 'cluster' ? ['rsync', 'haproxy'] : []));
+  const wanted = { cluster: ['rsync', 'haproxy'], scale: ['chromium-headless-shell'] };
+  await debianPackages('mariadb-server', ...(wanted[which] ?? []));
   await nodeModules();
   await build();
   const missed = [];

@@ -6,6 +6,7 @@ import { run } from '../machine/run.mjs';
 import { note, root, step } from '../machine/say.mjs';
 import { livesOfJobs, manyEntries, manyJobs, manyValves } from './copies.mjs';
 import { manyLives } from './lives.mjs';
+import { OPENED, pagesShown } from './pages-shown.mjs';
 import { signedIn } from './signed-in.mjs';
 import { p95, timed } from './timing.mjs';
 
@@ -64,6 +65,7 @@ export async function scale(report) {
     report(`${what}, of ${MANY.toLocaleString('en')}`, many.get(what), limit, 'ms');
   }
   for (const [what] of PAGES) report(`${what}, all that it asks for`, many.get(what), PAGE_LIMIT_MS, 'ms');
+  for (const what of OPENED) report(what, many.get(what), PAGE_LIMIT_MS, 'ms');
 }
 
 /** Times of all of them in a shop with so many jobs, valves and signed jobs, and a hundred entries to each job. */
@@ -105,7 +107,7 @@ async function stage(count) {
     try {
       await written(url);
       await calm(server.pid);
-      return await timesAt(`${server.url}/api`);
+      return new Map([...(await timesAt(`${server.url}/api`)), ...(await pagesShown(server.url))]);
     } finally {
       await server.stop();
     }
