@@ -8,11 +8,7 @@ const SHOWN = [
   ['The register on the screen', '/valves', 'a.tag'],
   ['Due on the screen', '/valves/due', 'main li a'],
   ['The store on the screen', '/store', 'main tbody td'],
-  [
-    'Instruments and recalls on the screen',
-    '/setup?view=instruments',
-    '.instruments h3, .instruments h2',
-  ],
+  ['Instruments and recalls on the screen', '/setup?view=instruments', '.instruments h3, .instruments h2'],
   ['The fleet on the screen', '/valves/fleet', 'main .link-button'],
 ];
 
