@@ -309,6 +309,8 @@ export const shopSettings = z.strictObject({
   lockMinutes: z.int().min(0).max(240),
   /** Who shows a code of an authenticator at sign-in, beside the PIN. */
   secondFactor: z.enum(['nobody', 'leads', 'leads and inspectors']),
+  /** Months after which what is known of who has left is erased; by hand alone where it is nothing. */
+  erasedAfterMonths: z.int().min(0).max(120).default(0),
 });
 export type ShopSettings = z.output<typeof shopSettings>;
 

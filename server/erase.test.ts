@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
 import { afterAll, beforeAll, expect, it } from 'vitest';
+import { eraseLongGone } from './database/erase-person';
 import { PersonRow } from './database/models';
 import { AbsenceRow, ExtraHoursRow } from './database/week-models';
 import { hashPin } from './sign-in/pin';
@@ -76,4 +77,31 @@ it('nobody comes back from it, and it is done once', async () => {
   expect((await erase()).status).toBe(204);
   const again = await lea.post('/api/setup/people', { name: NAME, role: 'technician', skills: [] });
   expect(again.status).toBe(201);
+});
+
+it('who left longer ago than the shop keeps is erased by itself, in the name of who decided so', async () => {
+  const now = new Date('2026-12-15T09:00:00Z');
+  const left = (name: string, day: string) =>
+    PersonRow.create({
+      ...{ id: randomUUID(), name, role: 'technician', pinHash: '-' },
+      leftAt: new Date(`${day}T16:00:00Z`),
+    });
+  const long = await left('Ottoline Fenn', '2025-12-14');
+  const lately = await left('Casimir Roe', '2025-12-15');
+  const here = await PersonRow.findByPk(shop.people.ada);
+  const erasedNow = async () => {
+    await eraseLongGone(shop.sequelize, now);
+    for (const row of [long, lately, here]) await row?.reload();
+    return [long, lately, here].map((row) => row?.erasedAt);
+  };
+  expect(await erasedNow()).toEqual([null, null, null]);
+  const settings = { name: 'Quay', units: 'SI', zone: 'UTC', lockMinutes: 0, secondFactor: 'nobody' };
+  for (const erasedAfterMonths of [12, 120, 12])
+    expect((await lea.post('/api/setup/shop', { ...settings, erasedAfterMonths })).status).toBe(200);
+  expect(await erasedNow()).toEqual([now, null, null]);
+  expect([long.name, lately.name]).toEqual([expect.stringMatching(/^Former technician/), 'Casimir Roe']);
+  const { changes } = (await lea.get('/api/setup/changes?q=known of')).body as { changes: object[] };
+  expect(changes).toContainEqual(
+    expect.objectContaining({ by: 'lea', what: `what was known of ${long.name} is erased` }),
+  );
 });

@@ -33,7 +33,9 @@ export async function serve(config: Config, logger: Logger): Promise<Running> {
   const app = createApp(sequelize, config, logger);
   const server = createServer(app.express);
   server.keepAliveTimeout = 65_000;
-  const stopPruning = pruneHourly((error) => logger.warn(withoutStatement(error), 'could not prune'));
+  const stopPruning = pruneHourly(sequelize, (error) =>
+    logger.warn(withoutStatement(error), 'could not prune'),
+  );
   const stopBackingUp = keepBackedUp(sequelize, config, logger);
   const stopLooking = config.DROP_FOLDER === undefined ? undefined : watchFolder(config.DROP_FOLDER, logger);
   const stopFilling = fillLives(sequelize, logger);

@@ -26,6 +26,7 @@ describe('the shop itself', () => {
       zone: 'Europe/London',
       lockMinutes: 5,
       secondFactor: 'nobody',
+      erasedAfterMonths: 12,
     };
     expect((await ada.post('/api/setup/shop', asked)).status).toBe(403);
     expect((await lea.post('/api/setup/shop', { ...asked, name: ' ' })).status).toBe(400);

@@ -90,6 +90,7 @@ async function stage(count) {
     ...process.env,
     DATABASE_URL: url,
     SESSION_SECRET: database.secrets.session,
+    WEB_ROOT: join(root, 'web/dist'),
     LOG_LEVEL: 'error',
   };
   try {

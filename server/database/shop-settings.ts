@@ -11,7 +11,10 @@ import { ZONE_HERE } from './shop-day';
 const LOCK_MINUTES = 15;
 
 /** As they are kept: each is a text. */
-const stored = shopSettings.extend({ lockMinutes: z.coerce.number().pipe(shopSettings.shape.lockMinutes) });
+const stored = shopSettings.extend({
+  lockMinutes: z.coerce.number().pipe(shopSettings.shape.lockMinutes),
+  erasedAfterMonths: z.coerce.number().pipe(shopSettings.shape.erasedAfterMonths.unwrap()),
+});
 
 /** What the shop has decided of itself; its name is that of the environment until a lead gives it another. */
 export async function settingsOf({ SHOP_NAME }: Pick<Config, 'SHOP_NAME'>): Promise<ShopSettings> {
@@ -22,6 +25,7 @@ export async function settingsOf({ SHOP_NAME }: Pick<Config, 'SHOP_NAME'>): Prom
     zone: ZONE_HERE,
     lockMinutes: LOCK_MINUTES,
     secondFactor: 'nobody',
+    erasedAfterMonths: 0,
     ...Object.fromEntries(rows.map(({ name, value }) => [name, value])),
   });
 }
@@ -70,7 +74,7 @@ export async function changeSettings(
   await oneAtATime(sequelize, async (transaction) => {
     for (const [name, value] of Object.entries(after))
       await SettingRow.upsert({ name, value: String(value) }, { transaction });
-    const what = `the shop: ${after.name}, ${after.units} units, clocks of ${after.zone}, screens lock ${after.lockMinutes === 0 ? 'never' : `after ${after.lockMinutes} min`}, second factor of ${after.secondFactor}`;
+    const what = `the shop: ${after.name}, ${after.units} units, clocks of ${after.zone}, screens lock ${after.lockMinutes === 0 ? 'never' : `after ${after.lockMinutes} min`}, second factor of ${after.secondFactor}, who has left is erased ${after.erasedAfterMonths === 0 ? 'by hand' : `after ${after.erasedAfterMonths} months`}`;
     await noteChange({ by, at: now, subject: 'shop', what, before, after }, transaction);
   });
   return after;

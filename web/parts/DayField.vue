@@ -62,6 +62,7 @@ const picked = computed({
           show-adjacent-months
           :first-day-of-week="1"
           color="secondary"
+          width="344"
         />
       </div>
     </v-menu>
@@ -74,6 +75,10 @@ const picked = computed({
   display: grid;
   gap: 8px;
   justify-items: start;
+}
+/* Seven days of a gloved finger's width: the picker's own room is for smaller ones. */
+.calendar :deep(.v-date-picker-month) {
+  padding-inline: 4px;
 }
 .soon {
   display: flex;

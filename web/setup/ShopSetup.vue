@@ -15,6 +15,10 @@ const LOCKS = [0, 5, 10, 15, 30, 60].map((value) => ({
   value,
   title: value === 0 ? 'never' : `after ${value} minutes`,
 }));
+const KEPT = [0, 6, 12, 24, 60].map((value) => ({
+  value,
+  title: value === 0 ? 'by hand only' : `${value} months after`,
+}));
 /** Zones as people look for them: by continent and town. */
 const ZONES = ['UTC', ...Intl.supportedValuesOf('timeZone')];
 const said = ref('');
@@ -52,6 +56,7 @@ const keep = () =>
         label="Who shows a code of an authenticator too"
         :items="[...shopSettings.shape.secondFactor.options]"
       />
+      <v-select v-model="asked.erasedAfterMonths" label="Who has left is erased" :items="KEPT" />
       <BenchButton kind="submit" lamp :disabled="asked.name.trim() === ''" lacking="a name"
         >Keep it</BenchButton
       >
@@ -59,7 +64,8 @@ const keep = () =>
     <p class="muted">
       Its name stands on every page and paper. Everybody may turn to the other units for themselves; papers
       are in those of who prints. Days begin, and moments on paper are, by the clocks of the time zone. Who
-      has to show a code sets an authenticator up at their next sign-in.
+      has to show a code sets an authenticator up at their next sign-in. Erased is what is known of who has
+      left, not what they did: logs and papers keep their name.
     </p>
     <p v-if="said" role="status">{{ said }}</p>
     <p v-if="wrong" class="problem" role="alert">{{ wrong }}</p>
