@@ -1,16 +1,21 @@
 /** Jobs of which entries are written in one statement. */
 const JOBS_AT_ONCE = 1000;
 
-/** The demo's jobs again and again, each with a tag and a due date of its own; so many of them are as open as they were. */
+/**
+ * The demo's jobs again and again, each with a tag and a due date of its own, on the copies of its valve where there are any;
+ * so many of them are as open as they were.
+ */
 export async function manyJobs(url, count, open = count / 20) {
   const { createConnection } = await import('mariadb');
   const connection = await createConnection(url);
   try {
     await connection.query(
       `INSERT INTO jobs (id, valve_id, version, state, person_id, tag, serial, location, due, due_key, opened_at, summary)
-     SELECT UUID(), valve_id, version, IF(seq MOD (${count} DIV ${open}) = 0, state, 'released'), person_id, CONCAT(tag, '-', seq), serial, location,
-            due, DATE_FORMAT('2016-01-01' + INTERVAL seq MOD 4000 DAY, '%Y-%m-%d'), opened_at, summary
-     FROM jobs CROSS JOIN seq_1_to_${count} LIMIT ${count}`,
+     SELECT UUID(), COALESCE(v.id, j.valve_id), j.version, IF(j.seq MOD (${count} DIV ${open}) = 0, j.state, 'released'), j.person_id,
+            CONCAT(j.tag, '-', j.seq), j.serial, j.location,
+            j.due, DATE_FORMAT('2016-01-01' + INTERVAL j.seq MOD 4000 DAY, '%Y-%m-%d'), j.opened_at, j.summary
+     FROM (SELECT * FROM jobs CROSS JOIN seq_1_to_${count} LIMIT ${count}) AS j
+     LEFT JOIN valves AS v ON v.tag = CONCAT(j.tag, '-', j.seq)`,
     );
     await connection.query('ANALYZE TABLE jobs');
   } finally {

@@ -28,6 +28,7 @@ import * as recordings from './migrations/023-recordings';
 import * as machines from './migrations/024-machines';
 import * as leases from './migrations/025-leases';
 import * as erased from './migrations/026-erased';
+import * as fleetOfDecades from './migrations/027-fleet-of-decades';
 
 type Log = (message: string) => void;
 
@@ -59,6 +60,7 @@ export const MIGRATIONS = [
   { name: '024-machines', ...machines },
   { name: '025-leases', ...leases },
   { name: '026-erased', ...erased },
+  { name: '027-fleet-of-decades', ...fleetOfDecades },
 ];
 
 const PATIENCE_SECONDS = 120;

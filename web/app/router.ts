@@ -1,4 +1,4 @@
-import { createRouter, createWebHistory } from 'vue-router';
+import { createRouter, createWebHistory, loadRouteLocation } from 'vue-router';
 import { useSession } from '../stores/session';
 
 declare module 'vue-router' {
@@ -142,7 +142,11 @@ export const router = createRouter({
 
 router.beforeEach(async (to) => {
   const session = useSession();
-  if (!session.known) await session.load().catch(() => undefined);
+  if (!session.known) {
+    // The page comes while it is asked who is here; what keeps it from coming is met where it is shown.
+    void loadRouteLocation(to).catch(() => undefined);
+    await session.load().catch(() => undefined);
+  }
   if (!session.person && to.meta.bare !== true) return { path: '/sign-in', query: { to: to.fullPath } };
   return true;
 });

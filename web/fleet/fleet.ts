@@ -40,6 +40,8 @@ export function useFleet() {
   const { data: kits } = useQuery({
     key: () => ['fleet kits', narrowed.value],
     query: () => call(`/fleet/kits?${narrowed.value}`, kitUses),
+    // They stand below: what all valves say comes first, and in a shop of decades is work enough for its database.
+    enabled: () => data.value !== undefined,
   });
   return {
     months,
