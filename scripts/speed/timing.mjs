@@ -16,7 +16,9 @@ export function timeTaken() {
   };
 }
 
-export const p95 = (times) => [...times].sort((a, b) => a - b)[Math.floor(times.length * 0.95)];
+const at = (share) => (times) => times.toSorted((a, b) => a - b)[Math.floor(times.length * share)];
+export const p95 = at(0.95);
+export const median = at(0.5);
 
 /** Times of a piece of work, after a few that do not count: code and caches are warm in a running shop. */
 export async function timed(rounds, work, warmUp = WARM_UP) {
