@@ -19,7 +19,8 @@ export default tseslint.config(
     languageOptions: {
       parserOptions: {
         parser: tseslint.parser,
-        // Each package's own project: the service would make one anew for every component it meets.
+        // One program of all packages, made once: core is read in each of them. What each may use of Node and the page is
+        // for the compiler, which has a project for each.
         project: ['tsconfig.lint.json'],
         extraFileExtensions: ['.vue'],
         tsconfigRootDir: import.meta.dirname,

@@ -2,7 +2,7 @@ import { existsSync, readFileSync } from 'node:fs';
 
 const WARM_UP = 150;
 
-/** The shares of this machine's time that others took, as a hypervisor says it, from one look to the next; nothing where none does. */
+/** Answers, when asked, with the share of this machine's time that others took since: as a hypervisor says it, nothing where none does. */
 export function timeTaken() {
   const look = () => {
     if (!existsSync('/proc/stat')) return { taken: 0, all: 1 };
@@ -20,14 +20,18 @@ const at = (share) => (times) => times.toSorted((a, b) => a - b)[Math.floor(time
 export const p95 = at(0.95);
 export const median = at(0.5);
 
-/** Times of a piece of work, after a few that do not count: code and caches are warm in a running shop. */
-export async function timed(rounds, work, warmUp = WARM_UP) {
+/**
+ * Times of a piece of work, after a few that do not count: code and caches are warm in a running shop. So many milliseconds
+ * `pause` between one and the next.
+ */
+export async function timed(rounds, work, warmUp = WARM_UP, pause = 0) {
   const times = [];
   for (let i = 0; i < warmUp; i++) await work(i);
   for (let i = warmUp; i < warmUp + rounds; i++) {
     const began = performance.now();
     await work(i);
     times.push(performance.now() - began);
+    if (pause > 0) await new Promise((done) => setTimeout(done, pause));
   }
   return times;
 }
@@ -42,14 +46,7 @@ export async function bareCommits(url, rounds, pause = 0) {
     await connection.query('INSERT INTO bench_bare VALUES (?, ?)', [i, 'x'.repeat(200)]);
     await connection.commit();
   };
-  const times = [];
-  for (let i = 0; i < WARM_UP; i++) await commit(i);
-  for (let i = WARM_UP; i < WARM_UP + rounds; i++) {
-    const began = performance.now();
-    await commit(i);
-    times.push(performance.now() - began);
-    if (pause > 0) await new Promise((done) => setTimeout(done, pause));
-  }
+  const times = await timed(rounds, commit, WARM_UP, pause);
   await connection.query('DROP TABLE bench_bare');
   await connection.end();
   return times;
