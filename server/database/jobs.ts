@@ -17,10 +17,11 @@ import { randomUUID } from 'node:crypto';
 import { Refusal } from '../refusal';
 import { commitOpening } from './commit';
 import { happened } from './happenings';
-import { onValvesWith } from './jobs-by-words';
+import { jobsWithWords } from './jobs-by-words';
 import { loadLog } from './job-log';
 import { JobRow, ReceiptRow, ValveRow } from './models';
 import { shopDay, shopZone } from './shop-day';
+import { beside, SOONEST_FIRST } from './soonest-first';
 import { waitingFor } from './waiting-for';
 import { decodeCursor, pageOf } from './paging';
 import { carriedOf } from './valve-lives';
@@ -46,26 +47,18 @@ export async function listJobs(
   now: string,
 ): Promise<{ jobs: JobLine[]; next: string | null }> {
   const after = query.cursor === undefined ? undefined : decodeCursor(query.cursor);
-  const rows = await JobRow.findAll({
-    where: {
-      [Op.and]: [
-        query.state === 'all' ? {} : { state: query.state },
-        query.person === undefined ? {} : { personId: query.person },
-        query.waitsFor === undefined ? {} : waitingFor(query.waitsFor, await shopDay(now)),
-        query.q ? await onValvesWith(sequelize, query.q) : {},
-        after
-          ? {
-              [Op.or]: [{ dueKey: { [Op.gt]: after.key } }, { dueKey: after.key, id: { [Op.gt]: after.id } }],
-            }
-          : {},
-      ],
-    },
-    order: [
-      ['dueKey', 'ASC'],
-      ['id', 'ASC'],
+  const where = {
+    [Op.and]: [
+      query.state === 'all' ? {} : { state: query.state },
+      query.person === undefined ? {} : { personId: query.person },
+      query.waitsFor === undefined ? {} : waitingFor(query.waitsFor, await shopDay(now)),
+      after ? beside('after', { dueKey: after.key, id: after.id }) : {},
     ],
-    limit: query.limit + 1,
-  });
+  };
+  const limit = query.limit + 1;
+  const rows = query.q
+    ? await jobsWithWords(sequelize, query.q, where, limit)
+    : await JobRow.findAll({ where, order: SOONEST_FIRST, limit });
   const { page, next } = pageOf(rows, query.limit, ({ dueKey, id }) => [dueKey, id]);
   const valves = await ValveRow.findAll({ where: { id: page.map(({ valveId }) => valveId) } });
   const byId = new Map(valves.map((row) => [row.id, valveSchema.parse(JSON.parse(row.body))]));
