@@ -8,7 +8,7 @@ import { livesOfJobs, manyEntries, manyJobs, manyValves } from './copies.mjs';
 import { manyLives } from './lives.mjs';
 import { OPENED, pagesShown } from './pages-shown.mjs';
 import { signedIn } from './signed-in.mjs';
-import { median, p95, timed, timeTaken } from './timing.mjs';
+import { median, p95, timedInTurns, timeTaken } from './timing.mjs';
 
 const DATABASE = 'dusk_wren_bench';
 const [FEW, MANY] = [1000, 100_000];
@@ -49,9 +49,18 @@ const PAGES = [
   ['The fleet', ['/fleet?months=96&rate=60', '/fleet/jobs?months=96&cause=seat worn']],
 ];
 
-/** What a shop of a few weeks asks for, and the same in one of decades: times beside each other. */
+/** What a shop of a few weeks asks for, and the same in one of decades: both stand at once, and are asked in turns. */
 export async function scale(report) {
-  const [few, many] = [await stage(FEW), await stage(MANY)];
+  const shops = [];
+  try {
+    shops.push(await shopOf(FEW, 'bench-young'), await shopOf(MANY, 'bench'));
+    table(await timesOf(shops), report);
+  } finally {
+    for (const { stop } of shops) await stop();
+  }
+}
+
+function table([few, many], report) {
   process.stdout.write(
     `  ${'p95, ms'.padEnd(40)}${FEW.toLocaleString('en').padStart(10)}${MANY.toLocaleString('en').padStart(10)}\n`,
   );
@@ -61,7 +70,7 @@ export async function scale(report) {
     );
   for (const [what] of LISTS) {
     const name = `${what}, of ${MANY.toLocaleString('en')}`;
-    // Below a few milliseconds the scheduler is what is measured; by their middle ones, for so are the outer ones of two stages.
+    // Below a few milliseconds the scheduler is what is measured; by their middle ones, for so it is by the outer ones.
     const limit = Math.max(10, TIMES_MORE * few.get(middle(what)));
     report(`${name}, the middle one`, many.get(middle(what)), limit, 'ms');
     report(name, many.get(what), LIST_LIMIT_MS, 'ms');
@@ -70,12 +79,12 @@ export async function scale(report) {
   for (const what of OPENED) report(what, many.get(what), PAGE_LIMIT_MS, 'ms');
 }
 
-/** Times of all of them in a shop with so many jobs, valves and signed jobs, and a hundred entries to each job. */
-async function stage(count) {
+/** A shop with so many jobs, valves and signed jobs, and a hundred entries to each job, at rest; in a private database of that name. */
+async function shopOf(count, home) {
   for (const name of ['mariadb', 'secrets.json'])
-    rmSync(join(dataHome('bench'), name), { recursive: true, force: true });
+    rmSync(join(dataHome(home), name), { recursive: true, force: true });
   const database = await privateDatabase({
-    name: 'bench',
+    name: home,
     databases: [DATABASE],
     // To have it write what was made before it is asked anything.
     mayCreate: true,
@@ -106,16 +115,13 @@ async function stage(count) {
     await step(`Making ${(count * ENTRIES_EACH).toLocaleString('en')} entries`, () =>
       manyEntries(url, ENTRIES_EACH),
     );
+    await written(url);
     const server = await builtServer(env);
-    try {
-      await written(url);
-      await calm(server.pid);
-      return new Map([...(await timesAt(`${server.url}/api`)), ...(await pagesShown(server.url))]);
-    } finally {
-      await server.stop();
-    }
-  } finally {
+    await calm(server.pid);
+    return { url: server.url, stop: () => server.stop().then(() => database.stop()) };
+  } catch (problem) {
     await database.stop();
+    throw problem;
   }
 }
 
@@ -156,18 +162,29 @@ async function calm(pid) {
 
 const middle = (what) => `${what}, middle`;
 
-async function timesAt(base) {
+/** Of each of the shops, all of their times by what was asked. */
+async function timesOf(shops) {
   const taken = timeTaken();
-  const shop = await signedIn(base);
-  const { jobs } = await shop.call('/jobs?limit=1&state=all&q=boiler');
-  const times = new Map();
-  for (const [what, path] of LISTS) {
-    const asked = path === 'a job' ? `/jobs/${jobs[0].id}` : path;
-    const took = await timed(SAMPLES, () => shop.call(asked), 10);
-    times.set(what, p95(took)).set(middle(what), median(took));
+  const asking = [];
+  for (const { url } of shops) {
+    const shop = await signedIn(`${url}/api`);
+    const { jobs } = await shop.call('/jobs?limit=1&state=all&q=boiler');
+    asking.push((path) => shop.call(path === 'a job' ? `/jobs/${jobs[0].id}` : path));
   }
+  const times = shops.map(() => new Map());
+  const inTurns = (rounds, paths, warmUp) =>
+    timedInTurns(
+      rounds,
+      asking.map((ask) => () => Promise.all(paths.map(ask))),
+      warmUp,
+    );
+  for (const [what, path] of LISTS)
+    for (const [i, took] of (await inTurns(SAMPLES, [path], 10)).entries())
+      times[i].set(what, p95(took)).set(middle(what), median(took));
   for (const [what, paths] of PAGES)
-    times.set(what, p95(await timed(10, () => Promise.all(paths.map((path) => shop.call(path))), 3)));
-  note(`${(100 * taken()).toFixed(0)} % of this machine's time was taken by others while it was asked`);
+    for (const [i, took] of (await inTurns(10, paths, 3)).entries()) times[i].set(what, p95(took));
+  for (const [i, { url }] of shops.entries())
+    for (const [what, took] of await pagesShown(url)) times[i].set(what, took);
+  note(`${(100 * taken()).toFixed(0)} % of this machine's time was taken by others while they were asked`);
   return times;
 }

@@ -36,6 +36,17 @@ export async function timed(rounds, work, warmUp = WARM_UP, pause = 0) {
   return times;
 }
 
+/** Times of one piece of work and of another, in turns: what the machine does beside falls on both alike. */
+export async function timedInTurns(rounds, works, warmUp) {
+  const times = works.map(() => []);
+  for (let i = -warmUp; i < rounds; i++)
+    for (const [which, work] of works.entries()) {
+      const [took] = await timed(1, work, 0);
+      if (i >= 0) times[which].push(took);
+    }
+  return times;
+}
+
 /** How long the database takes to commit one row, with nothing around it; so many milliseconds between one and the next. */
 export async function bareCommits(url, rounds, pause = 0) {
   const { createConnection } = await import('mariadb');

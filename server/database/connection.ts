@@ -13,7 +13,13 @@ export function connect(
     timezone: '+00:00',
     logging: log,
     pool: { max: 10, min: 0, acquire: 15_000, idle: 10_000 },
-    dialectOptions: { autoJsonMap: false, connectTimeout: 5000, socketTimeout: silence },
+    dialectOptions: {
+      autoJsonMap: false,
+      connectTimeout: 5000,
+      socketTimeout: silence,
+      // What is asked row by row here is seldom asked twice: to remember the answers takes four times as long as to ask again.
+      initSql: "SET optimizer_switch = 'subquery_cache=off'",
+    },
     define: { timestamps: false, underscored: true },
   });
 }

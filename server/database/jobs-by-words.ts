@@ -10,7 +10,7 @@ interface Bounds {
   /** Where more have the words, a page is mostly full after so many jobs looked at in the order of the list. */
   readonly front: number;
 }
-const BOUNDS: Bounds = { few: 2500, front: 2000 };
+const BOUNDS: Bounds = { few: 1000, front: 5000 };
 
 /**
  * The first jobs of those `where`, soonest due first, whose valve has a word beginning with each that was typed, as the

@@ -110,7 +110,7 @@ export async function valvesByWords(sequelize: Sequelize, sought: Sought): Promi
       WHERE ${[`w.word = :word${i}`, ...conditions].join(' AND ')} ORDER BY w.tag, w.valve_id LIMIT :limit)`;
   });
   const rows = await sequelize.query<{ valve_id: string }>(
-    `SET STATEMENT optimizer_switch = 'semijoin=off,exists_to_in=off,materialization=off,subquery_cache=off' FOR
+    `SET STATEMENT optimizer_switch = 'semijoin=off,exists_to_in=off,materialization=off' FOR
      SELECT DISTINCT tag, valve_id FROM (${pages.join(' UNION ALL ')}) AS found ORDER BY tag, valve_id LIMIT :limit`,
     { replacements: values, type: QueryTypes.SELECT },
   );
