@@ -55,13 +55,25 @@ export async function meantBy(sequelize: Sequelize, typed: string): Promise<stri
 }
 
 const ENOUGH = 2000;
-/** How many valves have one of these words, as far as it matters. */
-async function countOf(sequelize: Sequelize, words: readonly string[]): Promise<number> {
-  const [row] = await sequelize.query<{ count: number | bigint }>(
-    'SELECT COUNT(*) AS count FROM (SELECT 1 FROM valve_words WHERE word IN (:words) LIMIT :enough) AS some',
-    { replacements: { words, enough: ENOUGH }, type: QueryTypes.SELECT },
+/** Those of these words that valves have, and how many have one, as far as it matters. */
+async function had(
+  sequelize: Sequelize,
+  words: readonly string[],
+): Promise<{ words: string[]; count: number }> {
+  const counts = await sequelize.query<{ word: string; count: number | bigint }>(
+    words
+      .map(
+        () =>
+          'SELECT ? AS word, COUNT(*) AS count FROM (SELECT 1 FROM valve_words WHERE word = ? LIMIT ?) AS some',
+      )
+      .join(' UNION ALL '),
+    { replacements: words.flatMap((word) => [word, word, ENOUGH]), type: QueryTypes.SELECT },
   );
-  return Number(row?.count ?? 0);
+  const there = counts.filter(({ count }) => Number(count) > 0);
+  return {
+    words: there.map(({ word }) => word),
+    count: there.reduce((sum, { count }) => sum + Number(count), 0),
+  };
 }
 
 export interface Sought {
@@ -80,9 +92,10 @@ export interface Sought {
  */
 export async function valvesByWords(sequelize: Sequelize, sought: Sought): Promise<string[]> {
   const meant = await Promise.all(sought.typed.map((typed) => meantBy(sequelize, typed)));
-  const words = [...meant, ...narrowWords(sought.by).map((word) => [word])];
-  const counts = await Promise.all(words.map((each) => countOf(sequelize, each)));
-  if (counts.some((count) => count === 0)) return [];
+  const asked = [...meant, ...narrowWords(sought.by).map((word) => [word])];
+  const those = await Promise.all(asked.map((each) => had(sequelize, each)));
+  const [words, counts] = [those.map((each) => each.words), those.map(({ count }) => count)];
+  if (counts.includes(0)) return [];
   const rarest = counts.indexOf(Math.min(...counts));
   const values: Record<string, unknown> = { limit: sought.limit };
   const conditions: string[] = [];
