@@ -107,7 +107,7 @@ describe('what other programs may ask', () => {
     const told = await request(base).get('/api/openapi.json');
     const types = astToString(await openapiTS(told.text));
     writeFileSync(join(made, 'api.d.ts'), types);
-    await run('npx', ['tsc', '--noEmit', '-p', 'server/testing/client'], { cwd: root });
+    await run('npm', ['run', '-s', 'tsc', '--', '--noEmit', '-p', 'server/testing/client'], { cwd: root });
     const args = ['--import', 'tsx', 'server/testing/client/do-a-job.ts', base, PIN];
     const { stdout } = await run(process.execPath, args, { cwd: root, maxBuffer: 2 ** 24 });
     const done = z

@@ -6,7 +6,7 @@ import { start } from './run.mjs';
 import { Plain } from './say.mjs';
 
 /**
- * A balancer on loopback. People reach whichever server is ready; every server reaches the node of its own, and another one
+ * A balancer on loopback. People reach whichever server is ready, or one that can say what is wrong where none is; every server reaches the node of its own, and another one
  * while that is down. It stands before the servers do, and answers with where each of them must be.
  */
 export async function balancer({ nodes, servers, port: wanted }) {
@@ -52,15 +52,24 @@ defaults
   retries 3
   default-server inter 500 fall 2 rise 1 on-marked-down shutdown-sessions
 
-listen people
+frontend people
   mode http
   bind 127.0.0.1:${port}
-  balance leastconn
   option forwardfor
-  option httpchk GET /readyz
+  use_backend ready if { nbsrv(ready) gt 0 }
+  default_backend alive
+${serversThat('ready', '/readyz', ways)}
+${serversThat('alive', '/healthz', ways)}
+${ways.map((way, i) => databaseWay(way, i, nodes)).join('\n')}
+`;
+
+const serversThat = (are, say, ways) => `
+backend ${are}
+  mode http
+  balance leastconn
+  option httpchk GET ${say}
   timeout check 2s
 ${ways.map(({ server }, i) => `  server server-${i + 1} 127.0.0.1:${server} check`).join('\n')}
-${ways.map((way, i) => databaseWay(way, i, nodes)).join('\n')}
 `;
 
 const databaseWay = ({ node }, i, nodes) => `
