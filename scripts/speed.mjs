@@ -45,7 +45,7 @@ await main(async () => {
   if (which !== undefined) {
     const load = loads[which];
     if (!load) throw new Plain(`There is no bench of that name: ${Object.keys(loads).join(', ')}.`);
-    await step('People at work', () => load(report, Number(minutes ?? MINUTES)));
+    await step(`The bench of ${which}`, () => load(report, Number(minutes ?? MINUTES)));
   } else {
     await step('First load of the pages', () => firstLoad(report));
     await step('Server with the demo', () => serverLoad(report));
