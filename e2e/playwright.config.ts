@@ -1,19 +1,13 @@
 import { defineConfig } from '@playwright/test';
 
-const WORST_DAY = 'worst-day.spec.ts';
-
 /** The journeys run against two real servers on one database, started by `start-servers.ts` for each worker. */
 export default defineConfig({
   testDir: '.',
+  testMatch: '*.spec.ts',
   globalSetup: './start-servers.ts',
   fullyParallel: false,
-  // A journey waits for half its time: two at once share the cores of a small machine.
+  // A journey waits for more than half its time: two at once share the cores of a small machine.
   workers: 2,
-  // The longest one begins first: at the end it would be alone.
-  projects: [
-    { name: 'worst day', testMatch: WORST_DAY },
-    { name: 'journeys', testMatch: '*.spec.ts', testIgnore: WORST_DAY },
-  ],
   timeout: 120_000,
   expect: { timeout: 10_000 },
   reporter: [

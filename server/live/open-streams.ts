@@ -52,32 +52,34 @@ export class OpenStreams {
 
   private async look(): Promise<void> {
     try {
-      const [sids, people] = await Promise.all([this.signedIn(), this.onFile()]);
-      for (const { sid, personId, end } of this.streams) if (!sids.has(sid) || !people.has(personId)) end();
+      // One that is opened while the database is asked was let in just now: it was not asked for.
+      const those = [...this.streams];
+      const [sids, people] = await Promise.all([this.signedIn(those), this.onFile(those)]);
+      for (const { sid, personId, end } of those) if (!sids.has(sid) || !people.has(personId)) end();
     } catch (error) {
       this.onFailure(error);
     }
     if (this.timer) this.timer = setTimeout(() => void this.look(), LOOK_MILLISECONDS);
   }
 
-  private async signedIn(): Promise<Set<string>> {
+  private async signedIn(those: readonly OpenStream[]): Promise<Set<string>> {
     const sessions: ModelStatic<Model<{ sid: string; expires: Date }>> = this.sequelize.model('SessionRow');
     const rows = await sessions.findAll({
-      where: { sid: this.distinct('sid'), expires: { [Op.gt]: new Date() } },
+      where: { sid: distinct(those, 'sid'), expires: { [Op.gt]: new Date() } },
       attributes: ['sid'],
     });
     return new Set(rows.map((row) => String(row.get('sid'))));
   }
 
-  private async onFile(): Promise<Set<string>> {
+  private async onFile(those: readonly OpenStream[]): Promise<Set<string>> {
     const rows = await PersonRow.findAll({
-      where: { id: this.distinct('personId'), leftAt: null },
+      where: { id: distinct(those, 'personId'), leftAt: null },
       attributes: ['id'],
     });
     return new Set(rows.map(({ id }) => id));
   }
-
-  private distinct(key: 'sid' | 'personId'): string[] {
-    return [...new Set([...this.streams].map((stream) => stream[key]))];
-  }
 }
+
+const distinct = (those: readonly OpenStream[], key: 'sid' | 'personId'): string[] => [
+  ...new Set(those.map((stream) => stream[key])),
+];
