@@ -6,7 +6,7 @@ export default defineConfig({
   testMatch: '*.spec.ts',
   globalSetup: './start-servers.ts',
   fullyParallel: false,
-  // A journey waits for more than half its time: two at once share the cores of a small machine.
+  // A journey waits for more than half its time: two at once share the cores of a small machine, and three are no quicker.
   workers: 2,
   timeout: 120_000,
   expect: { timeout: 10_000 },

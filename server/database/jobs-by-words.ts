@@ -31,8 +31,12 @@ export async function jobsWithWords(
 
   const meant = await Promise.all(typed.map((word) => meantBy(sequelize, word)));
   const lists = meant.map((words) => words.map((word) => sequelize.escape(word)).join(', '));
-  const place = { attributes: ['dueKey', 'id'], order: SOONEST_FIRST, offset: front };
-  const beyond = await JobRow.findOne({ where, ...place });
+  const beyond = await JobRow.findOne({
+    where,
+    attributes: ['dueKey', 'id'],
+    order: SOONEST_FIRST,
+    offset: front,
+  });
   const nearer = beyond === null ? {} : beside('before', beyond);
   const found = await JobRow.findAll({
     where: { [Op.and]: [where, nearer, literal(lists.map(hasOneOf).join(' AND '))] },

@@ -21,7 +21,8 @@ describe('streams whose session is looked at again', () => {
       await slow;
       return findAll(options);
     });
-    const streams = new OpenStreams(shop.sequelize, (error) => expect(error).toBeUndefined());
+    const failed = vi.fn();
+    const streams = new OpenStreams(shop.sequelize, failed);
     const ofNobody = vi.fn();
     const justOpened = vi.fn();
 
@@ -31,6 +32,7 @@ describe('streams whose session is looked at again', () => {
     answer();
     await vi.waitFor(() => expect(ofNobody).toHaveBeenCalled(), 10_000);
     expect(justOpened).not.toHaveBeenCalled();
+    expect(failed).not.toHaveBeenCalled();
 
     looked.mockRestore();
     streams.endAll();

@@ -21,6 +21,7 @@ const TRY_AGAIN_SECONDS = 5;
 export class OpenStreams {
   private readonly streams = new Set<OpenStream>();
   private timer: NodeJS.Timeout | undefined;
+  private isLooking = false;
 
   constructor(
     private readonly sequelize: Sequelize,
@@ -32,7 +33,7 @@ export class OpenStreams {
     if ([...this.streams].filter(({ personId }) => personId === stream.personId).length >= MOST_OF_A_PERSON)
       throw new Refusal({ code: 'request.too-many', retryAfterSeconds: TRY_AGAIN_SECONDS });
     this.streams.add(stream);
-    this.timer ??= setTimeout(() => void this.look(), LOOK_MILLISECONDS);
+    this.lookSoon();
     return () => {
       this.streams.delete(stream);
       if (this.streams.size === 0) this.stop();
@@ -50,7 +51,15 @@ export class OpenStreams {
     this.timer = undefined;
   }
 
+  /** One look at a time, as long as there is anything to look at. */
+  private lookSoon(): void {
+    if (this.isLooking || this.streams.size === 0) return;
+    this.timer ??= setTimeout(() => void this.look(), LOOK_MILLISECONDS);
+  }
+
   private async look(): Promise<void> {
+    this.timer = undefined;
+    this.isLooking = true;
     try {
       // One that is opened while the database is asked was let in just now: it was not asked for.
       const those = [...this.streams];
@@ -59,7 +68,8 @@ export class OpenStreams {
     } catch (error) {
       this.onFailure(error);
     }
-    if (this.timer) this.timer = setTimeout(() => void this.look(), LOOK_MILLISECONDS);
+    this.isLooking = false;
+    this.lookSoon();
   }
 
   private async signedIn(those: readonly OpenStream[]): Promise<Set<string>> {
